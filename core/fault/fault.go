@@ -1,0 +1,89 @@
+// Package fault names the input that cannot be, and what range could be.
+// It carries codes and figures only; its callers put them into words.
+package fault
+
+import "strconv"
+
+// Reason says in which way an input is wrong.
+type Reason string
+
+const (
+	Missing    Reason = "missing"     // nothing was given where a figure is needed
+	NotFinite  Reason = "not_finite"  // NaN or infinite
+	TooLow     Reason = "too_low"     // below Low
+	TooHigh    Reason = "too_high"    // above High
+	Unknown    Reason = "unknown"     // not one of the known values
+	NoGap      Reason = "no_gap"      // seams where the slots leave no room for bees
+	TooMany    Reason = "too_many"    // more entries than High
+	NotFitting Reason = "not_fitting" // does not go with another choice
+	Insoluble  Reason = "insoluble"   // more acid than stays dissolved
+	Upward     Reason = "upward"      // thinning cannot make it stronger
+	SugarRange Reason = "sugar_range" // the sugar wanted lies outside what can be reached
+	WholeOnly  Reason = "whole_only"  // a whole number is needed
+	NotRising  Reason = "not_rising"  // rows must rise
+	Overfull   Reason = "overfull"    // the parts exceed the whole
+)
+
+// Fault is one wrong input. Field is its path in the request, such as
+// "colonies[2].boxes[0].seams"; Low and High are the possible range in Unit
+// and hold only for the reasons that speak of a range.
+type Fault struct {
+	Field     string
+	Reason    Reason
+	Low, High float64
+	Unit      string
+}
+
+// List is all the faults of one request; as an error it is never empty.
+type List []Fault
+
+func (l List) Error() string {
+	text := ""
+	for i, f := range l {
+		if i > 0 {
+			text += "; "
+		}
+		text += f.Field + ": " + string(f.Reason)
+	}
+	return text
+}
+
+// Err gives nil for an empty list.
+func (l List) Err() error {
+	if len(l) == 0 {
+		return nil
+	}
+	return l
+}
+
+// Add appends a fault without a range.
+func (l *List) Add(field string, reason Reason) {
+	*l = append(*l, Fault{Field: field, Reason: reason})
+}
+
+// AddRange appends a fault with its possible range.
+func (l *List) AddRange(field string, reason Reason, low, high float64, unit string) {
+	*l = append(*l, Fault{Field: field, Reason: reason, Low: low, High: high, Unit: unit})
+}
+
+// Within checks that low ≤ value ≤ high and reports whether it is so.
+func (l *List) Within(field string, value, low, high float64, unit string) bool {
+	reason := Reason("")
+	switch {
+	case value != value || value-value != 0:
+		reason = NotFinite
+	case value < low:
+		reason = TooLow
+	case value > high:
+		reason = TooHigh
+	default:
+		return true
+	}
+	l.AddRange(field, reason, low, high, unit)
+	return false
+}
+
+// Index writes the path of entry i of a list: Index("colonies", 2) is "colonies[2]".
+func Index(list string, i int) string {
+	return list + "[" + strconv.Itoa(i) + "]"
+}

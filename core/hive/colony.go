@@ -1,0 +1,55 @@
+package hive
+
+import "keeler/core/fault"
+
+// BeesPerSeam is the number of bees in a full seam of each kind of box, by comb
+// area; the trade's rule of thumb.
+var BeesPerSeam = map[Kind]int{Deep: 2200, Medium: 1500, Shallow: 1200}
+
+// Colony is the bees of one hive and the boxes they sit in, the lowest first.
+type Colony struct {
+	Name  string
+	Nuc   bool
+	Boxes []Box
+}
+
+// Quarters is the sum of the seams of all boxes, in quarters.
+func (c Colony) Quarters() int {
+	sum := 0
+	for _, b := range c.Boxes {
+		sum += b.Quarters()
+	}
+	return sum
+}
+
+// Bees estimates how many bees the seams hold.
+func (c Colony) Bees() int {
+	quarters := 0
+	for _, b := range c.Boxes {
+		quarters += b.Quarters() * BeesPerSeam[b.Kind]
+	}
+	return quarters / int(Full)
+}
+
+// Check appends what is wrong with the colony at the given path: an unknown
+// kind or slot, no frames, more seams than gaps, or bees where nothing hangs.
+func (c Colony) Check(path string, l *fault.List) {
+	if !l.Within(path+".boxes", float64(len(c.Boxes)), 1, MaxBoxes, "boxes") {
+		return
+	}
+	for i, b := range c.Boxes {
+		b.check(fault.Index(path+".boxes", i), l)
+	}
+}
+
+// CheckCount appends a fault when a counted number of seams (0 or more) does
+// not fit the box or is not counted in quarters.
+func (b Box) CheckCount(field string, seams float64, l *fault.List) {
+	high := float64(b.room()) / float64(Full)
+	if !l.Within(field, seams, 0, high, "seams") {
+		return
+	}
+	if q := seams * float64(Full); q != float64(int(q)) {
+		l.AddRange(field, fault.WholeOnly, 0, high, "quarter seams")
+	}
+}

@@ -1,0 +1,90 @@
+package syrup
+
+import (
+	"keeler/core/chem"
+	"keeler/core/fault"
+)
+
+// Card is what the keeper copied from the label of a ready-to-use product; it
+// overrides the schools. Its rows give mL by the size of the colony.
+type Card struct {
+	Name    string
+	Actives []Active
+	Rows    []CardRow
+	Repeats int // further doses that the label asks for when there is brood; 0 to 10
+}
+
+// Active is one acid in a product.
+type Active struct {
+	Name     string
+	Strength float64 // g per litre as the label counts it
+	Oxalic   bool
+	Basis    chem.Basis // of an oxalic active
+}
+
+// CardRow is one line of the label's table: up to so many bees, so many mL.
+// UpTo 0 stands for any larger colony and may only be the last.
+type CardRow struct {
+	UpTo   int
+	Volume chem.Millilitres
+}
+
+// strength is the product's oxalic acid in g OAD per litre; 0 when it has none.
+func (c Card) strength() chem.GramsPerLitre {
+	sum := 0.0
+	for _, a := range c.Actives {
+		if a.Oxalic {
+			sum += chem.ToDihydrate(a.Strength, a.Basis)
+		}
+	}
+	return chem.GramsPerLitre(sum)
+}
+
+// row finds the dose for a number of bees. beyond says that the colony is
+// larger than the table's last row, whose dose is then taken.
+func (c Card) row(bees int) (v chem.Millilitres, beyond bool) {
+	for _, r := range c.Rows {
+		if bees <= r.UpTo || r.UpTo == 0 {
+			return r.Volume, false
+		}
+	}
+	return c.Rows[len(c.Rows)-1].Volume, true
+}
+
+func (c Card) check(path string, l *fault.List) {
+	if len(c.Rows) == 0 {
+		l.Add(path+".rows", fault.Missing)
+	}
+	l.Within(path+".repeats", float64(c.Repeats), 0, 10, "doses")
+	for i, a := range c.Actives {
+		field := fault.Index(path+".actives", i)
+		l.Within(field+".g_per_l", a.Strength, 0.1, 700, "g/L")
+		if a.Oxalic {
+			checkBasis(field+".basis", a.Basis, l)
+		}
+	}
+	before := 0
+	for i, r := range c.Rows {
+		field := fault.Index(path+".rows", i)
+		l.Within(field+".dose_ml", float64(r.Volume), 1, 500, "mL")
+		last := i == len(c.Rows)-1
+		if r.UpTo == 0 && last {
+			continue
+		}
+		if l.Within(field+".up_to_bees", float64(r.UpTo), 100, 200000, "bees") && r.UpTo <= before {
+			l.AddRange(field+".up_to_bees", fault.NotRising, float64(before+1), 200000, "bees")
+		}
+		before = r.UpTo
+	}
+}
+
+// checkBasis refuses to guess: not knowing the basis is a factor of 1.4.
+func checkBasis(field string, b chem.Basis, l *fault.List) {
+	switch b {
+	case chem.Dihydrate, chem.Anhydrous:
+	case "":
+		l.Add(field, fault.Missing)
+	default:
+		l.Add(field, fault.Unknown)
+	}
+}

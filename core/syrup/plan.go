@@ -1,0 +1,269 @@
+package syrup
+
+import (
+	"math"
+
+	"keeler/core/chem"
+	"keeler/core/fault"
+)
+
+// Plan is one batch of syrup: what to weigh, what it is, and whom it serves.
+type Plan struct {
+	Volume   chem.Millilitres
+	Made     chem.Syrup // by mass; zero for a ready-to-use product, whose masses nobody knows
+	Strength chem.GramsPerLitre
+	Medium   chem.Medium
+	SeamOAD  chem.Milligrams // in a full seam at the full dose
+	CapOAD   chem.Grams      // in the largest dose of a colony
+	Place    Place
+
+	Use      Use
+	Lines    []Line
+	Thinning *Thinning
+
+	Doses     []ColonyDose
+	Given     chem.Millilitres // the sum of the doses, or the mean's estimate
+	Leftover  chem.Millilitres // what the doses leave, dead volume included; below 0 it runs short
+	AtCap     int              // colonies that the volume serves at the cap
+	FullSeams float64          // full seams that the volume serves
+
+	Clarity    Clarity
+	Neutralise Neutralise
+	Cost       Cost
+	Notes      []Note
+}
+
+// Use is what the plan takes out of what is held.
+type Use struct {
+	Amount chem.Grams // powder, tablets or stock by weight; 0 for a ready-to-use product
+	Count  float64    // packets or tablets
+	Volume chem.Millilitres
+	// Left is what stays of it in the unit it is held in: g, packets, tablets
+	// or mL; only when Known.
+	Left  float64
+	Known bool
+}
+
+// Clarity says where the acid stays dissolved.
+type Clarity struct {
+	Saturation    chem.Celsius // colder than this, crystals can fall out
+	Fridge, Yard  bool
+	HotWaterShare chem.Share // of the water, hot, in which the acid dissolves
+}
+
+// Neutralise is the bicarbonate for the syrup left over and for the whole batch.
+type Neutralise struct {
+	Leftover, Whole       chem.Grams
+	LeftoverGas, WholeGas chem.Litres
+}
+
+// Cost is in the currency of the prices; Known when a price was given.
+type Cost struct {
+	Total, PerColony float64
+	Known            bool
+}
+
+// New works out a plan. Its error is a fault.List that names each field that
+// cannot be and the range that could.
+//
+// Sources: masses from the syrup's density with the acid's own volume counted;
+// doses from the trade's rule (see Dose); the trade's spans for the warnings.
+func New(r Request) (Plan, error) {
+	if l := r.check(); len(l) > 0 {
+		return Plan{}, l
+	}
+	t, err := r.resolve()
+	if err != nil {
+		return Plan{}, err
+	}
+	p := Plan{Strength: t.strength}
+	p.Doses = doses(r.Colonies, r.Rule, r.Hold.Card, r.Applicator, t.strength)
+	p.Given = given(r, p.Doses)
+	if p.Volume, err = volume(r, p.Given, t.strength); err != nil {
+		return Plan{}, err
+	}
+	if err = p.mix(r, t); err != nil {
+		return Plan{}, err
+	}
+	p.read(r)
+	p.Cost = cost(r, p)
+	p.Notes = notes(r, p)
+	return p, nil
+}
+
+// given is what the colonies will take in all.
+func given(r Request, doses []ColonyDose) chem.Millilitres {
+	if len(doses) == 0 && r.Mean != nil {
+		byseam := float64(r.Rule.FullSeam) * r.Mean.Seams
+		return chem.Millilitres(min(byseam, float64(r.Rule.Cap)*float64(r.Mean.Colonies)))
+	}
+	sum := chem.Millilitres(0)
+	for _, d := range doses {
+		sum += d.Given
+	}
+	return chem.Millilitres(math.Round(float64(sum)*1e6) / 1e6)
+}
+
+// volume is how much is made, in mL.
+func volume(r Request, need chem.Millilitres, s chem.GramsPerLitre) (chem.Millilitres, error) {
+	var l fault.List
+	v := 0.0
+	switch r.Size.By {
+	case SizeVolume:
+		return r.Size.Volume, nil
+	case SizeColonies:
+		v = float64(r.Size.Colonies) * float64(r.Rule.Cap)
+		l.Within("size.colonies", v, MinVolume, MaxVolume, "mL")
+	case SizeSeams:
+		if need == 0 {
+			l.Add("colonies", fault.Missing)
+			return 0, l
+		}
+		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserve)) + float64(r.Applicator.Dead) - 1e-9)
+		l.Within("colonies", v, MinVolume, MaxVolume, "mL")
+	case SizeHand:
+		switch r.Hold.Kind {
+		case ReadyToUse:
+			return r.Hold.Volume, nil
+		case ReadyMix:
+			from := r.Hold.Stock.composition()
+			v = float64(r.Hold.Volume) * float64(from.Strength()) / float64(s)
+		default:
+			v = 1000 * float64(r.Hold.inHand()) / float64(s)
+		}
+		l.Within("hold", v, MinVolume, MaxVolume, "mL")
+	}
+	return chem.Millilitres(v), l.Err()
+}
+
+// inHand is the OAD in all that is held of a powder, packets or tablets.
+func (h Hold) inHand() chem.Grams {
+	n := 1.0
+	if h.Kind != Crystals {
+		n = h.Count
+	}
+	return chem.Grams(float64(h.Grams) * n * float64(h.Share))
+}
+
+// mix settles composition, use and the lines to weigh.
+func (p *Plan) mix(r Request, t target) error {
+	h := r.Hold
+	switch h.Kind {
+	case ReadyToUse:
+		p.Use = Use{Volume: p.Volume, Left: float64(h.Volume - p.Volume), Known: h.Volume > 0}
+		p.Lines = readyLines(p.Volume)
+		return nil
+	case ReadyMix:
+		thin, err := Thin(h.Stock, p.Volume, t.strength, r.ThinSugar)
+		if err != nil {
+			return err
+		}
+		p.Thinning, p.Made = &thin, thin.Result
+		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume,
+			Left: float64(h.Volume - thin.StockVolume), Known: h.Volume > 0}
+		p.Lines = thinLines(thin, r.Division)
+		return nil
+	case Tablets:
+		n, err := wholeTablets(h, p.Volume, t)
+		if err != nil {
+			return err
+		}
+		p.Use.Count = float64(n)
+		p.Strength = chem.GramsPerLitre(1000 * float64(n) * float64(h.Grams) * float64(h.Share) / float64(p.Volume))
+		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
+	}
+	p.Made = chem.MakeSyrup(p.Volume, p.Strength, t.sugar)
+	p.Use.Amount = chem.Grams(float64(p.Made.OAD) / float64(h.Share))
+	switch h.Kind {
+	case Crystals:
+		p.Use.Left, p.Use.Known = float64(h.Grams-p.Use.Amount), h.Grams > 0
+	case Packet:
+		p.Use.Count = float64(p.Use.Amount / h.Grams)
+		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
+	}
+	p.Clarity.HotWaterShare = hotShare(p.Made)
+	p.Lines = powderLines(h, p.Use, p.Made, p.Clarity.HotWaterShare, r.Division)
+	return nil
+}
+
+// wholeTablets is the whole number nearest to the wanted strength, at least one.
+func wholeTablets(h Hold, v chem.Millilitres, t target) (int, error) {
+	each := float64(h.Grams) * float64(h.Share)
+	n := max(1, int(math.Round(float64(t.strength.In(v))/each)))
+	top := chem.MaxStrength(t.sugar, RoomTemperature)
+	for n > 1 && 1000*float64(n)*each/float64(v) > float64(top) {
+		n--
+	}
+	if low := 1000 * each / float64(top); low > float64(v) {
+		return 0, fault.List{{Field: "hold.grams", Reason: fault.Insoluble, Low: low, High: MaxVolume, Unit: "mL"}}
+	}
+	return n, nil
+}
+
+// read fills what follows from composition and doses.
+func (p *Plan) read(r Request) {
+	sugar := p.Made.SugarShare()
+	p.Medium = r.medium(sugar)
+	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.FullSeam))
+	p.CapOAD = p.Strength.In(r.Rule.Cap)
+	p.Place = Ladder(p.Strength)
+	for i, d := range p.Doses { // whole tablets may have changed the strength
+		p.Doses[i].SeamMilli = chem.Milligrams(float64(d.PerSeam) * float64(p.Strength))
+	}
+	p.AtCap = int(float64(p.Volume)/float64(r.Rule.Cap) + 1e-9)
+	p.FullSeams = float64(p.Volume) / float64(r.Rule.FullSeam)
+	if p.Given > 0 {
+		p.Leftover = p.Volume - p.Given
+	} else {
+		p.Leftover = 0
+	}
+	n := &p.Neutralise
+	n.Leftover, n.LeftoverGas = chem.Bicarbonate(p.Strength.In(max(p.Leftover, 0)))
+	n.Whole, n.WholeGas = chem.Bicarbonate(p.Strength.In(p.Volume))
+	if p.Made.Water > 0 {
+		p.Clarity.Saturation = chem.Saturation(p.Made.OAD, p.Made.Water)
+		p.Clarity.Fridge = chem.Dissolves(p.Made.OAD, p.Made.Water, r.Fridge)
+		p.Clarity.Yard = chem.Dissolves(p.Made.OAD, p.Made.Water, r.Yard)
+	}
+}
+
+func cost(r Request, p Plan) Cost {
+	hold, sugar := r.Prices.Hold, r.Prices.Sugar
+	if hold == 0 && sugar == 0 {
+		return Cost{}
+	}
+	units := p.Use.Count
+	bought := p.Made.Sugar
+	switch r.Hold.Kind {
+	case Crystals:
+		units = float64(p.Use.Amount) / 1000
+	case ReadyMix, ReadyToUse:
+		units = float64(p.Use.Volume) / 1000
+	}
+	if p.Thinning != nil {
+		bought = p.Thinning.Sugar
+	}
+	c := Cost{Total: hold*units + sugar*float64(bought)/1000, Known: true}
+	if n := served(r, p); n > 0 {
+		c.PerColony = c.Total / float64(n)
+	}
+	return c
+}
+
+// served is how many colonies share the cost: those that get a dose, those of a
+// mean, or else those the volume serves at the cap.
+func served(r Request, p Plan) int {
+	n := 0
+	for _, d := range p.Doses {
+		if d.Given > 0 {
+			n++
+		}
+	}
+	switch {
+	case n > 0:
+		return n
+	case r.Mean != nil:
+		return r.Mean.Colonies
+	}
+	return p.AtCap
+}

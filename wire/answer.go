@@ -1,0 +1,176 @@
+package wire
+
+// Strength is one strength in every form and on both bases.
+type Strength struct {
+	GPerL         float64 `json:"g_per_l" doc:"g OAD per litre of finished syrup at 20 °C."`
+	PercentWVOAD  float64 `json:"percent_wv_oad" doc:"g OAD per 100 mL."`
+	PercentWVOAA  float64 `json:"percent_wv_oaa" doc:"g OAA per 100 mL: the same acid counted anhydrous."`
+	PercentWWOAD  float64 `json:"percent_ww_oad,omitempty" doc:"g OAD per 100 g; left out for a product of unknown density."`
+	PercentWWOAA  float64 `json:"percent_ww_oaa,omitempty" doc:"g OAA per 100 g; left out for a product of unknown density."`
+	MgPerSeamOAD  float64 `json:"mg_per_seam_oad" doc:"mg OAD in the dose of a full seam."`
+	MgPerSeamOAA  float64 `json:"mg_per_seam_oaa" doc:"mg OAA in the dose of a full seam."`
+	GPerColonyOAD float64 `json:"g_per_colony_oad" doc:"g OAD in the largest dose of a colony."`
+	GPerColonyOAA float64 `json:"g_per_colony_oaa" doc:"g OAA in the largest dose of a colony."`
+	Below         string  `json:"below,omitempty" doc:"The school at or next below this strength; left out below all."`
+	Above         string  `json:"above,omitempty" doc:"The school next above; left out above all."`
+}
+
+// Syrup is a mixture by its masses.
+type Syrup struct {
+	OADG     float64 `json:"oad_g" doc:"g oxalic acid dihydrate."`
+	WaterG   float64 `json:"water_g" doc:"g water."`
+	SugarG   float64 `json:"sugar_g" doc:"g sugar, filler included."`
+	GPerML   float64 `json:"g_per_ml" doc:"Density at 20 °C."`
+	VolumeML float64 `json:"volume_ml" doc:"mL at 20 °C."`
+}
+
+// Line is one thing to weigh, count or pour, in the order of the work.
+type Line struct {
+	Step       string   `json:"step" doc:"sugar, hot_water, acid, rest_water, all_water, tablets, water, stock or warm_bottle."`
+	Ingredient string   `json:"ingredient" doc:"sugar, water, oxalic_acid_dihydrate, packet_powder, tablets, ready_mix or ready_to_use."`
+	Grams      float64  `json:"grams,omitempty" doc:"Exact mass, g."`
+	ShowG      float64  `json:"show_g,omitempty" doc:"The same as read on the balance, g."`
+	BandG      float64  `json:"band_g,omitempty" doc:"Allowed either way, g."`
+	VolumeML   float64  `json:"volume_ml,omitempty" doc:"Of a bought liquid, mL at 20 °C."`
+	Count      int      `json:"count,omitempty" doc:"Whole tablets."`
+	WaterC     float64  `json:"water_c,omitempty" doc:"Temperature of what is poured, °C."`
+	Gear       []string `json:"gear,omitempty" doc:"To be put on before this line."`
+}
+
+// Gap is one gap beside the combs.
+type Gap struct {
+	Open bool    `json:"open" doc:"Whether bees can sit here on a comb."`
+	Seam float64 `json:"seam" doc:"Bees in it, 0 to 1 in quarters."`
+	ML   float64 `json:"ml" doc:"What it gets, in steps the applicator can give."`
+}
+
+// BoxDose is what one box gets.
+type BoxDose struct {
+	ML   float64 `json:"ml" doc:"The sum of its gaps."`
+	Gaps []Gap   `json:"gaps"`
+}
+
+// Draw is one handling of the applicator.
+type Draw struct {
+	ML    float64 `json:"ml" doc:"mL."`
+	Count float64 `json:"count,omitempty" doc:"Squeezes, shots or seconds; left out for a syringe."`
+}
+
+// ColonyDose is what one colony gets.
+type ColonyDose struct {
+	Name      string    `json:"name"`
+	Seams     float64   `json:"seams" doc:"Seams of bees."`
+	Bees      int       `json:"bees" doc:"Estimated from the seams."`
+	AskedML   float64   `json:"asked_ml" doc:"By the rule, before the cap."`
+	DoseML    float64   `json:"dose_ml" doc:"After the cap."`
+	ML        float64   `json:"ml" doc:"The dose in steps the applicator can give; boxes, gaps and draws add up to it."`
+	Capped    bool      `json:"capped"`
+	SeamML    float64   `json:"seam_ml" doc:"In each full seam, on average."`
+	MgPerSeam float64   `json:"mg_per_seam" doc:"mg OAD in each full seam."`
+	Boxes     []BoxDose `json:"boxes" doc:"The lowest first, in the order of dosing."`
+	Draws     []Draw    `json:"draws"`
+}
+
+// Use is what a plan takes out of what is held.
+type Use struct {
+	Grams    float64  `json:"grams,omitempty" doc:"Powder, tablets or bought solution, g."`
+	Count    float64  `json:"count,omitempty" doc:"Packets or tablets."`
+	VolumeML float64  `json:"volume_ml,omitempty" doc:"Of a bought liquid, mL."`
+	Left     *float64 `json:"left,omitempty" doc:"What stays, in g, packets, tablets or mL; below 0 it is not enough. Left out when what is held was not said."`
+}
+
+// Clarity says where the acid stays dissolved.
+type Clarity struct {
+	SaturationC     float64 `json:"saturation_c" doc:"Colder than this, crystals can fall out, °C; 0 when it stays clear at freezing."`
+	Fridge          bool    `json:"fridge" doc:"Stays clear where it is kept."`
+	Yard            bool    `json:"yard" doc:"Stays clear where it is used."`
+	HotWaterPercent float64 `json:"hot_water_percent" doc:"Part of the water, at 60 °C or more, in which the acid dissolves."`
+}
+
+// Neutralise is the bicarbonate that takes up the acid, and the gas.
+type Neutralise struct {
+	LeftoverG    float64 `json:"leftover_g" doc:"g sodium bicarbonate for the syrup left over."`
+	LeftoverGasL float64 `json:"leftover_gas_l" doc:"L carbon dioxide from it."`
+	WholeG       float64 `json:"whole_g" doc:"g sodium bicarbonate for the whole batch."`
+	WholeGasL    float64 `json:"whole_gas_l" doc:"L carbon dioxide from it."`
+}
+
+// Cost is in the currency of the prices.
+type Cost struct {
+	Total     float64 `json:"total"`
+	PerColony float64 `json:"per_colony"`
+}
+
+// Note is one thing the keeper should know.
+type Note struct {
+	Code     string   `json:"code"`
+	Level    string   `json:"level" enum:"info,warn"`
+	Text     string   `json:"text"`
+	Colonies []string `json:"colonies,omitempty"`
+}
+
+// PlanAnswer is one batch of syrup.
+type PlanAnswer struct {
+	VolumeML   float64      `json:"volume_ml" doc:"Finished volume at 20 °C, mL."`
+	Strength   Strength     `json:"strength"`
+	Made       *Syrup       `json:"made,omitempty" doc:"Left out for a ready-to-use product."`
+	Use        Use          `json:"use"`
+	Lines      []Line       `json:"lines" doc:"In the order of the work."`
+	Doses      []ColonyDose `json:"doses"`
+	GivenML    float64      `json:"given_ml" doc:"The sum of the doses, or the estimate of a mean."`
+	LeftoverML float64      `json:"leftover_ml" doc:"What the doses leave; below 0 it runs short."`
+	AtCap      int          `json:"at_cap" doc:"Colonies that the volume serves at the cap."`
+	FullSeams  float64      `json:"full_seams" doc:"Full seams that the volume serves."`
+	Clarity    *Clarity     `json:"clarity,omitempty"`
+	Neutralise Neutralise   `json:"neutralise"`
+	Cost       *Cost        `json:"cost,omitempty" doc:"Only where prices are given."`
+	Notes      []Note       `json:"notes"`
+}
+
+// DoseAnswer is the doses of colonies.
+type DoseAnswer struct {
+	Doses   []ColonyDose `json:"doses"`
+	GivenML float64      `json:"given_ml"`
+}
+
+// PacketAnswer says how far packets go.
+type PacketAnswer struct {
+	OADG      float64  `json:"oad_g" doc:"g OAD in all the packets."`
+	VolumeML  float64  `json:"volume_ml" doc:"Syrup they make, mL."`
+	Strength  Strength `json:"strength"`
+	AtCap     int      `json:"at_cap" doc:"Colonies at the cap."`
+	FullSeams float64  `json:"full_seams"`
+	Notes     []Note   `json:"notes"`
+}
+
+// TabletsAnswer is whole tablets and what they really give.
+type TabletsAnswer struct {
+	Tablets  int      `json:"tablets"`
+	Made     Syrup    `json:"made"`
+	Lines    []Line   `json:"lines"`
+	Strength Strength `json:"strength"`
+	Notes    []Note   `json:"notes"`
+}
+
+// ThinningAnswer is how a bought solution is let down.
+type ThinningAnswer struct {
+	StockG   float64  `json:"stock_g" doc:"g of the bought solution."`
+	StockML  float64  `json:"stock_ml" doc:"mL of it at 20 °C."`
+	WaterG   float64  `json:"water_g" doc:"g water to add."`
+	SugarG   float64  `json:"sugar_g" doc:"g sugar to add."`
+	Made     Syrup    `json:"made"`
+	Strength Strength `json:"strength"`
+}
+
+// CalibrationAnswer is what one shot gives.
+type CalibrationAnswer struct {
+	UnitML float64 `json:"unit_ml" doc:"mL a shot, squeeze or second."`
+}
+
+// School is one established recipe.
+type School struct {
+	ID       string   `json:"id"`
+	Recipe   Syrup    `json:"recipe"`
+	Strength Strength `json:"strength"`
+	Default  bool     `json:"default,omitempty"`
+}

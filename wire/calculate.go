@@ -1,0 +1,139 @@
+package wire
+
+import (
+	"errors"
+	"strings"
+
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/syrup"
+)
+
+// Plan works out a batch. Like all calculations here, its error is a fault.List
+// whose fields are paths in the request.
+func Plan(r PlanRequest) (PlanAnswer, error) {
+	in, err := r.core()
+	if err != nil {
+		return PlanAnswer{}, err
+	}
+	p, err := syrup.New(in)
+	if err != nil {
+		return PlanAnswer{}, err
+	}
+	return planAnswer(p, in.Hold.Kind), nil
+}
+
+// Dose works out what each colony gets.
+func Dose(r DoseRequest) (DoseAnswer, error) {
+	var l fault.List
+	colonies := readColonies(r.Colonies, &l)
+	l.Within("g_per_l", r.GPerL, syrup.MinStrength, 150, "g/L")
+	l.Within("colonies", float64(len(r.Colonies)), 1, 1000, "colonies")
+	if len(l) > 0 {
+		return DoseAnswer{}, l
+	}
+	doses, err := syrup.Dose(colonies, r.Rule.core(), nil, r.Applicator.core(), chem.GramsPerLitre(r.GPerL))
+	if err != nil {
+		return DoseAnswer{}, err
+	}
+	out := DoseAnswer{Doses: colonyDoses(doses)}
+	for _, d := range out.Doses {
+		out.GivenML = round(out.GivenML + d.ML)
+	}
+	return out, nil
+}
+
+// Packet says how far packets in hand go.
+func Packet(r PacketRequest) (PacketAnswer, error) {
+	if r.Hold.Kind != string(syrup.Packet) {
+		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
+	}
+	p, err := Plan(PlanRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(syrup.SizeHand)}})
+	return PacketAnswer{
+		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), VolumeML: p.VolumeML,
+		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
+	}, err
+}
+
+// Tablets rounds to whole tablets and says what strength they really give.
+func Tablets(r TabletsRequest) (TabletsAnswer, error) {
+	if r.Hold.Kind != string(syrup.Tablets) {
+		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
+	}
+	size := Size{By: string(syrup.SizeVolume), VolumeML: r.VolumeML}
+	p, err := Plan(PlanRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
+	if err != nil {
+		return TabletsAnswer{}, under(err, "size.")
+	}
+	return TabletsAnswer{
+		Tablets: int(p.Use.Count), Made: *p.Made, Lines: p.Lines, Strength: p.Strength, Notes: p.Notes,
+	}, nil
+}
+
+// Thinning lets a bought solution down.
+func Thinning(r ThinningRequest) (ThinningAnswer, error) {
+	p, err := Plan(PlanRequest{
+		Hold:           Hold{Kind: string(syrup.ReadyMix), Stock: &r.Stock},
+		Strength:       r.Strength,
+		SugarPercentWW: &r.SugarPercentWW,
+		Size:           Size{By: string(syrup.SizeVolume), VolumeML: r.VolumeML},
+	})
+	if err != nil {
+		return ThinningAnswer{}, under(under(err, "size."), "hold.")
+	}
+	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength}
+	for _, line := range p.Lines {
+		switch syrup.Step(line.Step) {
+		case syrup.StepWater:
+			out.WaterG = line.Grams
+		case syrup.StepSugar:
+			out.SugarG = line.Grams
+		}
+	}
+	return out, nil
+}
+
+// Calibrate gives what one shot gives.
+func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
+	sugar := chem.Share(0)
+	if r.Liquid == "syrup" {
+		sugar = 0.5
+	}
+	unit, err := syrup.Calibrate(r.Shots, chem.Grams(r.Grams), chem.SugarDensity(sugar))
+	return CalibrationAnswer{UnitML: round(unit)}, err
+}
+
+// Convert gives a strength in every form.
+func Convert(r StrengthRequest) (Strength, error) {
+	p, err := Plan(PlanRequest{
+		Hold: Hold{Kind: string(syrup.Crystals)}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
+		Size: Size{By: string(syrup.SizeVolume), VolumeML: 1000},
+	})
+	return p.Strength, err
+}
+
+// Schools lists the established recipes, weakest first.
+func Schools() []School {
+	out := make([]School, len(syrup.Schools))
+	for i, s := range syrup.Schools {
+		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: syrup.DefaultRule.FullSeam, Cap: syrup.DefaultRule.Cap}
+		out[i] = School{
+			ID: s.ID, Recipe: mixture(s.Recipe), Strength: strength(s.Recipe.Strength(), m),
+			Default: s.ID == syrup.DefaultSchool,
+		}
+	}
+	return out
+}
+
+// under takes a prefix off the fields of an error, for a request that is flatter
+// than a plan's.
+func under(err error, prefix string) error {
+	var l fault.List
+	if !errors.As(err, &l) {
+		return err
+	}
+	for i := range l {
+		l[i].Field = strings.TrimPrefix(l[i].Field, prefix)
+	}
+	return l
+}

@@ -1,0 +1,149 @@
+package wire
+
+import (
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/syrup"
+)
+
+// or is the value behind a pointer, or a default.
+func or(p *float64, otherwise float64) float64 {
+	if p == nil {
+		return otherwise
+	}
+	return *p
+}
+
+func (r PlanRequest) core() (syrup.Request, error) {
+	var l fault.List
+	out := syrup.Request{
+		Hold:       r.Hold.core(),
+		Aim:        r.Strength.core(),
+		SugarRatio: r.SugarPerWater,
+		ThinSugar:  chem.Share(or(r.SugarPercentWW, 30) / 100),
+		Size: syrup.Size{
+			By:       syrup.SizeBy(r.Size.By),
+			Volume:   chem.Millilitres(r.Size.VolumeML),
+			Colonies: r.Size.Colonies,
+			Reserve:  chem.Share(or(r.Size.ReservePercent, 10) / 100),
+		},
+		Colonies:   readColonies(r.Colonies, &l),
+		Rule:       r.Rule.core(),
+		Applicator: r.Applicator.core(),
+		Division:   0.1,
+		Fridge:     chem.Celsius(or(r.FridgeC, 4)),
+		Yard:       chem.Celsius(or(r.YardC, 4)),
+		Prices:     syrup.Prices{Hold: r.Prices.Hold, Sugar: r.Prices.SugarKg},
+	}
+	if r.Mean != nil {
+		out.Mean = &syrup.Mean{Seams: r.Mean.Seams, Colonies: r.Mean.Colonies}
+	}
+	if r.BalanceG != 0 {
+		out.Division = chem.Grams(r.BalanceG)
+	}
+	return out, l.Err()
+}
+
+func (h Hold) core() syrup.Hold {
+	out := syrup.Hold{
+		Kind:     syrup.HoldKind(h.Kind),
+		Grams:    chem.Grams(h.Grams),
+		Share:    chem.Share(h.OADPercent / 100),
+		Count:    h.Count,
+		MadeUpTo: chem.Millilitres(h.MadeUpToML),
+		Volume:   chem.Millilitres(h.VolumeML),
+	}
+	if out.Kind == syrup.Crystals && h.OADPercent == 0 {
+		out.Share = 1
+	}
+	if h.Stock != nil {
+		out.Stock = h.Stock.core()
+	}
+	if h.Card != nil {
+		out.Card = h.Card.core()
+	}
+	return out
+}
+
+func (s Stock) core() syrup.Stock {
+	return syrup.Stock{
+		Value: s.Value, Form: chem.Form(s.Form), Basis: chem.Basis(s.Basis),
+		Sugar: chem.Share(s.SugarPercentWW / 100),
+	}
+}
+
+func (c Card) core() *syrup.Card {
+	out := &syrup.Card{Name: c.Name, Repeats: c.Repeats}
+	for _, a := range c.Actives {
+		out.Actives = append(out.Actives, syrup.Active{
+			Name: a.Name, Strength: a.GPerL, Oxalic: a.Name == "oxalic", Basis: chem.Basis(a.Basis),
+		})
+	}
+	for _, r := range c.Rows {
+		out.Rows = append(out.Rows, syrup.CardRow{UpTo: r.UpToBees, Volume: chem.Millilitres(r.DoseML)})
+	}
+	return out
+}
+
+func (a Aim) core() syrup.Aim {
+	return syrup.Aim{
+		By: syrup.AimBy(a.By), School: a.School,
+		Value: a.Value, Form: chem.Form(a.Form), Basis: chem.Basis(a.Basis),
+	}
+}
+
+func (r Rule) core() syrup.Rule {
+	return syrup.Rule{
+		FullSeam: chem.Millilitres(or(r.FullSeamML, float64(syrup.DefaultRule.FullSeam))),
+		Cap:      chem.Millilitres(or(r.CapML, float64(syrup.DefaultRule.Cap))),
+		Flat:     chem.Millilitres(r.FlatML),
+		NucFlat:  chem.Millilitres(r.NucFlatML),
+	}
+}
+
+func (a *Applicator) core() syrup.Applicator {
+	if a == nil {
+		return syrup.Applicator{Device: syrup.Syringe, Size: 60, Dead: 10}
+	}
+	return syrup.Applicator{
+		Device: syrup.Device(a.Device),
+		Size:   chem.Millilitres(a.SizeML),
+		Unit:   chem.Millilitres(a.UnitML),
+		Dead:   chem.Millilitres(or(a.DeadML, 10)),
+	}
+}
+
+func readColonies(colonies []Colony, l *fault.List) []hive.Colony {
+	out := make([]hive.Colony, len(colonies))
+	for i, c := range colonies {
+		out[i] = hive.Colony{Name: c.Name, Nuc: c.Nuc, Boxes: make([]hive.Box, len(c.Boxes))}
+		for j, b := range c.Boxes {
+			out[i].Boxes[j] = b.core(fault.Index(fault.Index("colonies", i)+".boxes", j), l)
+		}
+	}
+	return out
+}
+
+func (b Box) core(path string, l *fault.List) hive.Box {
+	out := hive.Box{Kind: hive.Kind(b.Kind)}
+	for _, s := range b.Slots {
+		out.Slots = append(out.Slots, hive.Slot(s))
+	}
+	if b.Slots == nil {
+		if !l.Within(path+".frames", float64(b.Frames), 1, hive.MaxFrames, "frames") {
+			return out
+		}
+		out.Slots = hive.Combs(b.Frames)
+	}
+	if b.Counted == nil {
+		out.Seams = hive.ReadSeams(path+".seams", b.Seams, l)
+		return out
+	}
+	before := len(*l)
+	out.CheckCount(path+".counted", *b.Counted, l)
+	if len(*l) == before {
+		out.Seams = out.Cluster(int(*b.Counted * float64(hive.Full)))
+	}
+	return out
+}

@@ -1,0 +1,169 @@
+// Package wire holds the request and answer types of Keeler's calculations and
+// turns them into core's types and back. It is shared by the HTTP API and by
+// any other build that speaks the same JSON; it knows neither HTTP nor SQL.
+//
+// Names carry their units. Ranges are checked by core alone; the descriptions
+// repeat them for readers of the OpenAPI document.
+package wire
+
+// Hold is what the keeper has.
+type Hold struct {
+	Kind       string  `json:"kind" enum:"crystals,packet,tablets,ready_mix,ready_to_use" doc:"What is held: oxalic acid dihydrate (OAD) crystals, packets of powder, tablets, a bought solution to be thinned, or a product given as it is."`
+	Grams      float64 `json:"grams,omitempty" doc:"g. Crystals: in hand, 0.5 to 25000, may be left out unless sized by in_hand. Packet: powder in one packet, 1 to 5000. Tablets: one tablet, 0.1 to 50."`
+	OADPercent float64 `json:"oad_percent,omitempty" doc:"Share of OAD in the powder or tablet, 1 to 100 %; required for packets and tablets, 100 for crystals when left out. Filler counts as sugar."`
+	Count      float64 `json:"count,omitempty" doc:"Packets (0.05 to 1000) or whole tablets (1 to 10000) in hand; may be left out unless sized by in_hand."`
+	MadeUpToML float64 `json:"made_up_to_ml,omitempty" doc:"Finished volume that one packet's label makes of it, mL, 10 to 100000."`
+	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Bought solution or product in hand, mL, 10 to 100000."`
+	Stock      *Stock  `json:"stock,omitempty" doc:"The label of a bought solution; required for ready_mix."`
+	Card       *Card   `json:"card,omitempty" doc:"What the keeper copied from the label of a ready-to-use product; required for ready_to_use."`
+}
+
+// Stock is the label of a bought solution.
+type Stock struct {
+	Value          float64 `json:"value" doc:"Strength as quoted, in form and on basis; at least 5 g OAD per litre, at most what dissolves at 30 °C."`
+	Form           string  `json:"form" enum:"g_per_l,percent_wv,percent_ww" doc:"g per litre, g per 100 mL, or g per 100 g."`
+	Basis          string  `json:"basis,omitempty" doc:"dihydrate or anhydrous. Never guessed: the two differ by a factor of 1.4."`
+	SugarPercentWW float64 `json:"sugar_percent_ww,omitempty" doc:"Sugar in the whole weight, 0 to 65 %."`
+}
+
+// Card is the label of a ready-to-use product.
+type Card struct {
+	Name    string    `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls it."`
+	Actives []Active  `json:"actives,omitempty" maxItems:"4" doc:"The acids in it, as labelled."`
+	Rows    []CardRow `json:"rows" maxItems:"12" doc:"The label's table: up to so many bees, so many mL."`
+	Repeats int       `json:"repeats,omitempty" doc:"Further doses that the label asks for when there is brood, 0 to 10."`
+}
+
+// Active is one acid in a product.
+type Active struct {
+	Name  string  `json:"name" enum:"oxalic,formic,other" doc:"Which acid."`
+	GPerL float64 `json:"g_per_l" doc:"As labelled, g per litre, 0.1 to 700."`
+	Basis string  `json:"basis,omitempty" doc:"For oxalic: dihydrate or anhydrous."`
+}
+
+// CardRow is one row of a label's table.
+type CardRow struct {
+	UpToBees int     `json:"up_to_bees,omitempty" doc:"Colonies up to this many bees, 100 to 200000, rising; left out in the last row: any larger colony."`
+	DoseML   float64 `json:"dose_ml" doc:"mL for such a colony, 1 to 500."`
+}
+
+// Aim is the wanted strength.
+type Aim struct {
+	By     string  `json:"by" enum:"school,value,packet" doc:"By a school, by a free value, or as the packet's own label makes it."`
+	School string  `json:"school,omitempty" doc:"ID from /api/schools."`
+	Value  float64 `json:"value,omitempty" doc:"Free strength in form and on basis; at least 5 g OAD per litre, at most what stays dissolved at 20 °C (about 80 g OAD per litre in 1 : 1 syrup)."`
+	Form   string  `json:"form,omitempty" doc:"g_per_l, percent_wv, percent_ww, mg_per_seam (in a full seam) or g_per_colony (at the cap)."`
+	Basis  string  `json:"basis,omitempty" doc:"dihydrate or anhydrous; never guessed."`
+}
+
+// Size settles how much is made.
+type Size struct {
+	By             string   `json:"by" enum:"seams,colonies,volume,in_hand" doc:"By the seams of the colonies (or of the mean) plus reserve and dead volume; by colonies at the cap; by finished volume; or by all that is held (packets, tablets, loose acid, bought solution)."`
+	VolumeML       float64  `json:"volume_ml,omitempty" doc:"Finished volume at 20 °C, mL, 10 to 100000."`
+	Colonies       int      `json:"colonies,omitempty" doc:"Colonies at the cap, 1 to 1000."`
+	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top of the doses when sized by seams, 0 to 100 %; 10 when left out."`
+}
+
+// Colony is one colony and its boxes.
+type Colony struct {
+	Name  string `json:"name" maxLength:"40" doc:"The keeper's name for it."`
+	Nuc   bool   `json:"nuc,omitempty" doc:"A nucleus colony."`
+	Boxes []Box  `json:"boxes" doc:"The lowest first; 1 to 6."`
+}
+
+// Box is one box of a hive.
+type Box struct {
+	Kind    string    `json:"kind" enum:"deep,medium,shallow" doc:"Depth of its frames."`
+	Frames  int       `json:"frames,omitempty" doc:"Combs side by side, 1 to 20; or give slots."`
+	Slots   []string  `json:"slots,omitempty" doc:"What hangs in each place: comb, feeder, dummy or empty; overrides frames."`
+	Seams   []float64 `json:"seams,omitempty" doc:"Bees in each gap from the left wall to the right, 0 to 1 in quarters; one gap more than slots, none beside a place without a comb on either side."`
+	Counted *float64  `json:"counted,omitempty" doc:"Seams counted in the whole box, in quarters, instead of seams; drawn as a cluster in the middle."`
+}
+
+// Mean is a count over many colonies.
+type Mean struct {
+	Seams    float64 `json:"seams" doc:"Full seams in all, from 0.25."`
+	Colonies int     `json:"colonies" doc:"In so many colonies, 1 to 1000."`
+}
+
+// Rule is how much a colony gets.
+type Rule struct {
+	FullSeamML *float64 `json:"full_seam_ml,omitempty" doc:"mL for a full seam, part seams pro rata, 1 to 10; 5 when left out."`
+	CapML      *float64 `json:"cap_ml,omitempty" doc:"mL at most for a colony whatever its boxes, 5 to 100; 50 when left out."`
+	FlatML     float64  `json:"flat_ml,omitempty" doc:"mL for every full-size colony whatever its seams, up to the cap; 0 for by seam."`
+	NucFlatML  float64  `json:"nuc_flat_ml,omitempty" doc:"mL for every nuc, up to the cap; 0 for by seam."`
+}
+
+// Applicator is what brings the syrup onto the bees.
+type Applicator struct {
+	Device string   `json:"device" enum:"syringe,bulb,gun,sprayer" doc:"A syringe is read in graduations, a bulb gives whole and half squeezes, a gun whole shots, a sprayer half seconds."`
+	SizeML float64  `json:"size_ml,omitempty" doc:"A syringe's size, 1 to 100 mL."`
+	UnitML float64  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to the size), squeeze or shot (0.5 to 10; 5 when left out), or second of spraying (0.2 to 20, required)."`
+	DeadML *float64 `json:"dead_ml,omitempty" doc:"Stays in the applicator and the jar, 0 to 500 mL; 10 when left out."`
+}
+
+// Prices are in any one currency.
+type Prices struct {
+	Hold    float64 `json:"hold,omitempty" doc:"For a kilogram of crystals, one packet, one tablet, or a litre of solution."`
+	SugarKg float64 `json:"sugar_kg,omitempty" doc:"For a kilogram of sugar."`
+}
+
+// PlanRequest is all that a plan depends on.
+type PlanRequest struct {
+	Hold           Hold        `json:"hold"`
+	Strength       Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
+	SugarPerWater  float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the school's ratio, or 1, when left out."`
+	SugarPercentWW *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
+	Size           Size        `json:"size"`
+	Colonies       []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
+	Mean           *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
+	Rule           Rule        `json:"rule,omitempty"`
+	Applicator     *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
+	BalanceG       float64     `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
+	FridgeC        *float64    `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
+	YardC          *float64    `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
+	Prices         Prices      `json:"prices,omitempty"`
+}
+
+// DoseRequest asks for the doses of colonies alone.
+type DoseRequest struct {
+	Colonies   []Colony    `json:"colonies" doc:"1 to 1000."`
+	GPerL      float64     `json:"g_per_l" doc:"Strength of the syrup, g OAD per litre, 5 to 150."`
+	Rule       Rule        `json:"rule,omitempty"`
+	Applicator *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
+}
+
+// PacketRequest asks what packets in hand are good for.
+type PacketRequest struct {
+	Hold     Hold `json:"hold" doc:"kind packet, with grams, oad_percent and count."`
+	Strength Aim  `json:"strength" doc:"by packet takes the label's own volume."`
+}
+
+// TabletsRequest asks for whole tablets.
+type TabletsRequest struct {
+	Hold     Hold    `json:"hold" doc:"kind tablets, with grams and oad_percent."`
+	Strength Aim     `json:"strength"`
+	VolumeML float64 `json:"volume_ml" doc:"Finished volume, 10 to 100000 mL."`
+}
+
+// ThinningRequest asks how to let a bought solution down.
+type ThinningRequest struct {
+	Stock          Stock   `json:"stock"`
+	Strength       Aim     `json:"strength"`
+	SugarPercentWW float64 `json:"sugar_percent_ww" doc:"Sugar wanted in the whole weight, 0 to 65 %."`
+	VolumeML       float64 `json:"volume_ml" doc:"Finished volume, 10 to 100000 mL."`
+}
+
+// CalibrationRequest asks what one shot of an applicator gives.
+type CalibrationRequest struct {
+	Shots  int     `json:"shots" doc:"Shots, squeezes or seconds weighed together, 1 to 100."`
+	Grams  float64 `json:"grams" doc:"What they weigh, 0.1 to 2000 g."`
+	Liquid string  `json:"liquid" enum:"water,syrup" doc:"Water, or 1 : 1 syrup."`
+}
+
+// StrengthRequest asks for a strength in every form.
+type StrengthRequest struct {
+	Strength      Aim     `json:"strength"`
+	SugarPerWater float64 `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; 1 when left out."`
+	Rule          Rule    `json:"rule,omitempty"`
+}

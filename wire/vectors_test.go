@@ -1,0 +1,166 @@
+package wire
+
+import (
+	"encoding/json"
+	"errors"
+	"maps"
+	"math"
+	"os"
+	"strconv"
+	"strings"
+	"testing"
+
+	"keeler/core/fault"
+)
+
+func load[T any](t *testing.T, name string) []T {
+	t.Helper()
+	raw, err := os.ReadFile("../core/testdata/" + name)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var out []T
+	if err := json.Unmarshal(raw, &out); err != nil {
+		t.Fatalf("%s: %v", name, err)
+	}
+	if len(out) == 0 {
+		t.Fatalf("%s is empty", name)
+	}
+	return out
+}
+
+// at follows a path such as "lines.0.show_g" into decoded JSON.
+func at(v any, path string) any {
+	for _, key := range strings.Split(path, ".") {
+		switch node := v.(type) {
+		case map[string]any:
+			v = node[key]
+		case []any:
+			i, err := strconv.Atoi(key)
+			if err != nil || i >= len(node) {
+				return nil
+			}
+			v = node[i]
+		default:
+			return nil
+		}
+	}
+	return v
+}
+
+// The vectors were worked by hand; each tells how.
+func TestPlanVectors(t *testing.T) {
+	type vector struct {
+		Name    string
+		Request PlanRequest
+		Want    map[string]any
+	}
+	for _, v := range load[vector](t, "plan.json") {
+		t.Run(v.Name, func(t *testing.T) {
+			answer, err := Plan(v.Request)
+			if err != nil {
+				t.Fatal(err)
+			}
+			raw, err := json.Marshal(answer)
+			if err != nil {
+				t.Fatal(err)
+			}
+			var got any
+			if err := json.Unmarshal(raw, &got); err != nil {
+				t.Fatal(err)
+			}
+			for path, want := range v.Want {
+				have := at(got, path)
+				if number, ok := want.(float64); ok {
+					f, _ := have.(float64)
+					// Half of the last figure that the working gives, at most 0.05 %.
+					if math.Abs(f-number) > max(0.0006, math.Abs(number)*5e-4) {
+						t.Errorf("%s: got %v, want %v", path, have, want)
+					}
+				} else if have != want {
+					t.Errorf("%s: got %v, want %v", path, have, want)
+				}
+			}
+			for _, n := range answer.Notes {
+				if n.Text == n.Code || strings.Contains(n.Text, "NaN") {
+					t.Errorf("note %s has no words: %q", n.Code, n.Text)
+				}
+			}
+		})
+	}
+}
+
+// Each refusal changes one thing in a good request, and must be named at its
+// field in words that a keeper can act on.
+func TestRefusals(t *testing.T) {
+	good := map[string]any{
+		"hold":     map[string]any{"kind": "crystals"},
+		"strength": map[string]any{"by": "value", "value": 4.5, "form": "percent_wv", "basis": "dihydrate"},
+		"size":     map[string]any{"by": "volume", "volume_ml": 500},
+	}
+	type refusal struct {
+		Name, Field, Reason string
+		Set                 map[string]any
+	}
+	for _, v := range load[refusal](t, "refused.json") {
+		t.Run(v.Name, func(t *testing.T) {
+			body := maps.Clone(good)
+			maps.Copy(body, v.Set)
+			raw, _ := json.Marshal(body)
+			var request PlanRequest
+			if err := json.Unmarshal(raw, &request); err != nil {
+				t.Fatal(err)
+			}
+			_, err := Plan(request)
+			var l fault.List
+			if !errors.As(err, &l) {
+				t.Fatalf("not refused: %v", err)
+			}
+			f := l[0]
+			if f.Field != v.Field || string(f.Reason) != v.Reason {
+				t.Fatalf("got %v, want %s: %s", l, v.Field, v.Reason)
+			}
+			if text := Say(f); strings.Contains(text, "NaN") || strings.Contains(text, "Inf") || len(text) < 10 {
+				t.Errorf("words: %q", text)
+			}
+		})
+	}
+	for _, v := range []float64{math.NaN(), math.Inf(1)} {
+		request := PlanRequest{
+			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "school", School: "mild"},
+			Size: Size{By: "volume", VolumeML: v},
+		}
+		_, err := Plan(request)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Reason != fault.NotFinite {
+			t.Errorf("%v: got %v", v, err)
+		}
+	}
+}
+
+// The range in the words must itself be accepted: a keeper who types its end
+// gets a plan.
+func TestRangeInWordsIsAccepted(t *testing.T) {
+	request := PlanRequest{
+		Hold:     Hold{Kind: "ready_mix", Stock: &Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 50}},
+		Strength: Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
+		Size:     Size{By: "volume", VolumeML: 500},
+	}
+	sugar := 5.0
+	request.SugarPercentWW = &sugar
+	_, err := Plan(request)
+	var l fault.List
+	if !errors.As(err, &l) {
+		t.Fatal("5 % sugar cannot be reached from a stock of 50 %")
+	}
+	for _, word := range strings.Fields(Say(l[0])) {
+		end, err := strconv.ParseFloat(word, 64)
+		if err != nil {
+			continue
+		}
+		request.SugarPercentWW = &end
+		if _, err := Plan(request); err != nil {
+			t.Errorf("%q offers %v, which is refused: %v", Say(l[0]), end, err)
+		}
+	}
+}
