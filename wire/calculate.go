@@ -137,3 +137,16 @@ func under(err error, prefix string) error {
 	}
 	return l
 }
+
+// Beneath puts a prefix before the fields of an error, for a plan that is part
+// of a larger request.
+func Beneath(prefix string, err error) error {
+	var l fault.List
+	if !errors.As(err, &l) {
+		return err
+	}
+	for i := range l {
+		l[i].Field = prefix + l[i].Field
+	}
+	return l
+}

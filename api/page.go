@@ -1,0 +1,44 @@
+package api
+
+import (
+	"errors"
+	"io/fs"
+	"net/http"
+	"strings"
+
+	"github.com/gin-gonic/gin"
+)
+
+// Page is the built interface.
+type Page struct{ Files fs.FS }
+
+// serve gives files by their path and the page itself for every other address,
+// so that an address inside the page can be reloaded.
+func (p Page) serve(r *gin.Engine) {
+	files := http.FS(p.Files)
+	r.NoRoute(func(c *gin.Context) {
+		path := c.Request.URL.Path
+		if strings.HasPrefix(path, "/api/") {
+			c.JSON(http.StatusNotFound, gin.H{"status": http.StatusNotFound, "title": "Not Found", "detail": "There is nothing at " + path})
+			return
+		}
+		if _, err := fs.Stat(p.Files, strings.TrimPrefix(path, "/")); path == "/" || err != nil {
+			p.index(c)
+			return
+		}
+		if strings.HasPrefix(path, "/assets/") { // their names change with their content
+			c.Header("Cache-Control", "public, max-age=31536000, immutable")
+		}
+		c.FileFromFS(path, files)
+	})
+}
+
+func (p Page) index(c *gin.Context) {
+	html, err := fs.ReadFile(p.Files, "index.html")
+	if errors.Is(err, fs.ErrNotExist) {
+		c.String(http.StatusServiceUnavailable, "The interface is not built: run make build.")
+		return
+	}
+	c.Header("Cache-Control", "no-cache")
+	c.Data(http.StatusOK, "text/html; charset=utf-8", html)
+}

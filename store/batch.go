@@ -1,0 +1,119 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"time"
+
+	"gorm.io/gorm"
+)
+
+// Batch is one saved recipe with all that it was worked out from.
+type Batch struct {
+	OperationID     uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID              string `gorm:"primaryKey"`
+	Name            string
+	Method          string
+	MadeOn          string // local date and time of the work, 2006-01-02T15:04
+	CreatedAt       time.Time
+	VolumeML        float64 `gorm:"column:volume_ml"`
+	GPerL           float64 `gorm:"column:g_per_l"` // OAD
+	SnapshotVersion int
+	Inputs          json.RawMessage
+	Answer          json.RawMessage
+	VoidedAt        *time.Time
+	VoidReason      string
+	Lines           []BatchLine   `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+	Remarks         []BatchRemark `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+}
+
+// BatchLine is one ingredient and how much of it is wanted, in g, mL or pieces.
+type BatchLine struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	BatchID     string `gorm:"primaryKey"`
+	Position    int    `gorm:"primaryKey;autoIncrement:false"`
+	Step        string
+	Ingredient  string
+	WantedG     float64 `gorm:"column:wanted_g"`
+	WantedML    float64 `gorm:"column:wanted_ml"`
+	WantedCount int
+}
+
+// BatchRemark is a note written to a batch; it is never changed.
+type BatchRemark struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	BatchID     string
+	Text        string
+	CreatedAt   time.Time
+}
+
+// NewestBatches is how many a list holds at most.
+const NewestBatches = 500
+
+// SaveBatch writes a batch with its lines, all or nothing. When the id is
+// already there it writes nothing: saved is false, and the caller compares.
+func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err error) {
+	b.OperationID = o.id
+	for i := range b.Lines {
+		b.Lines[i].OperationID, b.Lines[i].BatchID, b.Lines[i].Position = o.id, b.ID, i
+	}
+	err = o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		if err := tx.Omit("Lines", "Remarks").Create(b).Error; err != nil {
+			return err
+		}
+		return tx.Create(&b.Lines).Error
+	})
+	if errors.Is(err, gorm.ErrDuplicatedKey) {
+		return false, nil
+	}
+	return err == nil, err
+}
+
+// Batches lists the newest batches without their lines and snapshots.
+func (o Operation) Batches(ctx context.Context) ([]Batch, error) {
+	var out []Batch
+	err := o.own(ctx).Omit("inputs", "answer").Order("created_at DESC, id").Limit(NewestBatches).Find(&out).Error
+	return out, err
+}
+
+// Batch reads one batch whole.
+func (o Operation) Batch(ctx context.Context, id string) (Batch, error) {
+	var b Batch
+	err := o.own(ctx).Where("id = ?", id).
+		Preload("Lines", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
+		Preload("Remarks", func(db *gorm.DB) *gorm.DB { return db.Order("created_at, id") }).
+		First(&b).Error
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		return Batch{}, ErrNotFound
+	}
+	return b, err
+}
+
+// AddRemark writes a remark to a batch; the same id a second time is dropped.
+func (o Operation) AddRemark(ctx context.Context, r BatchRemark) error {
+	r.OperationID = o.id
+	err := o.db.WithContext(ctx).Create(&r).Error
+	if errors.Is(err, gorm.ErrDuplicatedKey) {
+		return nil
+	}
+	if errors.Is(err, gorm.ErrForeignKeyViolated) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// VoidBatch marks a batch as void, for good. The first reason stays.
+func (o Operation) VoidBatch(ctx context.Context, id, reason string, at time.Time) error {
+	if _, err := o.Batch(ctx, id); err != nil {
+		return err
+	}
+	return o.own(ctx).Model(&Batch{}).Where("id = ? AND voided_at IS NULL", id).
+		Updates(map[string]any{"voided_at": at, "void_reason": reason}).Error
+}
+
+// NameOperation gives the operation its name.
+func (o Operation) NameOperation(ctx context.Context, name string) error {
+	return o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Update("name", name).Error
+}

@@ -1,0 +1,201 @@
+// Package mariadbd runs a private MariaDB server on a data directory of its
+// own, for the demo, for a keeper without a server, and for tests.
+//
+// It listens on a socket in a folder that only this user can enter, and on no
+// port: nothing else on the machine or the network can reach it.
+package mariadbd
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"fmt"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"runtime"
+	"syscall"
+	"time"
+
+	_ "github.com/go-sql-driver/mysql"
+)
+
+const (
+	database     = "keeler"
+	startTimeout = 60 * time.Second
+	stopTimeout  = 30 * time.Second
+	pollEvery    = 20 * time.Millisecond
+)
+
+// Server is a running mariadbd.
+type Server struct {
+	socket string
+	lock   *os.File
+	cmd    *exec.Cmd
+	done   chan struct{} // closed when the process has ended
+}
+
+// Start makes the data directory where it is missing, starts mariadbd on it and
+// waits until it answers. A directory can be used by one process at a time.
+func Start(ctx context.Context, dir string) (*Server, error) {
+	dir, err := filepath.Abs(dir)
+	if err != nil {
+		return nil, err
+	}
+	if err := os.MkdirAll(dir, 0o700); err != nil {
+		return nil, err
+	}
+	s := &Server{done: make(chan struct{})}
+	if s.lock, err = lock(filepath.Join(dir, "in-use")); err != nil {
+		return nil, err
+	}
+	if err := s.start(ctx, dir); err != nil {
+		s.release()
+		return nil, err
+	}
+	return s, nil
+}
+
+func (s *Server) start(ctx context.Context, dir string) error {
+	data := filepath.Join(dir, "mariadb")
+	if err := initialise(ctx, data); err != nil {
+		return err
+	}
+	run, err := os.MkdirTemp("", "keeler-") // a socket's path must be short
+	if err != nil {
+		return err
+	}
+	s.socket = filepath.Join(run, "db.sock")
+	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket,
+		"--pid-file="+filepath.Join(run, "db.pid"), "--log-error="+filepath.Join(dir, "mariadbd.log"),
+		"--skip-networking", "--skip-log-bin", "--user="+userName(),
+		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci",
+		"--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=64M")
+	// A group of its own: Ctrl-C reaches Keeler alone, which stops it in order.
+	// Should Keeler be killed, the kernel asks mariadbd to stop.
+	s.cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM}
+	started := make(chan error)
+	go func() {
+		runtime.LockOSThread() // Pdeathsig is tied to the thread that starts the child
+		err := s.cmd.Start()
+		started <- err
+		if err == nil {
+			_ = s.cmd.Wait()
+		}
+		close(s.done)
+	}()
+	if err := <-started; err != nil {
+		return fmt.Errorf("mariadbd: %w (make setup installs it)", err)
+	}
+	if err := s.wait(ctx); err != nil {
+		_ = s.cmd.Process.Kill()
+		<-s.done
+		return fmt.Errorf("mariadbd did not start, see %s: %w", filepath.Join(dir, "mariadbd.log"), err)
+	}
+	return nil
+}
+
+// wait creates the database as soon as the server answers.
+func (s *Server) wait(ctx context.Context) error {
+	ctx, cancel := context.WithTimeout(ctx, startTimeout)
+	defer cancel()
+	db, err := sql.Open("mysql", "root@unix("+s.socket+")/")
+	if err != nil {
+		return err
+	}
+	defer func() { _ = db.Close() }()
+	tick := time.NewTicker(pollEvery)
+	defer tick.Stop()
+	for {
+		_, err := db.ExecContext(ctx, "CREATE DATABASE IF NOT EXISTS "+database)
+		if err == nil {
+			return nil
+		}
+		select {
+		case <-s.done:
+			return errors.New("it ended at once")
+		case <-ctx.Done():
+			return err
+		case <-tick.C:
+		}
+	}
+}
+
+// DSN is the data source name of the server's one database.
+func (s *Server) DSN() string { return "root@unix(" + s.socket + ")/" + database }
+
+// Done is closed when the server has ended, for whatever reason.
+func (s *Server) Done() <-chan struct{} { return s.done }
+
+// Stop ends the server in order.
+func (s *Server) Stop() {
+	_ = s.cmd.Process.Signal(syscall.SIGTERM)
+	select {
+	case <-s.done:
+	case <-time.After(stopTimeout):
+		_ = s.cmd.Process.Kill()
+		<-s.done
+	}
+	s.release()
+}
+
+// Kill ends the server as a power cut would. For tests.
+func (s *Server) Kill() {
+	_ = s.cmd.Process.Kill()
+	<-s.done
+	s.release()
+}
+
+func (s *Server) release() {
+	if s.socket != "" {
+		_ = os.RemoveAll(filepath.Dir(s.socket))
+	}
+	_ = s.lock.Close()
+}
+
+// initialise makes the system tables. It works in a folder beside and renames
+// it, so that an interrupted first start leaves nothing half made.
+func initialise(ctx context.Context, data string) error {
+	if _, err := os.Stat(data); err == nil {
+		return nil
+	}
+	fresh := data + ".new"
+	if err := os.RemoveAll(fresh); err != nil {
+		return err
+	}
+	out, err := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
+		"--auth-root-authentication-method=normal", "--skip-test-db", "--user="+userName()).CombinedOutput()
+	if err != nil {
+		return fmt.Errorf("mariadb-install-db: %w (make setup installs it)\n%s", err, out)
+	}
+	return os.Rename(fresh, data)
+}
+
+// find looks a program up where Debian puts it even when a user's PATH lacks
+// the sbin folders.
+func find(name string) string {
+	if path, err := exec.LookPath(name); err == nil {
+		return path
+	}
+	return filepath.Join("/usr/sbin", name)
+}
+
+// userName is given because mariadbd refuses to run as root without being told.
+func userName() string {
+	if os.Geteuid() == 0 {
+		return "root"
+	}
+	return os.Getenv("USER")
+}
+
+func lock(path string) (*os.File, error) {
+	f, err := os.OpenFile(path, os.O_CREATE|os.O_RDWR, 0o600)
+	if err != nil {
+		return nil, err
+	}
+	if err := syscall.Flock(int(f.Fd()), syscall.LOCK_EX|syscall.LOCK_NB); err != nil {
+		_ = f.Close()
+		return nil, fmt.Errorf("%s is in use by another Keeler: %w", filepath.Dir(path), err)
+	}
+	return f, nil
+}

@@ -1,0 +1,99 @@
+// Package store keeps Keeler's records in MariaDB: models, migrations, queries.
+// It knows no HTTP and no rule of the job.
+package store
+
+import (
+	"context"
+	"embed"
+	"errors"
+	"io/fs"
+	"time"
+
+	driver "github.com/go-sql-driver/mysql"
+	"github.com/pressly/goose/v3"
+	"gorm.io/driver/mysql"
+	"gorm.io/gorm"
+	"gorm.io/gorm/logger"
+)
+
+//go:embed migrations/*.sql
+var files embed.FS
+
+// ErrNotFound is returned for what the operation does not have.
+var ErrNotFound = errors.New("not found")
+
+// ErrConflict is returned when an id is used again for something else.
+var ErrConflict = errors.New("this id already belongs to another record")
+
+// Store is a connection pool to one database.
+type Store struct{ db *gorm.DB }
+
+// Open connects to the database that the DSN names, in the form of
+// go-sql-driver/mysql; times are kept in UTC.
+func Open(dsn string) (*Store, error) {
+	config, err := driver.ParseDSN(dsn)
+	if err != nil {
+		return nil, err
+	}
+	config.ParseTime = true
+	config.Loc = time.UTC
+	db, err := gorm.Open(mysql.Open(config.FormatDSN()), &gorm.Config{
+		TranslateError: true,
+		Logger:         logger.Discard, // errors are returned, and logged once by the caller
+		NowFunc:        func() time.Time { return time.Now().UTC() },
+	})
+	if err != nil {
+		return nil, err
+	}
+	return &Store{db: db}, nil
+}
+
+// Migrate brings the schema to the newest version.
+func (s *Store) Migrate(ctx context.Context) error {
+	db, err := s.db.DB()
+	if err != nil {
+		return err
+	}
+	migrations, err := fs.Sub(files, "migrations")
+	if err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectMySQL, db, migrations)
+	if err != nil {
+		return err
+	}
+	_, err = provider.Up(ctx)
+	return err
+}
+
+// Ping asks the database for an answer.
+func (s *Store) Ping(ctx context.Context) error {
+	return s.db.WithContext(ctx).Exec("SELECT 1").Error
+}
+
+// Close gives the connections back.
+func (s *Store) Close() error {
+	db, err := s.db.DB()
+	if err != nil {
+		return err
+	}
+	return db.Close()
+}
+
+// FirstOperation is the one operation there is before there are accounts.
+const FirstOperation uint64 = 1
+
+// Operation is the store as one operation sees it: it reads and writes nothing
+// of any other.
+type Operation struct {
+	db *gorm.DB
+	id uint64
+}
+
+// For opens the store for one operation.
+func (s *Store) For(operation uint64) Operation { return Operation{db: s.db, id: operation} }
+
+// own starts a query on the operation's own rows.
+func (o Operation) own(ctx context.Context) *gorm.DB {
+	return o.db.WithContext(ctx).Where("operation_id = ?", o.id)
+}
