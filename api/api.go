@@ -37,6 +37,7 @@ func Describe(h huma.API, a *app.App, log *slog.Logger) {
 }
 
 func config() huma.Config {
+	huma.DefaultArrayNullable = false
 	c := huma.DefaultConfig("Keeler", "1")
 	c.Info.Description = "Scales varroa treatments and keeps the batches. Names carry their units; " +
 		"errors are application/problem+json and name the field in errors[].location."

@@ -12,7 +12,8 @@ import (
 	"keeler/wire"
 )
 
-type batchPath struct {
+// BatchPath names one batch; exported because the schema looks into it.
+type BatchPath struct {
 	ID string `path:"id" format:"uuid"`
 }
 
@@ -50,13 +51,13 @@ func batches(h huma.API, a *app.App, log *slog.Logger) {
 			return answered(ctx, log, v, err)
 		})
 	huma.Register(h, op("get-batch", http.MethodGet, one, "One batch whole", 404),
-		func(ctx context.Context, in *batchPath) (*body[wire.Batch], error) {
+		func(ctx context.Context, in *BatchPath) (*body[wire.Batch], error) {
 			v, err := a.Batch(ctx, operation, in.ID)
 			return answered(ctx, log, v, err)
 		})
 	huma.Register(h, op("remark-batch", http.MethodPost, one+"/remarks", "Write a remark to a batch", 404, 422),
 		func(ctx context.Context, in *struct {
-			batchPath
+			BatchPath
 			Body wire.Remark
 		}) (*body[wire.Batch], error) {
 			v, err := a.Remark(ctx, operation, in.ID, in.Body)
@@ -64,7 +65,7 @@ func batches(h huma.API, a *app.App, log *slog.Logger) {
 		})
 	huma.Register(h, op("void-batch", http.MethodPost, one+"/void", "Mark a batch as void; it stays", 404, 422),
 		func(ctx context.Context, in *struct {
-			batchPath
+			BatchPath
 			Body wire.VoidBatch
 		}) (*body[wire.Batch], error) {
 			v, err := a.VoidBatch(ctx, operation, in.ID, in.Body.Reason)

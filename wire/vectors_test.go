@@ -154,7 +154,7 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 		t.Fatal("5 % sugar cannot be reached from a stock of 50 %")
 	}
 	for _, word := range strings.Fields(Say(l[0])) {
-		end, err := strconv.ParseFloat(word, 64)
+		end, err := strconv.ParseFloat(strings.TrimSuffix(word, "."), 64)
 		if err != nil {
 			continue
 		}

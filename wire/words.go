@@ -79,7 +79,11 @@ func tidy(v float64, rule func(float64) float64) string {
 	for math.Abs(v)*scale < 100 && scale < 1000 {
 		scale *= 10
 	}
-	return strconv.FormatFloat(rule(math.Round(v*scale*1e6)/1e6)/scale, 'f', -1, 64)
+	plain := strconv.FormatFloat(rule(math.Round(v*scale*1e6)/1e6)/scale, 'f', -1, 64)
+	if v >= 10000 { // 100,000 is read at a glance, 100000 is not
+		plain = plain[:len(plain)-3] + "," + plain[len(plain)-3:]
+	}
+	return plain
 }
 
 func figure(v float64) string { return tidy(v, math.Round) }

@@ -1,0 +1,94 @@
+// Command shots takes the pictures of docs/screenshots from a running demo.
+package main
+
+import (
+	"context"
+	"flag"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+)
+
+type view struct {
+	name string
+	size browser.Action
+	path string
+	wait string // a selector that is there when the view is whole
+	do   []browser.Action
+}
+
+func click(selector string) browser.Action { return chromedp.Click(chromedp.CSS(selector)) }
+
+func typed(selector, text string) browser.Action {
+	return chromedp.SendKeys(chromedp.CSS(selector), text)
+}
+
+func shown(selector string) browser.Action { return chromedp.WaitVisible(chromedp.CSS(selector)) }
+
+func script(js string) browser.Action {
+	return chromedp.Evaluate[chromedp.Void](js, chromedp.EvalAwaitPromise)
+}
+
+var views = []view{
+	{name: "mix-desk", size: browser.Desk, path: "/", wait: "[data-dose]"},
+	{name: "mix-phone", size: browser.Phone, path: "/", wait: "[data-dose]"},
+	{name: "mix-dusk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+		script(`[...document.querySelectorAll('header button')].find((b) => b.textContent.startsWith('Dark')).click()`),
+	}},
+	{name: "mix-refused", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`button[value="volume"]`),
+		typed(`[data-path="size.volume_ml"] input`, "-40"),
+		shown(`[data-unfilled]`),
+	}},
+	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
+	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-docket]"},
+}
+
+func main() {
+	url := flag.String("url", "http://127.0.0.1:8080", "where the demo runs")
+	out := flag.String("out", "docs/screenshots", "folder for the pictures")
+	only := flag.String("only", "", "comma-separated names; empty: all")
+	full := flag.Bool("full", false, "the whole page, not one window")
+	flag.Parse()
+	for _, v := range views {
+		if *only != "" && !strings.Contains(","+*only+",", ","+v.name+",") {
+			continue
+		}
+		if err := shoot(*url, *out, v, *full); err != nil {
+			fmt.Fprintf(os.Stderr, "%s: %v\n", v.name, err)
+			os.Exit(1)
+		}
+	}
+}
+
+func shoot(url, out string, v view, full bool) error {
+	ctx, cancel := context.WithTimeout(context.Background(), time.Minute)
+	defer cancel()
+	ctx, end := browser.New(ctx)
+	defer end()
+	steps := append([]browser.Action{
+		v.size,
+		chromedp.Navigate(url + v.path),
+		shown(v.wait),
+	}, v.do...)
+	steps = append(steps, script(`document.fonts.ready
+		.then(() => Promise.all(document.getAnimations().map((a) => a.finished))).then(() => undefined)`))
+	if err := chromedp.Do(ctx, steps...); err != nil {
+		return err
+	}
+	take := chromedp.CaptureScreenshot()
+	if full {
+		take = chromedp.FullScreenshot(100)
+	}
+	picture, err := chromedp.Run(ctx, take)
+	if err != nil {
+		return err
+	}
+	return os.WriteFile(filepath.Join(out, v.name+".png"), picture, 0o644)
+}

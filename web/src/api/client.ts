@@ -1,0 +1,31 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+
+/** A refusal or failure that the server told in words, with the field each part is about. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly faults: Record<string, string>,
+  ) {
+    super(message)
+  }
+}
+
+const telling: Middleware = {
+  async onResponse({ response }) {
+    if (response.ok) return response
+    const document = (await response.json().catch(() => ({}))) as Partial<Schemas['ErrorModel']>
+    const faults: Record<string, string> = {}
+    for (const e of document.errors ?? []) {
+      const field = (e.location ?? '').replace(/^body\.?/, '')
+      faults[field] ??= e.message ?? ''
+    }
+    throw new Problem(response.status, document.detail ?? response.statusText, faults)
+  },
+}
+
+export const client = createClient<paths>({ baseUrl: '/' })
+client.use(telling)

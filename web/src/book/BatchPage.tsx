@@ -1,0 +1,96 @@
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import { client, Problem, type Schemas } from '../api/client'
+import { clock, day } from '../shell/day'
+import { adopt } from '../stages/mix/adopt'
+import { MixDocket } from '../stages/mix/MixDocket'
+import { keepDraft } from '../stages/mix/useDraft'
+import { Asking } from './Asking'
+import styles from './book.module.css'
+import { Remarks } from './Remarks'
+import { said } from './said'
+import { text } from './text'
+
+type Batch = Schemas['Batch']
+
+/** One kept batch, as it was worked out then. */
+export default function BatchPage() {
+  const { id = '' } = useParams()
+  const batch = useQuery({
+    queryKey: ['batches', id],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/batches/{id}', { params: { path: { id } }, signal })).data,
+    networkMode: 'always',
+    retry: (_, error) => !(error instanceof Problem && error.status < 500),
+    retryDelay: 3000,
+  })
+  const unknown = batch.error instanceof Problem && batch.error.status < 500
+  return (
+    <main className={styles.page}>
+      <p className="no-print">
+        <Link to="/batches">{text.all}</Link>
+      </p>
+      {unknown && <p>{text.unknown}</p>}
+      {!unknown && batch.failureCount > 0 && <p className={styles.harm}>{text.failed}</p>}
+      {batch.data && <Whole batch={batch.data} />}
+    </main>
+  )
+}
+
+function Whole({ batch }: { batch: Batch }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [draftPlace = ''] = batch.name.split(',')
+  const voiding = useMutation({
+    networkMode: 'always',
+    mutationFn: async (reason: string) =>
+      (await client.POST('/api/batches/{id}/void', { params: { path: { id: batch.id } }, body: { reason } }))
+        .data,
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['batches'] }),
+  })
+  return (
+    <>
+      <h1 className={batch.voided_at ? styles.struck : undefined}>{batch.name}</h1>
+      {batch.voided_at && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          {text.voided(batch.void_reason ?? '')}
+        </Alert>
+      )}
+      <div className={styles.columns}>
+        <MixDocket
+          plan={batch.answer}
+          request={batch.plan}
+          place={batch.name}
+          rule={batch.rule_worked_under ?? ''}
+          when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
+        />
+        <div className="no-print">
+          <Asking
+            action={text.copy}
+            hint={text.copyAsk}
+            yes={text.copyYes}
+            onYes={() => {
+              keepDraft(adopt(batch.plan, draftPlace, batch.rule_worked_under))
+              void navigate('/')
+            }}
+          />
+          <Button onClick={() => print()}>{text.print}</Button>
+          <Remarks batch={batch} />
+          {!batch.voided_at && (
+            <Asking
+              harm
+              action={text.voidThis}
+              hint={text.voidHint}
+              question={text.voidReason}
+              yes={text.voidYes}
+              fault={voiding.error ? said(voiding.error) : undefined}
+              onYes={(reason) => voiding.mutate(reason)}
+            />
+          )}
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,95 @@
+import { fixed } from '../units/format'
+import styles from './Ladder.module.css'
+import { text } from './text'
+
+export interface Rung {
+  id: string
+  name: string
+  gPerL: number
+}
+
+interface Props {
+  rungs: readonly Rung[]
+  /** Where this syrup stands, g OAD per litre. */
+  at?: number
+  chosen?: string
+  onChoose?: (id: string) => void
+}
+
+const WIDTH = 300
+const HEIGHT = 136
+const BOTTOM = HEIGHT - 10
+const ROW = 21
+
+/** The schools by strength, the weakest lowest, and where this syrup stands among them. */
+export function Ladder({ rungs, at, chosen, onChoose }: Props) {
+  const strengths = rungs.map((r) => r.gPerL)
+  const low = Math.min(...strengths, at ?? Infinity) - 4
+  const high = Math.max(...strengths, at ?? -Infinity) + 4
+  const y = (v: number) => BOTTOM - ((v - low) / (high - low)) * (BOTTOM - 14)
+  // Words keep apart even where rungs are close.
+  const words: number[] = []
+  rungs.forEach((r, i) => words.push(Math.min(y(r.gPerL), (words[i - 1] ?? BOTTOM + ROW) - ROW)))
+  const inside =
+    at !== undefined && at >= Math.min(...strengths) * 0.995 && at <= Math.max(...strengths) * 1.005
+
+  return (
+    <svg className={styles.ladder} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="group" aria-label={text.ladder}>
+      <rect className={styles.tube} x={52} y={4} width={26} height={BOTTOM} rx={6} />
+      {at !== undefined && (
+        <rect
+          className={styles.fill}
+          x={54}
+          width={22}
+          y={y(at)}
+          height={Math.max(0, BOTTOM + 2 - y(at))}
+          rx={4}
+        />
+      )}
+      {rungs.map((r, i) => {
+        const line = words[i] ?? 0
+        const on = r.id === chosen
+        return (
+          <g
+            key={r.id}
+            className={onChoose ? styles.live : undefined}
+            data-school={r.id}
+            {...(onChoose
+              ? {
+                  role: 'button',
+                  tabIndex: 0,
+                  'aria-pressed': on,
+                  'aria-label': text.rung(r.name, fixed(r.gPerL, 0)),
+                  onClick: () => onChoose(r.id),
+                  onKeyDown: (e) => {
+                    if (e.key === 'Enter' || e.key === ' ') {
+                      e.preventDefault()
+                      e.stopPropagation()
+                      onChoose(r.id)
+                    }
+                  },
+                }
+              : {})}
+          >
+            <rect className={styles.touch} x={80} y={line - 11} width={WIDTH - 80} height={ROW + 1} rx={4} />
+            <path className={styles.rung} d={`M78 ${y(r.gPerL)}h8l10 ${line - y(r.gPerL)}h6`} />
+            <text className={on ? styles.on : styles.name} x={108} y={line + 5}>
+              {r.name}
+            </text>
+            <text className={styles.strength} x={WIDTH - 4} y={line + 5}>
+              {fixed(r.gPerL, 0)} g/L
+            </text>
+          </g>
+        )
+      })}
+      {at !== undefined && (
+        <g className={inside ? styles.mark : styles.outside}>
+          <path d={`M46 ${y(at)}h38`} />
+          <text x={42} y={y(at) + 5}>
+            {fixed(at, 1)}
+          </text>
+        </g>
+      )}
+    </svg>
+  )
+}

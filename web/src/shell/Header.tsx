@@ -1,0 +1,57 @@
+import Button from '@mui/material/Button'
+import { useColorScheme } from '@mui/material/styles'
+import { NavLink } from 'react-router'
+import type { Schemas } from '../api/client'
+import { volume } from '../units/format'
+import { useUnits } from '../units/units'
+import { clock, day } from './day'
+import styles from './Header.module.css'
+import { text } from './text'
+import { useVolumeOnBench } from './volume'
+
+/** The spine: the stages of the work that there are, and at its end the day. */
+export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {
+  const { system, choose } = useUnits()
+  const { colorScheme, setMode } = useColorScheme()
+  const ml = useVolumeOnBench()
+  const made = ml === undefined ? undefined : volume(ml, system)
+  return (
+    <header className={`${styles.header} no-print`}>
+      <div className={styles.mark}>
+        <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
+          <path d="M3 8h20l-2.6 14H5.6zM4.2 13h17.6M4 8c0-3 2-4.5 4.5-4.5M22 8c0-3-2-4.5-4.5-4.5" />
+        </svg>
+        {text.name}
+      </div>
+      <nav className={styles.spine} aria-label={text.stages}>
+        <NavLink to="/" end>
+          <b>{text.mix}</b>
+          <span>{made ? text.mixVolume(`${made.value} ${made.unit}`) : text.mixIdle}</span>
+        </NavLink>
+        <NavLink to="/batches">
+          <b>{text.batches}</b>
+          <span>{text.batchesSub}</span>
+        </NavLink>
+      </nav>
+      <div className={styles.tools}>
+        <Button
+          size="small"
+          aria-label={text.units}
+          onClick={() => choose(system === 'us' ? 'metric' : 'us')}
+        >
+          {system === 'us' ? text.us : text.metric}
+        </Button>
+        <Button size="small" onClick={() => setMode(colorScheme === 'dark' ? 'light' : 'dark')}>
+          {colorScheme === 'dark' ? text.daylight : text.dusk}
+        </Button>
+        <Button size="small" className={styles.desk} aria-label={text.keys} onClick={onKeys}>
+          ?
+        </Button>
+      </div>
+      <div className={styles.sky}>
+        <b>{start.place ?? day(start.now)}</b>
+        <span>{start.demo ? `${day(start.now)} ${clock(start.now)} · ${text.demo}` : clock(start.now)}</span>
+      </div>
+    </header>
+  )
+}

@@ -1,0 +1,75 @@
+import { useQuery } from '@tanstack/react-query'
+import { client } from '../../api/client'
+import { Jar } from '../../drawing/Jar'
+import { Ladder } from '../../drawing/Ladder'
+import { plain, volume } from '../../units/format'
+import { useUnits } from '../../units/units'
+import type { Draft } from './draft'
+import styles from './mix.module.css'
+import { text } from './text'
+import type { Change } from './useDraft'
+import type { Plan } from './usePlan'
+
+/** The jar filled to the volume, and the ladder of schools beside it. */
+export function JarBand({ draft, plan, change }: { draft: Draft; plan: Plan | undefined; change: Change }) {
+  const { system } = useUnits()
+  const schools = useQuery({
+    queryKey: ['schools'],
+    queryFn: async ({ signal }) => (await client.GET('/api/schools', { signal })).data,
+    staleTime: Infinity,
+  })
+  const rungs = (schools.data ?? []).map((s) => ({
+    id: s.id,
+    name: text.schoolNames[s.id] ?? s.id,
+    gPerL: s.strength.g_per_l,
+  }))
+  const made = plan ? volume(plan.volume_ml, system) : { value: '–', unit: '' }
+  return (
+    <div className={styles.band}>
+      <Jar volume={plan?.volume_ml ?? 0} given={plan?.given_ml ?? 0} figure={made.value} unit={made.unit} />
+      <div className={styles.legend}>{plan && <Legend draft={draft} plan={plan} />}</div>
+      {rungs.length > 0 && (
+        <Ladder
+          rungs={rungs}
+          at={plan && plan.strength.g_per_l > 0 ? plan.strength.g_per_l : undefined}
+          chosen={draft.aim.by === 'school' ? draft.aim.school : undefined}
+          onChoose={
+            draft.hold.kind === 'ready_to_use'
+              ? undefined
+              : (id) =>
+                  change((d) => {
+                    d.aim.by = 'school'
+                    d.aim.school = id
+                  })
+          }
+        />
+      )}
+    </div>
+  )
+}
+
+function Legend({ draft, plan }: { draft: Draft; plan: Plan }) {
+  const left = plan.use.left
+  const unit = text.leftUnits[draft.hold.kind]
+  const amount = left === undefined ? '' : `${plain(Number(Math.abs(left).toFixed(1)))} ${unit}`
+  return (
+    <>
+      {plan.given_ml > 0 && (
+        <p>
+          <b>{plain(plan.given_ml)} mL</b> {text.jarDoses}
+        </p>
+      )}
+      {plan.given_ml > 0 && (
+        <p className={plan.leftover_ml < 0 ? styles.harm : undefined}>
+          <b>{plain(Math.abs(plan.leftover_ml))} mL</b> {plan.leftover_ml < 0 ? text.jarShort : text.jarRest}
+        </p>
+      )}
+      <p className="quiet">{text.jarServes(plan.at_cap, plain(Math.floor(plan.full_seams)))}</p>
+      {left !== undefined && (
+        <p className={left < -0.001 ? styles.harm : 'quiet'}>
+          {left < -0.001 ? text.missing(amount) : text.left(amount)}
+        </p>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,72 @@
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { Link } from 'react-router'
+import { client, Problem } from '../../api/client'
+import { Field } from '../../parts/Field'
+import { Faults } from '../../parts/faults'
+import { text } from './docketText'
+import styles from './mix.module.css'
+import type { PlanRequest } from './request'
+
+interface Props {
+  request: PlanRequest
+  rule: string
+  suggestion: string
+}
+
+/**
+ * Keeps the batch. A try that got no answer is repeated under the same id, so
+ * that the batch counts once; what has changed since gets an id of its own.
+ */
+export function SaveBatch({ request, rule, suggestion }: Props) {
+  const [name, setName] = useState<string>()
+  const tried = useRef({ content: '', id: '' })
+  const queries = useQueryClient()
+  const save = useMutation({
+    networkMode: 'always',
+    mutationFn: async () => {
+      const body = { name: name ?? suggestion, rule_worked_under: rule, plan: request }
+      const content = JSON.stringify(body)
+      if (tried.current.content !== content) tried.current = { content, id: crypto.randomUUID() }
+      return (await client.POST('/api/batches', { body: { ...body, id: tried.current.id } })).data
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['batches'] }),
+  })
+  const refused = save.error instanceof Problem && save.error.status < 500 ? save.error : undefined
+  return (
+    <Faults value={refused?.faults ?? {}}>
+      <Field text label={text.batchName} path="name" value={name ?? suggestion} onChange={setName} />
+      <div className={styles.saveRow}>
+        <Button
+          size="large"
+          variant="contained"
+          disabled={save.isPending}
+          onClick={() => save.mutate()}
+          data-save
+        >
+          {save.isPending ? text.saving : text.save}
+        </Button>
+        <Button size="large" variant="outlined" onClick={() => print()}>
+          {text.print}
+        </Button>
+      </div>
+      <div aria-live="polite">
+        {save.isSuccess && (
+          <Alert severity="success" variant="outlined" sx={{ mt: 1 }}>
+            {text.saved(save.data?.name ?? '')}{' '}
+            <Link to={`/batches/${save.data?.id ?? ''}`} data-saved>
+              {text.open}
+            </Link>
+          </Alert>
+        )}
+        {save.isError && (
+          <Alert severity="error" variant="outlined" sx={{ mt: 1 }}>
+            {refused ? Object.values(refused.faults).join(' ') || refused.message : text.saveLost}
+          </Alert>
+        )}
+      </div>
+    </Faults>
+  )
+}

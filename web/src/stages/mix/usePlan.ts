@@ -1,0 +1,41 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { client, Problem, type Schemas } from '../../api/client'
+import type { Reading } from './request'
+
+export type Plan = Schemas['PlanAnswer']
+
+/** What the Mix screen knows of the plan at hand. */
+export interface Planned {
+  /** Undefined while a figure cannot be: no old figure stands beside a new input. */
+  plan: Plan | undefined
+  /** The answer to the newest input is still on its way. */
+  busy: boolean
+  faults: Record<string, string>
+  /** The server cannot be reached or failed. */
+  lost: boolean
+}
+
+/** Asks the server for the plan of the newest input; older answers are dropped. */
+export function usePlan({ request, faults }: Reading): Planned {
+  const readable = Object.keys(faults).length === 0
+  const query = useQuery({
+    queryKey: ['plan', request],
+    queryFn: async ({ signal }) => (await client.POST('/api/plan', { body: request, signal })).data,
+    enabled: readable,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    networkMode: 'always',
+    retry: (_, error) => !(error instanceof Problem && error.status < 500),
+    retryDelay: (attempt) => Math.min(500 * 2 ** attempt, 5000),
+  })
+  const refused = query.error instanceof Problem ? query.error.faults : {}
+  const lost =
+    query.failureReason !== null &&
+    !(query.failureReason instanceof Problem && query.failureReason.status < 500)
+  return {
+    plan: readable && !query.isError && !lost ? query.data : undefined,
+    busy: query.isPlaceholderData,
+    faults: readable ? refused : faults,
+    lost,
+  }
+}
