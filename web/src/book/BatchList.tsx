@@ -31,10 +31,10 @@ export default function BatchList() {
               <Link to={`/batches/${b.id}`}>
                 <Drop />
                 <span className={styles.name}>
-                  {b.name}
+                  <span className={b.voided_at ? styles.struck : undefined}>{b.name}</span>
+                  {b.voided_at && <span className={styles.tag}>{text.void}</span>}
                   <small>
                     {day(b.made_on)} {clock(b.made_on)} · {text.dribble}
-                    {b.voided_at && ` · ${text.void}`}
                   </small>
                 </span>
                 <span className={styles.figure}>

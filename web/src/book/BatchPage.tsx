@@ -9,6 +9,7 @@ import { MixDocket } from '../stages/mix/MixDocket'
 import { keepDraft } from '../stages/mix/useDraft'
 import { Asking } from './Asking'
 import styles from './book.module.css'
+import { KeptBoards } from './KeptBoards'
 import { Remarks } from './Remarks'
 import { said } from './said'
 import { text } from './text'
@@ -67,16 +68,21 @@ function Whole({ batch }: { batch: Batch }) {
           when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
         />
         <div className="no-print">
-          <Asking
-            action={text.copy}
-            hint={text.copyAsk}
-            yes={text.copyYes}
-            onYes={() => {
-              keepDraft(adopt(batch.plan, draftPlace, batch.rule_worked_under))
-              void navigate('/')
-            }}
-          />
-          <Button onClick={() => print()}>{text.print}</Button>
+          <div className={styles.actions}>
+            <Asking
+              action={text.copy}
+              hint={text.copyAsk}
+              yes={text.copyYes}
+              onYes={() => {
+                keepDraft(adopt(batch.plan, draftPlace, batch.rule_worked_under))
+                void navigate('/')
+              }}
+            />
+            <Button variant="outlined" onClick={() => print()}>
+              {text.print}
+            </Button>
+          </div>
+          <KeptBoards batch={batch} />
           <Remarks batch={batch} />
           {!batch.voided_at && (
             <Asking

@@ -23,4 +23,5 @@ export const text = {
   cancel: 'Leave it',
   lost: 'Not written: the server does not answer. Nothing is lost here; press again.',
   print: 'Print',
+  ml: (ml: string) => `${ml} mL`,
 }

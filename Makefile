@@ -1,0 +1,63 @@
+# Two commands are all a newcomer needs: make demo, make test.
+SHELL := bash
+.SHELLFLAGS := -euo pipefail -c
+.DEFAULT_GOAL := help
+
+GO_FILES := $(shell git ls-files '*.go')
+WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts -type f -not -path web/src/api/schema.d.ts)
+
+.PHONY: help demo dev test lint build bench shots reset setup setup-browser format
+
+help: ## this page
+	@grep -hE '^[a-z-]+:.*##' Makefile | sed 's/:.*##/\t/'
+
+demo: setup build ## serve the demo scenario on http://127.0.0.1:8080
+	@exec bin/keeler demo
+
+dev: setup build ## the demo with Vite in front of it, reloading on http://localhost:5173
+	@bin/keeler demo & trap 'kill %1; wait' EXIT; cd web && npm run dev
+
+test: setup-browser lint ## build, check and run every test, the browser's included
+	go test ./...
+
+lint: build ## formatting, vet, static checks, types
+	@test -z "$$(gofmt -l $(GO_FILES))" || { gofmt -l $(GO_FILES); echo 'gofmt: run make format'; exit 1; }
+	go vet ./...
+	go tool staticcheck ./...
+	GOOS=js GOARCH=wasm go build ./core/... ./wire/...
+	cd web && npm run --silent check
+
+format: ## put every file into its format
+	gofmt -w $(GO_FILES)
+	cd web && npm run --silent format
+
+bench: setup build ## speed and size, as ratios in one run
+	go run ./bench
+
+shots: setup-browser build ## the pictures of docs/screenshots, from a fresh demo
+	go run ./e2e/shots
+
+reset: ## throw the local databases away
+	rm -rf .data
+
+build: bin/keeler ## the program, the interface inside it
+
+setup:
+	@scripts/setup.sh
+
+setup-browser:
+	@scripts/setup.sh browser
+
+web/node_modules: web/package.json web/package-lock.json
+	cd web && npm ci --no-audit --no-fund --silent
+	@touch $@
+
+web/src/api/schema.d.ts: web/node_modules $(filter-out %_test.go,$(filter api/% wire/% core/%,$(GO_FILES)))
+	go run ./cmd/keeler openapi > web/openapi.json
+	cd web && npm run --silent api > /dev/null
+
+web/dist/index.html: web/src/api/schema.d.ts $(WEB_SOURCES)
+	cd web && npm run --silent build -- --logLevel warn
+
+bin/keeler: web/dist/index.html $(GO_FILES) go.mod
+	go build -o $@ ./cmd/keeler
