@@ -7,6 +7,7 @@ require (
 	github.com/danielgtaylor/huma/v2 v2.37.2
 	github.com/gin-gonic/gin v1.12.0
 	github.com/go-sql-driver/mysql v1.10.1
+	github.com/google/uuid v1.6.0
 	github.com/pressly/goose/v3 v3.29.0
 	gorm.io/driver/mysql v1.6.0
 	gorm.io/gorm v1.31.2

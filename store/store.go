@@ -37,6 +37,7 @@ func Open(dsn string) (*Store, error) {
 	}
 	config.ParseTime = true
 	config.Loc = time.UTC
+	config.Logger = &driver.NopLogger{} // as below: errors are returned
 	db, err := gorm.Open(mysql.Open(config.FormatDSN()), &gorm.Config{
 		TranslateError: true,
 		Logger:         logger.Discard, // errors are returned, and logged once by the caller

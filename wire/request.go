@@ -77,7 +77,7 @@ type Box struct {
 	Frames  int       `json:"frames,omitempty" doc:"Combs side by side, 1 to 20; or give slots."`
 	Slots   []string  `json:"slots,omitempty" doc:"What hangs in each place: comb, feeder, dummy or empty; overrides frames."`
 	Seams   []float64 `json:"seams,omitempty" doc:"Bees in each gap from the left wall to the right, 0 to 1 in quarters; one gap more than slots, none beside a place without a comb on either side."`
-	Counted *float64  `json:"counted,omitempty" doc:"Seams counted in the whole box, in quarters, instead of seams; drawn as a cluster in the middle."`
+	Counted *float64  `json:"counted,omitempty" doc:"Full seams counted in the whole box, 0 to what it has room for, in steps of 0.25, instead of seams; drawn as a cluster in the middle."`
 }
 
 // Mean is a count over many colonies.

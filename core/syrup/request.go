@@ -192,6 +192,8 @@ func (r Request) checkAim(l *fault.List) {
 			checkForm("strength.form", r.Aim.Form, l)
 		}
 		checkBasis("strength.basis", r.Aim.Basis, l)
+	case "":
+		l.Add("strength.by", fault.Missing)
 	default:
 		l.Add("strength.by", fault.Unknown)
 	}

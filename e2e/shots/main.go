@@ -1,4 +1,4 @@
-// Command shots takes the pictures of docs/screenshots from a running demo.
+// Command shots takes the pictures of docs/screenshots from a demo of its own.
 package main
 
 import (
@@ -13,6 +13,7 @@ import (
 	"github.com/chromedp/chromedp"
 
 	"keeler/e2e/browser"
+	"keeler/e2e/stand"
 )
 
 type view struct {
@@ -51,20 +52,40 @@ var views = []view{
 }
 
 func main() {
-	url := flag.String("url", "http://127.0.0.1:8080", "where the demo runs")
+	url := flag.String("url", "", "where a demo runs; empty: start one")
 	out := flag.String("out", "docs/screenshots", "folder for the pictures")
 	only := flag.String("only", "", "comma-separated names; empty: all")
 	full := flag.Bool("full", false, "the whole page, not one window")
 	flag.Parse()
+	if err := run(*url, *out, *only, *full); err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		os.Exit(1)
+	}
+}
+
+func run(url, out, only string, full bool) error {
+	if url == "" {
+		dir, err := os.MkdirTemp("", "keeler-shots-")
+		if err != nil {
+			return err
+		}
+		defer func() { _ = os.RemoveAll(dir) }()
+		s, err := stand.Up(context.Background(), dir, true)
+		if err != nil {
+			return err
+		}
+		defer func() { _ = s.Down() }()
+		url = s.URL
+	}
 	for _, v := range views {
-		if *only != "" && !strings.Contains(","+*only+",", ","+v.name+",") {
+		if only != "" && !strings.Contains(","+only+",", ","+v.name+",") {
 			continue
 		}
-		if err := shoot(*url, *out, v, *full); err != nil {
-			fmt.Fprintf(os.Stderr, "%s: %v\n", v.name, err)
-			os.Exit(1)
+		if err := shoot(url, out, v, full); err != nil {
+			return fmt.Errorf("%s: %w", v.name, err)
 		}
 	}
+	return nil
 }
 
 func shoot(url, out string, v view, full bool) error {

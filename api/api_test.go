@@ -1,0 +1,201 @@
+package api_test
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"io"
+	"net/http"
+	"os"
+	"regexp"
+	"strings"
+	"testing"
+
+	"keeler/api"
+	"keeler/e2e/stand"
+)
+
+var keeler *stand.Stand
+
+func TestMain(m *testing.M) {
+	os.Exit(func() int {
+		dir, err := os.MkdirTemp("", "keeler-api-")
+		if err != nil {
+			panic(err)
+		}
+		defer func() { _ = os.RemoveAll(dir) }()
+		if keeler, err = stand.Up(context.Background(), dir, false); err != nil {
+			panic(err)
+		}
+		defer func() { _ = keeler.Down() }()
+		return m.Run()
+	}())
+}
+
+// call sends a request; an empty body is a GET.
+func call(t *testing.T, path, body string) (int, map[string]any) {
+	t.Helper()
+	method := http.MethodGet
+	if body != "" {
+		method = http.MethodPost
+	}
+	request, err := http.NewRequestWithContext(t.Context(), method, keeler.URL+path, strings.NewReader(body))
+	if err != nil {
+		t.Fatal(err)
+	}
+	request.Header.Set("Content-Type", "application/json")
+	response, err := http.DefaultClient.Do(request)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	raw, err := io.ReadAll(response.Body)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var out map[string]any
+	if bytes.HasPrefix(raw, []byte("{")) {
+		if err := json.Unmarshal(raw, &out); err != nil {
+			t.Fatalf("%s: %v in %s", path, err, raw)
+		}
+	}
+	if response.StatusCode >= 400 && response.Header.Get("Content-Type") != "application/problem+json" {
+		t.Errorf("%s: an error of type %s", path, response.Header.Get("Content-Type"))
+	}
+	return response.StatusCode, out
+}
+
+// Each example of docs/api.md is sent as it stands there.
+func TestDocumentedCalls(t *testing.T) {
+	page, err := os.ReadFile("../docs/api.md")
+	if err != nil {
+		t.Fatal(err)
+	}
+	example := regexp.MustCompile("(?s)```sh\ncurl (?:--json '(.*?)' )?(?:\\\\\n\\s*)?http://127.0.0.1:8080(\\S+)\n```")
+	found := example.FindAllStringSubmatch(string(page), -1)
+	used := map[string]bool{}
+	for _, m := range found {
+		if status, answer := call(t, m[2], m[1]); status >= 300 {
+			t.Errorf("%s %s: %d %v", m[2], m[1], status, answer)
+		}
+		used[regexp.MustCompile(`[0-9a-f-]{36}`).ReplaceAllString(m[2], "{id}")] = true
+	}
+	for path := range document(t)["paths"].(map[string]any) {
+		if path != "/api/start" && !used[path] {
+			t.Errorf("docs/api.md shows no call of %s", path)
+		}
+	}
+}
+
+func document(t *testing.T) map[string]any {
+	t.Helper()
+	raw, err := api.Document()
+	if err != nil {
+		t.Fatal(err)
+	}
+	var out map[string]any
+	if err := json.Unmarshal(raw, &out); err != nil {
+		t.Fatal(err)
+	}
+	return out
+}
+
+// A figure without its unit or range is the mistake Keeler is there to prevent.
+func TestRequestFiguresAreDescribed(t *testing.T) {
+	schemas := document(t)["components"].(map[string]any)["schemas"].(map[string]any)
+	unit := regexp.MustCompile(`\d|%|mL|\bg\b|°C|kilogram|packet`)
+	for _, name := range []string{"Hold", "Stock", "CardRow", "Active", "Aim", "Size", "Box", "Mean", "Rule", "Applicator", "Prices",
+		"PlanRequest", "DoseRequest", "TabletsRequest", "ThinningRequest", "CalibrationRequest", "StrengthRequest"} {
+		schema, ok := schemas[name].(map[string]any)
+		if !ok {
+			t.Errorf("no schema %s", name)
+			continue
+		}
+		for field, raw := range schema["properties"].(map[string]any) {
+			p := raw.(map[string]any)
+			if kind := p["type"]; kind != "number" && kind != "integer" {
+				continue
+			}
+			if text, _ := p["description"].(string); !unit.MatchString(text) {
+				t.Errorf("%s.%s has no unit or range in %q", name, field, text)
+			}
+		}
+	}
+}
+
+func TestProblemsNameTheField(t *testing.T) {
+	const ok = `"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"}`
+	for _, c := range []struct{ path, body, location string }{
+		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":-5}}`, "body.size.volume_ml"},
+		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":"much"}}`, "body.size.volume_ml"},
+		{"/api/plan", `{` + ok + `,"size":{"by":"guess"}}`, "body.size.by"},
+		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":100},"spoons":3}`, "body.spoons"},
+		{"/api/plan", `{"hold":{"kind":"crystals"},"size":{"by":"volume","volume_ml":100}}`, "body.strength.by"},
+		{"/api/dose", `{"g_per_l":35,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":2,"seams":[1,1,1,1]}]}]}`, "body.colonies[0].boxes[0].seams"},
+		{"/api/dose", `{"g_per_l":35,"colonies":[]}`, "body.colonies"},
+		{"/api/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"school","school":"mild"}}`, "body.hold.oad_percent"},
+		{"/api/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"school","school":"mild"},"volume_ml":1}`, "body.volume_ml"},
+		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
+		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.value"},
+		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"x","plan":{` + ok + `,"size":{"by":"volume"}}}`, "body.plan.size.volume_ml"},
+		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"  ","plan":{` + ok + `,"size":{"by":"volume","volume_ml":100}}}`, "body.name"},
+	} {
+		status, answer := call(t, c.path, c.body)
+		if status != http.StatusUnprocessableEntity {
+			t.Errorf("%s: got %d %v", c.body, status, answer)
+			continue
+		}
+		first := answer["errors"].([]any)[0].(map[string]any)
+		if first["location"] != c.location || first["message"] == "" {
+			t.Errorf("%s: got %v, want %s", c.body, first, c.location)
+		}
+	}
+}
+
+func TestBatchIdsCountOnce(t *testing.T) {
+	const id = "7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0001"
+	save := func(name string) (int, map[string]any) {
+		return call(t, "/api/batches", `{"id":"`+id+`","name":"`+name+`","plan":{"hold":{"kind":"crystals"},
+			"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}}`)
+	}
+	if status, b := save("A"); status != http.StatusCreated || b["made_on"] != "2026-12-04T08:30" {
+		t.Fatalf("got %d %v", status, b)
+	}
+	if status, _ := save("A"); status != http.StatusOK {
+		t.Errorf("sent twice: got %d, want 200", status)
+	}
+	if status, _ := save("B"); status != http.StatusConflict {
+		t.Errorf("other content: got %d, want 409", status)
+	}
+	_, b := call(t, "/api/batches/"+id, "")
+	lines := b["answer"].(map[string]any)["lines"].([]any)
+	if grams := lines[2].(map[string]any)["show_g"]; grams != 9.2 {
+		t.Errorf("kept %v g acid, want 9.2", grams)
+	}
+	if status, _ := call(t, "/api/batches/7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9bffff", ""); status != http.StatusNotFound {
+		t.Errorf("an unknown batch: got %d", status)
+	}
+}
+
+func TestHealthAnswersFromTheDatabase(t *testing.T) {
+	other, err := stand.Up(context.Background(), t.TempDir(), false)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = other.Down() }()
+	health := func() int {
+		response, err := http.Get(other.URL + "/healthz")
+		if err != nil {
+			t.Fatal(err)
+		}
+		_ = response.Body.Close()
+		return response.StatusCode
+	}
+	if got := health(); got != http.StatusOK {
+		t.Errorf("got %d, want 200", got)
+	}
+	other.DB.Stop()
+	if got := health(); got != http.StatusServiceUnavailable {
+		t.Errorf("without its database: got %d, want 503", got)
+	}
+}

@@ -1,0 +1,209 @@
+package main
+
+import (
+	"bufio"
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strconv"
+	"strings"
+	"sync"
+	"syscall"
+	"testing"
+
+	"github.com/google/uuid"
+
+	"keeler/wire"
+)
+
+// process is a real keeler with its private MariaDB.
+type process struct {
+	cmd      *exec.Cmd
+	url      string
+	database int // process id
+}
+
+func start(t *testing.T, program, data string) *process {
+	t.Helper()
+	cmd := exec.Command(program, "serve", "--addr", "127.0.0.1:0", "--data", data, "--log", "error")
+	cmd.Stderr = os.Stderr
+	out, err := cmd.StdoutPipe()
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := cmd.Start(); err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = cmd.Process.Kill() })
+	line, err := bufio.NewReader(out).ReadString('\n')
+	if err != nil {
+		t.Fatalf("keeler did not start: %v", err)
+	}
+	return &process{
+		cmd: cmd, url: strings.TrimSpace(line[strings.Index(line, "http://"):]),
+		database: child(t, cmd.Process.Pid),
+	}
+}
+
+// child finds the one child of a process, whichever thread started it.
+func child(t *testing.T, pid int) int {
+	t.Helper()
+	lists, err := filepath.Glob(fmt.Sprintf("/proc/%d/task/*/children", pid))
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, list := range lists {
+		raw, err := os.ReadFile(list)
+		if err != nil {
+			continue
+		}
+		if fields := strings.Fields(string(raw)); len(fields) > 0 {
+			id, err := strconv.Atoi(fields[0])
+			if err != nil {
+				t.Fatal(err)
+			}
+			return id
+		}
+	}
+	t.Fatal("keeler has no MariaDB")
+	return 0
+}
+
+func kill(pid int) { _ = syscall.Kill(pid, syscall.SIGKILL) }
+
+func save(url string) (string, bool) {
+	id := uuid.NewString()
+	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Plan: wire.PlanRequest{
+		Hold:     wire.Hold{Kind: "crystals"},
+		Strength: wire.Aim{By: "school", School: "label-litre"},
+		Size:     wire.Size{By: "volume", VolumeML: 262},
+	}})
+	response, err := http.Post(url+"/api/batches", "application/json", bytes.NewReader(body))
+	if err != nil {
+		return id, false
+	}
+	_ = response.Body.Close()
+	return id, response.StatusCode == http.StatusCreated
+}
+
+// stream saves from several hands until the server is gone, and calls halfway
+// in the middle of it. It returns the ids that were acknowledged.
+func stream(url string, halfway func()) map[string]bool {
+	const hands, enough = 4, 40
+	var mu sync.Mutex
+	kept := map[string]bool{}
+	var all sync.WaitGroup
+	var once sync.Once
+	for range hands {
+		all.Go(func() {
+			for range 20 * enough {
+				id, ok := save(url)
+				mu.Lock()
+				if ok {
+					kept[id] = true
+				}
+				n := len(kept)
+				mu.Unlock()
+				if n >= enough {
+					once.Do(halfway)
+				}
+				if !ok {
+					return
+				}
+			}
+		})
+	}
+	all.Wait()
+	return kept
+}
+
+func read[T any](t *testing.T, url string) T {
+	t.Helper()
+	response, err := http.Get(url)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	var out T
+	if err := json.NewDecoder(response.Body).Decode(&out); err != nil {
+		t.Fatal(err)
+	}
+	return out
+}
+
+// Whatever is killed under a stream of saves, what was acknowledged is there
+// afterwards, and whatever is there is whole.
+func TestKilledUnderSaves(t *testing.T) {
+	program := filepath.Join(t.TempDir(), "keeler")
+	if out, err := exec.Command("go", "build", "-o", program, ".").CombinedOutput(); err != nil {
+		t.Fatalf("%v\n%s", err, out)
+	}
+	data := t.TempDir()
+	kept := map[string]bool{}
+	for _, victim := range []struct {
+		name string
+		kill func(*process)
+	}{
+		{"the server", func(p *process) { kill(p.cmd.Process.Pid) }},
+		{"the database", func(p *process) { kill(p.database) }},
+		{"both", func(p *process) { kill(p.database); kill(p.cmd.Process.Pid) }},
+	} {
+		p := start(t, program, data)
+		for id := range stream(p.url, func() { victim.kill(p) }) {
+			kept[id] = true
+		}
+		_ = p.cmd.Wait()
+
+		p = start(t, program, data)
+		list := read[wire.BatchList](t, p.url+"/api/batches")
+		there := map[string]bool{}
+		for _, b := range list.Batches {
+			there[b.ID] = true
+			whole := read[wire.Batch](t, p.url+"/api/batches/"+b.ID)
+			if len(whole.Answer.Lines) != 4 || whole.Plan.Size.VolumeML != 262 {
+				t.Errorf("after killing %s, batch %s is not whole: %+v", victim.name, b.ID, whole)
+			}
+		}
+		for id := range kept {
+			if !there[id] {
+				t.Errorf("after killing %s, acknowledged batch %s is gone", victim.name, id)
+			}
+		}
+		if err := p.cmd.Process.Signal(syscall.SIGTERM); err != nil {
+			t.Fatal(err)
+		}
+		if err := p.cmd.Wait(); err != nil {
+			t.Errorf("keeler did not stop in order: %v", err)
+		}
+	}
+	if len(kept) < 100 {
+		t.Errorf("only %d saves were acknowledged: the test did not press", len(kept))
+	}
+}
+
+func TestSettings(t *testing.T) {
+	t.Setenv("KEELER_ADDR", "127.0.0.1:1")
+	s, err := readSettings("serve", []string{"--data", "elsewhere"})
+	if err != nil || s.addr != "127.0.0.1:1" || s.data != "elsewhere" {
+		t.Errorf("got %+v %v", s, err)
+	}
+	if s, err = readSettings("serve", []string{"--addr", ":2"}); err != nil || s.addr != ":2" {
+		t.Errorf("the flag must win over the environment: %+v %v", s, err)
+	}
+	for _, args := range [][]string{{"--spoons", "3"}, {"extra"}} {
+		if _, err := readSettings("serve", args); err == nil {
+			t.Errorf("%v must be refused", args)
+		}
+	}
+	var page strings.Builder
+	help(&page)
+	for _, o := range options {
+		if !strings.Contains(page.String(), o.env) || !strings.Contains(page.String(), "--"+o.flag) {
+			t.Errorf("help does not list %s", o.env)
+		}
+	}
+}

@@ -1,0 +1,92 @@
+// Package stand sets a whole Keeler up for tests, benchmarks and screenshots:
+// a MariaDB of its own, the store, and the HTTP side on a free port of loopback.
+package stand
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"net"
+	"net/http"
+	"time"
+
+	"keeler/api"
+	"keeler/app"
+	"keeler/demo"
+	"keeler/store"
+	"keeler/store/mariadbd"
+	"keeler/web"
+)
+
+// Stand is a running Keeler.
+type Stand struct {
+	URL   string
+	Store *store.Store
+	DB    *mariadbd.Server
+
+	welcome app.Welcome
+	server  *http.Server
+	address string
+}
+
+// Up starts a Keeler whose data lie in dir: the demo, or one that was never used.
+func Up(ctx context.Context, dir string, withDemo bool) (*Stand, error) {
+	db, err := mariadbd.Start(ctx, dir)
+	if err != nil {
+		return nil, err
+	}
+	s := &Stand{DB: db, address: "127.0.0.1:0"}
+	if err := s.fill(ctx, withDemo); err != nil {
+		return nil, errors.Join(err, s.Down())
+	}
+	return s, nil
+}
+
+func (s *Stand) fill(ctx context.Context, withDemo bool) (err error) {
+	if s.Store, err = store.Open(s.DB.DSN()); err != nil {
+		return err
+	}
+	if err = s.Store.Migrate(ctx); err != nil {
+		return err
+	}
+	if withDemo {
+		if err = demo.Seed(ctx, s.Store); err != nil {
+			return err
+		}
+		s.welcome = demo.Welcome()
+	}
+	return s.Serve()
+}
+
+// Serve starts the HTTP side, on the same address as before.
+func (s *Stand) Serve() error {
+	listener, err := net.Listen("tcp", s.address)
+	if err != nil {
+		return err
+	}
+	a := app.New(s.Store, app.Pinned(demo.Now), time.Now, s.welcome)
+	s.server = &http.Server{
+		Handler:           api.New(a, api.Page{Files: web.Files()}, slog.New(slog.DiscardHandler)),
+		ReadHeaderTimeout: time.Minute,
+	}
+	s.address = listener.Addr().String()
+	s.URL = "http://" + s.address
+	go func() { _ = s.server.Serve(listener) }()
+	return nil
+}
+
+// Hush stops the HTTP side, as a server that is away.
+func (s *Stand) Hush() error { return s.server.Close() }
+
+// Down stops everything.
+func (s *Stand) Down() error {
+	var err error
+	if s.server != nil {
+		err = s.server.Close()
+	}
+	if s.Store != nil {
+		err = errors.Join(err, s.Store.Close())
+	}
+	s.DB.Stop()
+	return err
+}
