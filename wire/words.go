@@ -88,10 +88,16 @@ func tidy(v float64, rule func(float64) float64) string {
 
 func figure(v float64) string { return tidy(v, math.Round) }
 
-func notes(in []syrup.Note) []Note {
+// units is how each kind of thing held is counted.
+var units = map[syrup.HoldKind]string{
+	syrup.Crystals: "g", syrup.Packet: "packets", syrup.Tablets: "tablets",
+	syrup.ReadyMix: "mL", syrup.ReadyToUse: "mL",
+}
+
+func notes(in []syrup.Note, held syrup.HoldKind) []Note {
 	out := make([]Note, len(in))
 	for i, n := range in {
-		out[i] = Note{Code: string(n.Code), Level: "info", Text: sayNote(n), Colonies: n.Colonies}
+		out[i] = Note{Code: string(n.Code), Level: "info", Text: sayNote(n, held), Colonies: n.Colonies}
 		if n.Warn {
 			out[i].Level = "warn"
 		}
@@ -99,7 +105,7 @@ func notes(in []syrup.Note) []Note {
 	return out
 }
 
-func sayNote(n syrup.Note) string {
+func sayNote(n syrup.Note, held syrup.HoldKind) string {
 	at := func(i int) string { return figure(n.Figures[i]) }
 	percent := func(i int) string { return figure(n.Figures[i] * 100) }
 	who := names(n.Colonies)
@@ -121,7 +127,7 @@ func sayNote(n syrup.Note) string {
 	case syrup.NoteShort:
 		return "The doses come to " + at(0) + " mL, the batch to " + at(1) + " mL: it runs short."
 	case syrup.NoteHolding:
-		return "You hold " + at(0) + " too little for this batch, in the unit you count it in."
+		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
 	case syrup.NoteCrystals:
 		return "Colder than " + at(0) + " °C crystals can fall out" + place(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
 	case syrup.NoteRatio:

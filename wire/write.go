@@ -100,7 +100,7 @@ func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
 			LeftoverG: round(p.Neutralise.Leftover), LeftoverGasL: round(p.Neutralise.LeftoverGas),
 			WholeG: round(p.Neutralise.Whole), WholeGasL: round(p.Neutralise.WholeGas),
 		},
-		Notes: notes(p.Notes),
+		Notes: notes(p.Notes, kind),
 	}
 	if p.Use.Known {
 		left := round(p.Use.Left)

@@ -38,12 +38,10 @@ export default function BatchList() {
                   </small>
                 </span>
                 <span className={styles.figure}>
-                  {made.value}
-                  <small>{made.unit}</small>
+                  {made.value} <small>{made.unit}</small>
                 </span>
                 <span className={styles.figure}>
-                  {three(b.g_per_l)}
-                  <small>{text.gPerL}</small>
+                  {three(b.g_per_l)} <small>{text.gPerL}</small>
                 </span>
               </Link>
             </li>

@@ -57,8 +57,7 @@ export function DocketLine({ number, name, hint, value, unit, tolerance, acid }:
         <small>{hint}</small>
       </span>
       <span className={styles.figure}>
-        {value}
-        <small>{unit}</small>
+        {value} <small>{unit}</small>
         {tolerance && <i>{tolerance}</i>}
       </span>
     </div>

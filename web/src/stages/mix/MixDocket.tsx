@@ -32,44 +32,52 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
       origin={text.origin(place, when)}
       busy={busy}
     >
-      {shownLines(plan, system).map((l, i) => (
-        <Fragment key={i}>
-          {l.gear.length > 0 && <Gear label={text.gearLabel} pieces={l.gear} />}
-          <DocketLine number={i + 1} {...l} />
-        </Fragment>
-      ))}
-      {s.g_per_l > 0 && (
-        <Totals>
-          <Total label={text.dihydrate} value={three(s.percent_wv_oad)} unit="% w/v" />
-          <Total label={text.anhydrous} value={three(s.percent_wv_oaa)} unit="% w/v" />
-          <Total label={text.inSeam} value={three(s.mg_per_seam_oad)} unit="mg" />
-          <Total
-            label={text.atCap(plain(request.rule?.cap_ml ?? 50))}
-            value={three(s.g_per_colony_oad)}
-            unit="g"
-          />
-          <Total label={text.perLitre} value={three(s.g_per_l)} unit="g/L" />
-          {s.percent_ww_oad !== undefined && (
-            <Total label={text.byWeight} value={three(s.percent_ww_oad)} unit="% w/w" />
+      <div className={styles.sheet}>
+        <div className={styles.weighing}>
+          {shownLines(plan, system).map((l, i) => (
+            <Fragment key={i}>
+              {l.gear.length > 0 && <Gear label={text.gearLabel} pieces={l.gear} />}
+              <DocketLine number={i + 1} {...l} />
+            </Fragment>
+          ))}
+          {s.g_per_l > 0 && (
+            <Totals>
+              <Total label={text.dihydrate} value={three(s.percent_wv_oad)} unit="% w/v" />
+              <Total label={text.anhydrous} value={three(s.percent_wv_oaa)} unit="% w/v" />
+              <Total label={text.inSeam} value={three(s.mg_per_seam_oad)} unit="mg" />
+              <Total
+                label={text.atCap(plain(request.rule?.cap_ml ?? 50))}
+                value={three(s.g_per_colony_oad)}
+                unit="g"
+              />
+              <Total label={text.perLitre} value={three(s.g_per_l)} unit="g/L" />
+              {s.percent_ww_oad !== undefined && (
+                <Total label={text.byWeight} value={three(s.percent_ww_oad)} unit="% w/w" />
+              )}
+              {plan.cost && <Total label={text.cost} value={fixed(plan.cost.total, 2)} unit="" />}
+              {plan.cost && <Total label={text.costColony} value={fixed(plan.cost.per_colony, 2)} unit="" />}
+            </Totals>
           )}
-          {plan.cost && <Total label={text.cost} value={fixed(plan.cost.total, 2)} unit="" />}
-          {plan.cost && <Total label={text.costColony} value={fixed(plan.cost.per_colony, 2)} unit="" />}
-        </Totals>
-      )}
-      <Advice
-        title={text.notes}
-        harm
-        lines={plan.notes.filter((n) => n.level === 'warn').map((n) => n.text)}
-      />
-      <Doses plan={plan} device={request.applicator?.device ?? 'syringe'} />
-      <Advice title="" lines={plan.notes.filter((n) => n.level !== 'warn').map((n) => n.text)} />
-      <Advice title={text.splash} harm lines={[text.splashes]} />
-      {!bought && <Advice title={text.never} harm lines={[text.nevers]} />}
-      <Advice title={text.leftover} lines={leftover(plan)} />
-      <Advice title={text.keeping} lines={bought ? [text.lawCard] : [keeping(plan, system)]} />
-      {!bought && (
-        <Advice title={text.law} lines={[rule ? `${text.laws} ${text.ruleNoted(rule)}` : text.laws]} />
-      )}
+          <Advice
+            title={text.notes}
+            harm
+            lines={plan.notes.filter((n) => n.level === 'warn').map((n) => n.text)}
+          />
+        </div>
+        <div className={styles.giving}>
+          <Doses plan={plan} device={request.applicator?.device ?? 'syringe'} />
+          <Advice title="" lines={plan.notes.filter((n) => n.level !== 'warn').map((n) => n.text)} />
+        </div>
+        <div className={styles.minding}>
+          <Advice title={text.splash} harm lines={[text.splashes]} />
+          {!bought && <Advice title={text.never} harm lines={[text.nevers]} />}
+          <Advice title={text.leftover} lines={leftover(plan)} />
+          <Advice title={text.keeping} lines={bought ? [text.lawCard] : [keeping(plan, system)]} />
+          {!bought && (
+            <Advice title={text.law} lines={[rule ? `${text.laws} ${text.ruleNoted(rule)}` : text.laws]} />
+          )}
+        </div>
+      </div>
     </Docket>
   )
 }

@@ -1,0 +1,104 @@
+// Package e2e walks through Keeler as its users do, in a real Chromium.
+package e2e
+
+import (
+	"context"
+	"fmt"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+	"keeler/e2e/stand"
+)
+
+// up starts a Keeler of its own for the test.
+func up(t *testing.T, demo bool) *stand.Stand {
+	t.Helper()
+	s, err := stand.Up(context.Background(), t.TempDir(), demo)
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = s.Down() })
+	return s
+}
+
+// page is a tab in a browser with a fresh profile.
+type page struct {
+	t   *testing.T
+	ctx context.Context
+}
+
+func open(t *testing.T, url string, window browser.Action) page {
+	t.Helper()
+	ctx, end := browser.New(context.Background())
+	t.Cleanup(end)
+	p := page{t, ctx}
+	p.do(window, chromedp.Navigate(url))
+	return p
+}
+
+// do runs steps, failing the test when one does not come about.
+func (p page) do(steps ...browser.Action) {
+	p.t.Helper()
+	if err := chromedp.Do(p.ctx, steps...); err != nil {
+		p.t.Fatalf("%v\nthe page says:\n%s", err, p.words())
+	}
+}
+
+func (p page) words() string {
+	text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText`))
+	return text
+}
+
+func (p page) click(selector string) {
+	p.t.Helper()
+	p.do(chromedp.Click(chromedp.CSS(selector)))
+}
+
+// choose presses the button with these words.
+func (p page) choose(words string) {
+	p.t.Helper()
+	p.do(chromedp.Click(fmt.Sprintf(`//button[normalize-space()=%q]`, words)))
+}
+
+// fill replaces what a field holds, as a person does: the field by its path.
+func (p page) fill(path, text string) {
+	p.t.Helper()
+	selector := chromedp.CSS(fmt.Sprintf(`[data-path=%q] input`, path))
+	p.do(chromedp.Focus(selector), chromedp.Evaluate[chromedp.Void](`document.execCommand('selectAll')`),
+		chromedp.SendKeys(selector, text))
+}
+
+// says waits until a part of the page holds each of these words.
+func (p page) says(selector string, words ...string) {
+	p.t.Helper()
+	for _, w := range words {
+		js := fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? '').replace(/\s+/g, ' ').includes(%q)`, selector, w)
+		if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(15*time.Second))); err != nil {
+			p.t.Fatalf("%s never says %q: %v\nit says:\n%s", selector, w, err, p.words())
+		}
+	}
+}
+
+// value is what a field holds.
+func (p page) value(path string) string {
+	p.t.Helper()
+	v, err := chromedp.Run(p.ctx, chromedp.Value(chromedp.CSS(fmt.Sprintf(`[data-path=%q] input`, path))))
+	if err != nil {
+		p.t.Fatal(err)
+	}
+	return v
+}
+
+// neverNaN fails when the page shows a figure that is none.
+func (p page) neverNaN() {
+	p.t.Helper()
+	for _, bad := range []string{"NaN", "undefined", "Infinity"} {
+		if strings.Contains(p.words(), bad) {
+			p.t.Errorf("the page says %s:\n%s", bad, p.words())
+		}
+	}
+}

@@ -1,0 +1,113 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+
+	"keeler/e2e/browser"
+)
+
+// "8 colonies, 52 seams, what do I weigh?": 260 mL, a tenth and 10 mL more are
+// 296 mL, 10.37 g acid and 177.8 g sugar, 6.3 oz. The acid stays in grams.
+func TestTwoInputsAndUnits(t *testing.T) {
+	p := open(t, up(t, false).URL, browser.Desk)
+	p.choose("Seams, counted")
+	p.fill("mean.seams", "52")
+	p.fill("mean.colonies", "8")
+	p.says("[data-docket]", "Weigh for 296 mL", "6.5 seams a colony is a mean")
+	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
+	p.says(`[data-line="Sugar"]`, "178 g")
+
+	p.click(`button[aria-label="Units"]`)
+	p.says("[data-docket]", "Weigh for 10.0 fl oz")
+	p.says(`[data-line="Sugar"]`, "6.3 oz")
+	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
+
+	// What was typed is converted, not reread: 10 fl oz is 295.7 mL, not 10 mL.
+	p.choose("Volume")
+	p.fill("size.volume_ml", "10")
+	p.says("[data-docket]", "Weigh for 10.0 fl oz")
+	p.click(`button[aria-label="Units"]`)
+	if got := p.value("size.volume_ml"); got != "295.74" {
+		t.Errorf("10 fl oz became %q mL", got)
+	}
+	p.says("[data-docket]", "Weigh for 296 mL")
+}
+
+// Bad input is told at its field with what is possible, no old figure stays
+// beside it, and nothing typed is lost by it or by a reload.
+func TestBadInputAndReload(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.says("[data-docket]", "Weigh for 267 mL")
+	p.choose("Volume")
+	for _, c := range []struct{ typed, told string }{
+		{"-40", "Possible: 10 to 100,000 mL"},
+		{"0", "Possible: 10 to 100,000 mL"},
+		{"9e99", "Type a number"},
+		{"a jug", "Type a number"},
+		{"999999999", "Too high"},
+	} {
+		p.fill("size.volume_ml", c.typed)
+		p.says(`[data-path="size.volume_ml"]`, c.told)
+		p.says("[data-unfilled]", "Mend the marked figure")
+		p.neverNaN()
+	}
+	p.do(chromedp.Reload())
+	p.says(`[data-path="size.volume_ml"]`, "Too high")
+	if got := p.value("size.volume_ml"); got != "999999999" {
+		t.Errorf("the reload lost what was typed: %q", got)
+	}
+	p.fill("size.volume_ml", "262")
+	p.says(`[data-line="Oxalic dihydrate"]`, "9.2 g")
+
+	p.choose("Packets")
+	p.fill("hold.oad_percent", "0")
+	p.says(`[data-path="hold.oad_percent"]`, "Possible: 1 to 100 %")
+	p.choose("My own")
+	p.fill("hold.oad_percent", "89")
+	p.fill("strength.value", "300")
+	p.says(`[data-path="strength.basis"]`, "not guessed")
+	p.choose("Dihydrate")
+	p.says(`[data-path="strength.value"]`, "More acid than stays dissolved", "Possible: 5 to 80.5 g/L")
+	p.neverNaN()
+}
+
+// With the server away nothing typed is lost, no figure is shown for what it
+// did not work out, and both the figures and the saving come back with it.
+func TestServerAway(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.says("[data-docket]", "Weigh for 267 mL")
+	if err := s.Hush(); err != nil {
+		t.Fatal(err)
+	}
+	p.click("[data-save]")
+	p.says("aside", "Not kept: the server does not answer")
+	p.click(gap("R4", 2))
+	p.says("[data-unfilled]", "What you typed is kept here")
+	if err := s.Serve(); err != nil {
+		t.Fatal(err)
+	}
+	// R4 has 4¼ seams now: 21 mL instead of 20; 234 × 1.1 + 10 = 267.4, so 268.
+	p.says("[data-docket]", "Weigh for 268 mL")
+	p.click("[data-save]")
+	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
+}
+
+// The board by keyboard: a digit sets the gap, the arrows move on, several
+// hives are added by typing their counts.
+func TestBoardByKeyboard(t *testing.T) {
+	p := open(t, up(t, false).URL, browser.Desk)
+	p.do(chromedp.Focus(chromedp.CSS(gap("1", 0))), chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("4"),
+		chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("2"), chromedp.KeyEvent(kb.ArrowUp))
+	p.says(`[data-colony="1"]`, "9 mL · 1¾ seams") // 8.75 mL on marks of 1 mL
+
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 5½ 7,25\r"))
+	p.says(`[data-colony="3"]`, "28 mL · 5½ seams")
+	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
+	p.says("[data-add]", "“lots” is no count of seams")
+}
