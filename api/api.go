@@ -66,6 +66,9 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 		} else if c.Request.Method != http.MethodGet {
 			level = slog.LevelInfo
 		}
+		if !log.Enabled(c, level) {
+			return
+		}
 		log.Log(c, level, "request", "method", c.Request.Method, "path", c.Request.URL.Path,
 			"status", c.Writer.Status(), "took", time.Since(begun))
 	}

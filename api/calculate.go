@@ -33,8 +33,12 @@ func calculate[In, Out any](h huma.API, name, summary string, work func(In) (Out
 	huma.Register(h, huma.Operation{
 		OperationID: name, Method: http.MethodPost, Path: "/api/" + name, Summary: summary,
 		Tags: []string{"calculations"}, Errors: []int{http.StatusUnprocessableEntity},
-	}, func(ctx context.Context, in *body[In]) (*body[Out], error) {
-		out, err := work(in.Body)
+		SkipValidateBody: true, // exact does it
+	}, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
+		if len(in.Body.wrong) > 0 {
+			return nil, huma.Error422UnprocessableEntity("The request is not of the documented shape.", in.Body.wrong...)
+		}
+		out, err := work(in.Body.value)
 		if err != nil {
 			return nil, problem(ctx, slog.Default(), err)
 		}

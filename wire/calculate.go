@@ -95,9 +95,9 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 
 // Calibrate gives what one shot gives.
 func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
-	sugar := chem.Share(0)
-	if r.Liquid == "syrup" {
-		sugar = 0.5
+	sugar, known := map[string]chem.Share{"water": 0, "syrup": 0.5}[r.Liquid]
+	if !known {
+		return CalibrationAnswer{}, fault.List{{Field: "liquid", Reason: fault.Unknown}}
 	}
 	unit, err := syrup.Calibrate(r.Shots, chem.Grams(r.Grams), chem.SugarDensity(sugar))
 	return CalibrationAnswer{UnitML: round(unit)}, err

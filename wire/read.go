@@ -77,7 +77,7 @@ func (c Card) core() *syrup.Card {
 	out := &syrup.Card{Name: c.Name, Repeats: c.Repeats}
 	for _, a := range c.Actives {
 		out.Actives = append(out.Actives, syrup.Active{
-			Name: a.Name, Strength: a.GPerL, Oxalic: a.Name == "oxalic", Basis: chem.Basis(a.Basis),
+			Acid: syrup.Acid(a.Name), Strength: a.GPerL, Basis: chem.Basis(a.Basis),
 		})
 	}
 	for _, r := range c.Rows {
@@ -118,30 +118,34 @@ func readColonies(colonies []Colony, l *fault.List) []hive.Colony {
 	out := make([]hive.Colony, len(colonies))
 	for i, c := range colonies {
 		out[i] = hive.Colony{Name: c.Name, Nuc: c.Nuc, Boxes: make([]hive.Box, len(c.Boxes))}
-		for j, b := range c.Boxes {
-			out[i].Boxes[j] = b.core(fault.Index(fault.Index("colonies", i)+".boxes", j), l)
-		}
+		l.Under("colonies", i, func(l *fault.List) {
+			for j, b := range c.Boxes {
+				l.Under("boxes", j, func(l *fault.List) { out[i].Boxes[j] = b.core(l) })
+			}
+		})
 	}
 	return out
 }
 
-func (b Box) core(path string, l *fault.List) hive.Box {
+func (b Box) core(l *fault.List) hive.Box {
 	out := hive.Box{Kind: hive.Kind(b.Kind)}
-	for _, s := range b.Slots {
-		out.Slots = append(out.Slots, hive.Slot(s))
-	}
 	if b.Slots == nil {
-		if !l.Within(path+".frames", float64(b.Frames), 1, hive.MaxFrames, "frames") {
+		if !l.Within("frames", float64(b.Frames), 1, hive.MaxFrames, "frames") {
 			return out
 		}
 		out.Slots = hive.Combs(b.Frames)
+	} else {
+		out.Slots = make([]hive.Slot, len(b.Slots))
+	}
+	for i, s := range b.Slots {
+		out.Slots[i] = hive.Slot(s)
 	}
 	if b.Counted == nil {
-		out.Seams = hive.ReadSeams(path+".seams", b.Seams, l)
+		out.Seams = hive.ReadSeams("seams", b.Seams, l)
 		return out
 	}
 	before := len(*l)
-	out.CheckCount(path+".counted", *b.Counted, l)
+	out.CheckCount("counted", *b.Counted, l)
 	if len(*l) == before {
 		out.Seams = out.Cluster(int(*b.Counted * float64(hive.Full)))
 	}

@@ -83,6 +83,17 @@ func (l *List) Within(field string, value, low, high float64, unit string) bool 
 	return false
 }
 
+// Under runs a check of entry i of a list whose fields are paths within the
+// entry, and completes the paths of what it finds: "boxes" under ("colonies", 2)
+// becomes "colonies[2].boxes".
+func (l *List) Under(list string, i int, check func(*List)) {
+	before := len(*l)
+	check(l)
+	for k := before; k < len(*l); k++ {
+		(*l)[k].Field = Index(list, i) + "." + (*l)[k].Field
+	}
+}
+
 // Index writes the path of entry i of a list: Index("colonies", 2) is "colonies[2]".
 func Index(list string, i int) string {
 	return list + "[" + strconv.Itoa(i) + "]"

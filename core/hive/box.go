@@ -111,17 +111,17 @@ func (b Box) Cluster(quarters int) []Seam {
 	return seams
 }
 
-// check appends what is wrong with the box at the given path.
-func (b Box) check(path string, l *fault.List) {
+// check appends what is wrong with the box.
+func (b Box) check(l *fault.List) {
 	if b.Kind != Deep && b.Kind != Medium && b.Kind != Shallow {
-		l.Add(path+".kind", fault.Unknown)
+		l.Add("kind", fault.Unknown)
 	}
-	if !l.Within(path+".slots", float64(len(b.Slots)), 1, MaxFrames, "frames") {
+	if !l.Within("slots", float64(len(b.Slots)), 1, MaxFrames, "frames") {
 		return
 	}
 	for i, s := range b.Slots {
 		if s != Comb && s != Feeder && s != Dummy && s != Empty {
-			l.Add(fault.Index(path+".slots", i), fault.Unknown)
+			l.Add(fault.Index("slots", i), fault.Unknown)
 		}
 	}
 	if b.Seams == nil {
@@ -129,16 +129,15 @@ func (b Box) check(path string, l *fault.List) {
 	}
 	gaps := len(b.Slots) + 1
 	if len(b.Seams) > gaps {
-		l.AddRange(path+".seams", fault.TooMany, 0, float64(gaps), "gaps")
+		l.AddRange("seams", fault.TooMany, 0, float64(gaps), "gaps")
 		return
 	}
 	open := b.Open()
 	for i, s := range b.Seams {
-		field := fault.Index(path+".seams", i)
 		if s > Full {
-			l.AddRange(field, fault.TooHigh, 0, 1, "seam")
+			l.AddRange(fault.Index("seams", i), fault.TooHigh, 0, 1, "seam")
 		} else if s > 0 && !open[i] {
-			l.Add(field, fault.NoGap)
+			l.Add(fault.Index("seams", i), fault.NoGap)
 		}
 	}
 }
@@ -151,16 +150,15 @@ func ReadSeams(field string, seams []float64, l *fault.List) []Seam {
 	}
 	out := make([]Seam, len(seams))
 	for i, s := range seams {
-		at := fault.Index(field, i)
-		if !l.Within(at, s, 0, 1, "seam") {
-			continue
-		}
 		q := s * float64(Full)
-		if q != float64(int(q)) {
-			l.AddRange(at, fault.WholeOnly, 0, 1, "quarter seams")
-			continue
+		switch {
+		case !(s >= 0 && s <= 1): // NaN, too
+			l.Within(fault.Index(field, i), s, 0, 1, "seam")
+		case q != float64(int(q)):
+			l.AddRange(fault.Index(field, i), fault.WholeOnly, 0, 1, "quarter seams")
+		default:
+			out[i] = Seam(q)
 		}
-		out[i] = Seam(q)
 	}
 	return out
 }

@@ -31,14 +31,14 @@ func (c Colony) Bees() int {
 	return quarters / int(Full)
 }
 
-// Check appends what is wrong with the colony at the given path: an unknown
+// Check appends what is wrong with the colony, by paths within it: an unknown
 // kind or slot, no frames, more seams than gaps, or bees where nothing hangs.
-func (c Colony) Check(path string, l *fault.List) {
-	if !l.Within(path+".boxes", float64(len(c.Boxes)), 1, MaxBoxes, "boxes") {
+func (c Colony) Check(l *fault.List) {
+	if !l.Within("boxes", float64(len(c.Boxes)), 1, MaxBoxes, "boxes") {
 		return
 	}
 	for i, b := range c.Boxes {
-		b.check(fault.Index(path+".boxes", i), l)
+		l.Under("boxes", i, b.check)
 	}
 }
 

@@ -63,21 +63,21 @@ func TestWhatCannotBe(t *testing.T) {
 		field  string
 		reason fault.Reason
 	}{
-		{"no box", func(c *Colony) { c.Boxes = nil }, "c.boxes", fault.TooLow},
-		{"odd box", func(c *Colony) { c.Boxes[0].Kind = "tall" }, "c.boxes[0].kind", fault.Unknown},
-		{"no frames", func(c *Colony) { c.Boxes[0].Slots = nil }, "c.boxes[0].slots", fault.TooLow},
-		{"odd slot", func(c *Colony) { c.Boxes[0].Slots[1] = "hat" }, "c.boxes[0].slots[1]", fault.Unknown},
-		{"more seams than gaps", func(c *Colony) { c.Boxes[0].Seams = make([]Seam, 5) }, "c.boxes[0].seams", fault.TooMany},
-		{"over full", func(c *Colony) { c.Boxes[0].Seams[2] = 5 }, "c.boxes[0].seams[2]", fault.TooHigh},
-		{"bees behind the feeder", func(c *Colony) { c.Boxes[0].Slots = []Slot{Comb, Feeder, Feeder} }, "c.boxes[0].seams[2]", fault.NoGap},
+		{"no box", func(c *Colony) { c.Boxes = nil }, "boxes", fault.TooLow},
+		{"odd box", func(c *Colony) { c.Boxes[0].Kind = "tall" }, "boxes[0].kind", fault.Unknown},
+		{"no frames", func(c *Colony) { c.Boxes[0].Slots = nil }, "boxes[0].slots", fault.TooLow},
+		{"odd slot", func(c *Colony) { c.Boxes[0].Slots[1] = "hat" }, "boxes[0].slots[1]", fault.Unknown},
+		{"more seams than gaps", func(c *Colony) { c.Boxes[0].Seams = make([]Seam, 5) }, "boxes[0].seams", fault.TooMany},
+		{"over full", func(c *Colony) { c.Boxes[0].Seams[2] = 5 }, "boxes[0].seams[2]", fault.TooHigh},
+		{"bees behind the feeder", func(c *Colony) { c.Boxes[0].Slots = []Slot{Comb, Feeder, Feeder} }, "boxes[0].seams[2]", fault.NoGap},
 	} {
 		colony, l := good(), fault.List{}
-		colony.Check("c", &l)
+		colony.Check(&l)
 		if len(l) != 0 {
 			t.Fatalf("the good colony: %v", l)
 		}
 		c.break_(&colony)
-		colony.Check("c", &l)
+		colony.Check(&l)
 		if len(l) != 1 || l[0].Field != c.field || l[0].Reason != c.reason {
 			t.Errorf("%s: got %v, want %s %s", c.name, l, c.field, c.reason)
 		}

@@ -14,11 +14,19 @@ type Card struct {
 	Repeats int // further doses that the label asks for when there is brood; 0 to 10
 }
 
+// Acid is which acid a label names.
+type Acid string
+
+const (
+	Oxalic    Acid = "oxalic"
+	Formic    Acid = "formic"
+	OtherAcid Acid = "other"
+)
+
 // Active is one acid in a product.
 type Active struct {
-	Name     string
-	Strength float64 // g per litre as the label counts it
-	Oxalic   bool
+	Acid     Acid
+	Strength float64    // g per litre as the label counts it
 	Basis    chem.Basis // of an oxalic active
 }
 
@@ -33,7 +41,7 @@ type CardRow struct {
 func (c Card) strength() chem.GramsPerLitre {
 	sum := 0.0
 	for _, a := range c.Actives {
-		if a.Oxalic {
+		if a.Acid == Oxalic {
 			sum += chem.ToDihydrate(a.Strength, a.Basis)
 		}
 	}
@@ -59,8 +67,12 @@ func (c Card) check(path string, l *fault.List) {
 	for i, a := range c.Actives {
 		field := fault.Index(path+".actives", i)
 		l.Within(field+".g_per_l", a.Strength, 0.1, 700, "g/L")
-		if a.Oxalic {
+		switch a.Acid {
+		case Oxalic:
 			checkBasis(field+".basis", a.Basis, l)
+		case Formic, OtherAcid:
+		default:
+			l.Add(field+".name", fault.Unknown)
 		}
 	}
 	before := 0

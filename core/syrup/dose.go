@@ -65,7 +65,7 @@ func CheckColonies(colonies []hive.Colony, l *fault.List) {
 		return
 	}
 	for i, c := range colonies {
-		c.Check(fault.Index("colonies", i), l)
+		l.Under("colonies", i, c.Check)
 	}
 }
 

@@ -151,6 +151,9 @@ func (h Hold) check(path string, all bool, l *fault.List) {
 		}
 		h.Card.check(path+".card", l)
 		return
+	case "":
+		l.Add(path+".kind", fault.Missing)
+		return
 	default:
 		l.Add(path+".kind", fault.Unknown)
 		return
@@ -219,6 +222,8 @@ func (r Request) checkSize(l *fault.List) {
 			l.Within("mean.seams", r.Mean.Seams, 0.25, most, "seams")
 		}
 	case SizeHand:
+	case "":
+		l.Add("size.by", fault.Missing)
 	default:
 		l.Add("size.by", fault.Unknown)
 	}
