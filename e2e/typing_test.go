@@ -113,5 +113,5 @@ func TestBoardByKeyboard(t *testing.T) {
 	p.says(`[data-colony="3"]`, "28 mL · 5½ seams")
 	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
-	p.says("[data-add]", "“lots” is no count of seams")
+	p.says("[data-add]", "“lots” is no count")
 }

@@ -81,10 +81,9 @@ type Use struct {
 
 // Clarity says where the acid stays dissolved.
 type Clarity struct {
-	SaturationC     float64 `json:"saturation_c" doc:"Colder than this, crystals can fall out, °C; 0 when it stays clear at freezing."`
-	Fridge          bool    `json:"fridge" doc:"Stays clear where it is kept."`
-	Yard            bool    `json:"yard" doc:"Stays clear where it is used."`
-	HotWaterPercent float64 `json:"hot_water_percent" doc:"Part of the water, at 60 °C or more, in which the acid dissolves."`
+	SaturationC float64 `json:"saturation_c" doc:"Colder than this, crystals can fall out, °C; 0 when it stays clear at freezing."`
+	Fridge      bool    `json:"fridge" doc:"Stays clear where it is kept."`
+	Yard        bool    `json:"yard" doc:"Stays clear where it is used."`
 }
 
 // Neutralise is the bicarbonate that takes up the acid, and the gas.

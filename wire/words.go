@@ -144,8 +144,6 @@ func sayNote(n syrup.Note, held syrup.HoldKind) string {
 		return who + "up to " + at(0) + " bees, more than the last row of the label; " + at(1) + " mL is taken. Read the label again."
 	case syrup.NoteNoOxalic:
 		return "The label card names no oxalic acid, so no strength is shown."
-	case syrup.NoteAllWater:
-		return "A third of the water is too little for this much acid: heat " + percent(0) + " % of it."
 	}
 	return string(n.Code)
 }

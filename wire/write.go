@@ -113,7 +113,6 @@ func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
 		out.Made = &made
 		out.Clarity = &Clarity{
 			SaturationC: round(p.Clarity.Saturation), Fridge: p.Clarity.Fridge, Yard: p.Clarity.Yard,
-			HotWaterPercent: round(p.Clarity.HotWaterShare * 100),
 		}
 	}
 	if p.Cost.Known {

@@ -30,7 +30,6 @@ const (
 	NoteSteps    NoteCode = "coarse_steps"    // step mL, worst share off
 	NoteBeyond   NoteCode = "beyond_card"     // bees, largest row's mL
 	NoteNoOxalic NoteCode = "no_oxalic"       // none: a product whose card names no oxalic acid
-	NoteAllWater NoteCode = "more_hot_water"  // share of the water needed hot
 )
 
 // Note is one thing the keeper should know, and the colonies it is about.
@@ -98,9 +97,6 @@ func mixingNotes(r Request, p Plan) []Note {
 		if part, coarse := bench.Coarse(line.Mass, r.Division); coarse {
 			out = append(out, Note{NoteBalance, true, []float64{float64(r.Division), float64(part)}, nil})
 		}
-	}
-	if p.Clarity.HotWaterShare > 0.34 {
-		out = append(out, Note{NoteAllWater, false, []float64{float64(p.Clarity.HotWaterShare)}, nil})
 	}
 	if r.Hold.Kind == Tablets {
 		want, err := r.resolve()

@@ -55,16 +55,9 @@ type Line struct {
 	Gear   []Gear           // to be put on before this line
 }
 
-// hotShare is the smallest usual part of the water in which the acid dissolves
-// when hot: a third, a half, or all of it. It is checked at the cool end, 60 °C.
-func hotShare(s chem.Syrup) chem.Share {
-	for _, part := range []chem.Share{1.0 / 3, 0.5} {
-		if chem.Dissolves(s.OAD, chem.Grams(float64(s.Water)*float64(part)), 60) {
-			return part
-		}
-	}
-	return 1
-}
+// firstWater is the part of the water that is heated for the acid. Whatever stays
+// dissolved in all the water at 20 °C dissolves in a third of it at 60 °C.
+const firstWater = 1.0 / 3
 
 // bulkDivision is the division for sugar and water: whole grams once a part is
 // heavy enough for that to be within 1 %.
@@ -81,7 +74,7 @@ func weighed(step Step, mass, division chem.Grams) Line {
 
 // powderLines is the order for crystals, a packet or tablets. A packet's or
 // tablet's filler stands for as much of the sugar.
-func powderLines(h Hold, use Use, made chem.Syrup, hot chem.Share, division chem.Grams) []Line {
+func powderLines(h Hold, use Use, made chem.Syrup, division chem.Grams) []Line {
 	sugarMass := max(made.Sugar-(use.Amount-made.OAD), 0)
 	sugar := weighed(StepSugar, sugarMass, bulkDivision(sugarMass, division))
 	waterDivision := bulkDivision(made.Water, division)
@@ -91,18 +84,13 @@ func powderLines(h Hold, use Use, made chem.Syrup, hot chem.Share, division chem
 		return []Line{sugar, water, {Step: StepTablets, Mass: use.Amount, Count: int(use.Count), Gear: crystalGear}}
 	}
 	all := bench.Weigh(made.Water, waterDivision)
-	first := weighed(StepHotWater, chem.Grams(float64(made.Water)*float64(hot)), waterDivision)
+	first := weighed(StepHotWater, made.Water*firstWater, waterDivision)
 	first.Water, first.Gear = hotWater, crystalGear
 	acid := weighed(StepAcid, use.Amount, division)
-	lines := []Line{sugar, first, acid}
-	if hot < 1 {
-		rest := weighed(StepRestWater, made.Water-first.Mass, waterDivision)
-		// The two parts shown add up to the water shown.
-		dust := math.Round(float64((all.Show-first.Read.Show)/waterDivision)) * float64(waterDivision)
-		rest.Read.Show = chem.Grams(dust)
-		lines = append(lines, rest)
-	}
-	return lines
+	rest := weighed(StepRestWater, made.Water-first.Mass, waterDivision)
+	// The two parts shown add up to the water shown.
+	rest.Read.Show = chem.Grams(math.Round(float64((all.Show-first.Read.Show)/waterDivision))) * waterDivision
+	return []Line{sugar, first, acid, rest}
 }
 
 func thinLines(t Thinning, division chem.Grams) []Line {

@@ -46,9 +46,8 @@ type Use struct {
 
 // Clarity says where the acid stays dissolved.
 type Clarity struct {
-	Saturation    chem.Celsius // colder than this, crystals can fall out
-	Fridge, Yard  bool
-	HotWaterShare chem.Share // of the water, hot, in which the acid dissolves
+	Saturation   chem.Celsius // colder than this, crystals can fall out
+	Fridge, Yard bool
 }
 
 // Neutralise is the bicarbonate for the syrup left over and for the whole batch.
@@ -181,8 +180,7 @@ func (p *Plan) mix(r Request, t target) error {
 		p.Use.Count = float64(p.Use.Amount / h.Grams)
 		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
 	}
-	p.Clarity.HotWaterShare = hotShare(p.Made)
-	p.Lines = powderLines(h, p.Use, p.Made, p.Clarity.HotWaterShare, r.Division)
+	p.Lines = powderLines(h, p.Use, p.Made, r.Division)
 	return nil
 }
 

@@ -115,6 +115,9 @@ func FuzzPlan(f *testing.F) {
 				t.Errorf("twice the volume takes %v times the mass", q.Made.Mass()/p.Made.Mass())
 			}
 		}
+		if first := water[StepHotWater]; first > 0 && !chem.Dissolves(p.Made.OAD, first, 60) {
+			t.Errorf("%v g do not dissolve in the first %v g of water at 60 °C", p.Made.OAD, first)
+		}
 		if p.Made.OAD > 0 && !chem.Dissolves(p.Made.OAD, p.Made.Water*1.000001, RoomTemperature) {
 			t.Errorf("%v g in %v g water do not stay dissolved at 20 °C", p.Made.OAD, p.Made.Water)
 		}

@@ -7,12 +7,16 @@ import (
 	"keeler/core/fault"
 )
 
+// maxThinSugar is the most sugar in a solution, % by weight; beyond it sugar
+// hardly dissolves.
+const maxThinSugar = 65.0
+
 // Stock is a bought solution, by what its label says.
 type Stock struct {
 	Value float64 // strength in Form on Basis
 	Form  chem.Form
 	Basis chem.Basis
-	Sugar chem.Share // of the whole weight, 0 to 0.70
+	Sugar chem.Share // of the whole weight, 0 to 0.65
 }
 
 // Thinning is how a stock becomes a weaker syrup.
@@ -68,7 +72,7 @@ func Thin(stock Stock, v chem.Millilitres, target chem.GramsPerLitre, sugar chem
 	var l fault.List
 	stock.check("hold.stock", &l)
 	l.Within("size.volume_ml", float64(v), MinVolume, MaxVolume, "mL")
-	l.Within("sugar_percent_ww", float64(sugar)*100, 0, 65, "% by weight")
+	l.Within("sugar_percent_ww", float64(sugar)*100, 0, maxThinSugar, "% by weight")
 	if len(l) > 0 {
 		return Thinning{}, l
 	}
@@ -95,7 +99,7 @@ func Thin(stock Stock, v chem.Millilitres, target chem.GramsPerLitre, sugar chem
 	const dust = 1e-6
 	if t.Water < -dust || t.Sugar < -dust {
 		low, high := reach(part, to.Volume())
-		l.AddRange("sugar_percent_ww", fault.SugarRange, low*100, high*100, "% by weight")
+		l.AddRange("sugar_percent_ww", fault.SugarRange, low*100, min(high*100, maxThinSugar), "% by weight")
 		return Thinning{}, l
 	}
 	t.Water, t.Sugar = max(t.Water, 0), max(t.Sugar, 0)
@@ -123,12 +127,12 @@ func reach(part chem.Syrup, v chem.Millilitres) (low, high float64) {
 func (s Stock) check(path string, l *fault.List) {
 	checkForm(path+".form", s.Form, l)
 	checkBasis(path+".basis", s.Basis, l)
-	l.Within(path+".sugar_percent_ww", float64(s.Sugar)*100, 0, 65, "% by weight")
+	l.Within(path+".sugar_percent_ww", float64(s.Sugar)*100, 0, maxThinSugar, "% by weight")
 	if len(*l) > 0 {
 		return
 	}
 	m := chem.Medium{Sugar: s.Sugar}
-	top := chem.MaxStrength(min(s.Sugar, 0.65), StockTemperature)
+	top := chem.MaxStrength(s.Sugar, StockTemperature)
 	low, high := m.FromPerLitre(MinStrength, s.Form, s.Basis), m.FromPerLitre(top, s.Form, s.Basis)
 	l.Within(path+".value", s.Value, low, high, unitOf(s.Form))
 }

@@ -47,6 +47,13 @@ var views = []view{
 		typed(`[data-path="size.volume_ml"] input`, "-40"),
 		shown(`[data-unfilled]`),
 	}},
+	{name: "mix-double", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
+		chromedp.SetValue(chromedp.CSS("[data-add] select"), "double10"),
+		script(`document.querySelector('[data-add] select').dispatchEvent(new Event('change', { bubbles: true }))`),
+		typed("[data-add] input", "5½+7¾\r"),
+		shown(`[data-colony="R9"] [data-dose]`),
+		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
+	}},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
 	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-docket]"},
 }

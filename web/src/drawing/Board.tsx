@@ -26,6 +26,8 @@ const GAP = 24
 const WALL = 4
 const HEIGHT: Record<Depth, number> = { deep: 84, medium: 66, shallow: 54 }
 const FIGURES = 21
+/** Boxes are to scale beside each other: a nuc is drawn narrower than ten frames. */
+const SCALE = 11 * GAP + 2 * WALL
 
 /**
  * A box seen from above: combs as bars, bees as dark bodies in the gaps between
@@ -35,7 +37,7 @@ export function Board({ name, depth, slots, gaps, onSeam }: Props) {
   const svg = useRef<SVGSVGElement>(null)
   const height = HEIGHT[depth]
   const width = gaps.length * GAP + 2 * WALL
-  const wide = Math.max(width, 7 * GAP)
+  const wide = Math.max(width, SCALE)
 
   const focus = (gap: number) => svg.current?.querySelector<SVGElement>(`[data-gap="${gap}"]`)?.focus()
   const neighbour = (from: number, step: number) => {

@@ -5,9 +5,13 @@ import NativeSelect from '@mui/material/NativeSelect'
 import { useState, type SyntheticEvent } from 'react'
 import { HIVES, newColony, nextName, type Draft, type HiveName } from './draft'
 import styles from './mix.module.css'
-import { fractions } from './request'
 import { text } from './text'
 import type { Change } from './useDraft'
+
+const boxesOf = (hive: HiveName) => HIVES[hive].boxes().length
+
+/** One hive's seams as typed: 5½, or 7+6½ for its boxes from the floor up. */
+const COUNTS = /^\d*([.,]?\d+|[¼½¾])(\+\d*([.,]?\d+|[¼½¾]))*$/
 
 /** Adds one hive of a kind, or several at once by their counted seams. */
 export function AddHives({ draft, change }: { draft: Draft; change: Change }) {
@@ -18,15 +22,15 @@ export function AddHives({ draft, change }: { draft: Draft; change: Change }) {
   const add = (event: SyntheticEvent) => {
     event.preventDefault()
     const words = counts.split(/[\s;]+/).filter((w) => w !== '')
-    const bad = words.find((w) => !/^\d+([.,]\d+)?$/.test(fractions(w)))
+    const bad = words.find((w) => !COUNTS.test(w) || w.split('+').length > boxesOf(hive))
     setFault(bad === undefined ? undefined : text.addManyBad(bad))
     if (bad !== undefined) return
     change((d) => {
       for (const word of words.length > 0 ? words : [undefined]) {
         const colony = newColony(hive, nextName(d.colonies))
-        // A count is of the lowest box; the bees of a second box are counted there.
-        if (word !== undefined)
-          Object.assign(colony.boxes[0]!, { seams: null, counted: word.replace(',', '.') })
+        word
+          ?.split('+')
+          .forEach((count, i) => Object.assign(colony.boxes[i]!, { seams: null, counted: count }))
         d.colonies.push(colony)
       }
     })

@@ -21,19 +21,23 @@ export default function CardEditor({ card, change }: { card: Card; change: Chang
       <Field label={text.cardName} text value={card.name} onChange={(v) => edit((c) => void (c.name = v))} />
       {card.rows.map((row, i) => (
         <div key={i} className={styles.cardRow}>
-          <Field
-            label={text.cardUpTo}
-            path={`hold.card.rows[${i}].up_to_bees`}
-            placeholder={i === card.rows.length - 1 ? text.cardAnyLarger : ''}
-            value={row.upTo}
-            onChange={(v) => edit((c) => void (c.rows[i]!.upTo = v))}
-          />
-          <Field
-            label={text.cardDose}
-            path={`hold.card.rows[${i}].dose_ml`}
-            value={row.dose}
-            onChange={(v) => edit((c) => void (c.rows[i]!.dose = v))}
-          />
+          <div>
+            <Field
+              label={text.cardUpTo}
+              unit={text.cardBees}
+              path={`hold.card.rows[${i}].up_to_bees`}
+              placeholder={i === card.rows.length - 1 ? text.cardAnyLarger : ''}
+              value={row.upTo}
+              onChange={(v) => edit((c) => void (c.rows[i]!.upTo = v))}
+            />
+            <Field
+              label={text.cardDose}
+              unit="mL"
+              path={`hold.card.rows[${i}].dose_ml`}
+              value={row.dose}
+              onChange={(v) => edit((c) => void (c.rows[i]!.dose = v))}
+            />
+          </div>
           {card.rows.length > 1 && (
             <IconButton
               size="small"

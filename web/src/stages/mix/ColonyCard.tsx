@@ -43,6 +43,7 @@ export function ColonyCard({ colony, at, path, dose, device, change }: Props) {
           inputProps={{ 'aria-label': text.colonyName(colony.name), maxLength: 40 }}
           onChange={(e) => edit((c) => void (c.name = e.target.value))}
         />
+        {colony.nuc && <span className="quiet">{text.nuc}</span>}
         <span className={styles.colonyDose}>
           {dose && (
             <>

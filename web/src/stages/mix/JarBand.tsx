@@ -52,6 +52,9 @@ function Legend({ draft, plan }: { draft: Draft; plan: Plan }) {
   const left = plan.use.left
   const unit = text.leftUnits[draft.hold.kind]
   const amount = left === undefined ? '' : `${plain(Number(Math.abs(left).toFixed(1)))} ${unit}`
+  const bySeams = draft.size.by === 'boards' || draft.size.by === 'count'
+  // As shown on the jar, so that the two parts add up to it.
+  const rest = Math.round(plan.volume_ml) - plan.given_ml
   return (
     <>
       {plan.given_ml > 0 && (
@@ -60,8 +63,8 @@ function Legend({ draft, plan }: { draft: Draft; plan: Plan }) {
         </p>
       )}
       {plan.given_ml > 0 && (
-        <p className={plan.leftover_ml < 0 ? styles.harm : undefined}>
-          <b>{plain(Math.abs(plan.leftover_ml))} mL</b> {plan.leftover_ml < 0 ? text.jarShort : text.jarRest}
+        <p className={rest < 0 ? styles.harm : undefined}>
+          <b>{plain(Math.abs(rest))} mL</b> {rest < 0 ? text.jarShort : bySeams ? text.jarRest : text.jarOver}
         </p>
       )}
       <p className="quiet">{text.jarServes(plan.at_cap, plain(Math.floor(plan.full_seams)))}</p>

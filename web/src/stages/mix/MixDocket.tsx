@@ -1,6 +1,6 @@
 import { Fragment } from 'react'
 import { Advice, Docket, DocketLine, Gear, Total, Totals } from '../../docket/Docket'
-import { fixed, plain, seams, temperature, three, volume } from '../../units/format'
+import { fixed, plain, seams, temperature, three, volume, type System } from '../../units/format'
 import { useUnits } from '../../units/units'
 import { drawing } from './Colonies'
 import { text } from './docketText'
@@ -28,7 +28,7 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
   return (
     <Docket
       title={(bought ? text.pourFor : text.weighFor)(`${made.value} ${made.unit}`)}
-      sub={text.sub(strengthName(request))}
+      sub={text.sub(strengthName(request), system === 'us' ? `${plain(Math.round(plan.volume_ml))} mL` : '')}
       origin={text.origin(place, when)}
       busy={busy}
     >
@@ -143,9 +143,8 @@ function leftover(plan: Plan): string[] {
   return lines
 }
 
-function keeping(plan: Plan, system: 'metric' | 'us'): string {
-  const clear = plan.clarity && plan.clarity.saturation_c > 0
-  return clear
-    ? `${text.keep} ${text.clearTo(temperature(plan.clarity?.saturation_c ?? 0, system))}`
-    : text.keep
+function keeping(plan: Plan, system: System): string {
+  const at = (celsius: number) => temperature(celsius, system)
+  const clear = plan.clarity?.saturation_c ?? 0
+  return clear > 0 ? `${text.keep(at)} ${text.clearTo(at(clear))}` : text.keep(at)
 }

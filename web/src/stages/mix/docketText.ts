@@ -1,15 +1,14 @@
 import type { Schemas } from '../../api/client'
 
 type Line = Schemas['Line']
-
-const part = (percent: number | undefined) =>
-  percent === undefined || percent > 99 ? 'all of it' : percent > 40 ? 'half of it' : 'a third of it'
+/** Writes a temperature in the units in use. */
+type Degrees = (celsius: number) => string
 
 /** Every word of the dribble's docket, on the screen and on paper. */
 export const text = {
   weighFor: (volume: string) => `Weigh for ${volume}`,
   pourFor: (volume: string) => `Measure out ${volume}`,
-  sub: (school: string) => `dribble · ${school}`,
+  sub: (...parts: string[]) => ['dribble', ...parts].filter(Boolean).join(' · '),
   own: 'own strength',
   asPacket: 'as the packet’s label',
   byCard: 'by the label card',
@@ -20,21 +19,18 @@ export const text = {
 
   steps: {
     sugar: () => ['Sugar', 'clean hands, before the gear'],
-    hot_water: (_: Line, t: string, percent?: number) => [
-      `Water, ${t}`,
-      `${part(percent)}, into the jug first`,
-    ],
-    acid: (l: Line) => [
+    hot_water: (l, at) => [`Water, ${at(l.water_c ?? 0)}`, 'a third of it, into the jug first'],
+    acid: (l) => [
       l.ingredient === 'packet_powder' ? 'Packet powder' : 'Oxalic dihydrate',
       'into the hot water, stir till clear, no metal',
     ],
-    rest_water: () => ['The sugar, then water', 'stir till clear, cool to 20–25 °C, label'],
-    all_water: (_: Line, t: string) => [`Water, ${t}`, 'all of it; stir in the sugar till clear'],
+    rest_water: (_, at) => ['The sugar, then water', `stir till clear, cool to ${at(20)}–${at(25)}, label`],
+    all_water: (l, at) => [`Water, ${at(l.water_c ?? 0)}`, 'all of it; stir in the sugar till clear'],
     tablets: () => ['Tablets', 'counted in, stir till clear, no metal'],
-    water: (_: Line, t: string) => [`Water, ${t}`, 'stir in any sugar till clear'],
+    water: (l, at) => [`Water, ${at(l.water_c ?? 0)}`, 'stir in any sugar till clear'],
     stock: () => ['Ready-mix', 'poured in last, stirred, labelled'],
-    warm_bottle: (_: Line, t: string) => ['The product', `warmed to ${t}, shaken as its label says`],
-  } as Record<string, (l: Line, t: string, percent?: number) => string[]>,
+    warm_bottle: (l, at) => ['The product', `warmed to ${at(l.water_c ?? 0)}, shaken as its label says`],
+  } as Record<string, (l: Line, at: Degrees) => string[]>,
   tablets: 'tablets',
   gearLabel: 'Put on before the next line',
   gear: {
@@ -67,7 +63,8 @@ export const text = {
 
   notes: 'Mind',
   keeping: 'Keeping',
-  keep: 'Make it for the day: a day at room temperature at most, a week in the fridge, marked with its date. Warm it to 20–25 °C and stir it clear before use.',
+  keep: (at: Degrees) =>
+    `Make it for the day: a day at room temperature at most, a week in the fridge, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
   clearTo: (t: string) => `The acid stays dissolved down to ${t}.`,
   never: 'Never',
   nevers:

@@ -34,8 +34,9 @@ export const text = {
 
   card: 'Copied from the label',
   cardName: 'Name',
-  cardUpTo: 'Up to, bees',
-  cardDose: 'Dose, mL',
+  cardUpTo: 'Up to',
+  cardBees: 'bees',
+  cardDose: 'gets',
   cardAnyLarger: 'any larger',
   cardAddRow: 'Add a row',
   cardRemoveRow: (n: number) => `Remove row ${n}`,
@@ -134,8 +135,8 @@ export const text = {
   priceSugar: 'Price of a kg sugar',
 
   placeName: 'Yard or name',
-  ruleField: 'Rule you work under',
-  ruleEmpty: 'say which',
+  ruleField: 'You work by',
+  ruleEmpty: 'label, permit, …',
   placeEmpty: 'your hives',
   boards: (place: string, n: number) => `${place}: ${n} ${n === 1 ? 'hive' : 'hives'} from above`,
   boardsHint: 'Tap a gap: none, ¼, ½, ¾, full',
@@ -153,10 +154,10 @@ export const text = {
     nuc6: 'Nuc, 6 frames',
     nuc5: 'Nuc, 5 frames',
   },
-  addMany: 'or type counts: 6 5½ 7',
+  addMany: 'or type counts: 6 5½ 7+4',
   addManyLabel: 'Add several hives by typing their seams',
   addManyBad: (word: string) =>
-    `“${word}” is no count of seams: type such as 6, 5½ or 5.5, with spaces between.`,
+    `“${word}” is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first.`,
   addManyButton: 'Add',
   colonyName: (name: string) => `Name of ${name}`,
   counted: 'Seams counted',
@@ -171,6 +172,7 @@ export const text = {
   menu: (name: string) => `More for ${name}`,
   copyColony: 'Copy this hive',
   removeColony: 'Take it off',
+  nuc: 'nuc',
   nucOn: 'It is a nuc',
   nucOff: 'It is full-size',
   slots: 'Frames, feeder, dummy',
@@ -198,6 +200,7 @@ export const text = {
 
   jarDoses: 'doses',
   jarRest: 'reserve, and what stays in the syringe and jar',
+  jarOver: 'over',
   jarShort: 'short',
   jarServes: (colonies: number, seams: string) =>
     `does ${colonies} ${colonies === 1 ? 'colony' : 'colonies'} at the cap, or ${seams} full seams`,
