@@ -33,8 +33,7 @@ export function shownLines(plan: Plan, system: System): Shown[] {
   const allWater = ounces(water.reduce((sum, l) => sum + (l.grams ?? 0), 0))
   const firstWater = ounces(water[0]?.grams ?? 0)
   return plan.lines.map((l) => {
-    const [name = l.step, hint = ''] =
-      text.steps[l.step]?.(l, (c) => temperature(c, system)) ?? []
+    const [name = l.step, hint = ''] = text.steps[l.step]?.(l, (c) => temperature(c, system)) ?? []
     const shown = { name, hint, acid: ACID.has(l.step), gear: (l.gear ?? []).map((g) => text.gear[g] ?? g) }
     if (l.count) return { ...shown, value: String(l.count), unit: text.tablets }
     if (l.grams === undefined || l.show_g === undefined)
