@@ -136,7 +136,7 @@ func TestProblemsNameTheField(t *testing.T) {
 		{"/api/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"school","school":"mild"}}`, "body.hold.oad_percent"},
 		{"/api/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"school","school":"mild"},"volume_ml":1}`, "body.volume_ml"},
 		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
-		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.value"},
+		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.school"},
 		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"x","plan":{` + ok + `,"size":{"by":"volume"}}}`, "body.plan.size.volume_ml"},
 		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"  ","plan":{` + ok + `,"size":{"by":"volume","volume_ml":100}}}`, "body.name"},
 	} {
@@ -197,5 +197,38 @@ func TestHealthAnswersFromTheDatabase(t *testing.T) {
 	other.DB.Stop()
 	if got := health(); got != http.StatusServiceUnavailable {
 		t.Errorf("without its database: got %d, want 503", got)
+	}
+}
+
+// Every address inside the page can be reloaded; nothing comes from elsewhere.
+func TestPage(t *testing.T) {
+	get := func(path string) (*http.Response, string) {
+		response, err := http.Get(keeler.URL + path)
+		if err != nil {
+			t.Fatal(err)
+		}
+		defer func() { _ = response.Body.Close() }()
+		raw, err := io.ReadAll(response.Body)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return response, string(raw)
+	}
+	var script string
+	for _, path := range []string{"/", "/batches", "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002"} {
+		response, html := get(path)
+		if response.StatusCode != http.StatusOK || !strings.Contains(html, `<div id="root">`) {
+			t.Errorf("%s: %d", path, response.StatusCode)
+		}
+		if policy := response.Header.Get("Content-Security-Policy"); !strings.Contains(policy, "default-src 'self'") {
+			t.Errorf("%s: policy %q", path, policy)
+		}
+		script = regexp.MustCompile(`/assets/[^"]+\.js`).FindString(html)
+	}
+	if response, _ := get(script); !strings.Contains(response.Header.Get("Cache-Control"), "immutable") {
+		t.Errorf("%s is not cached", script)
+	}
+	if response, _ := get("/api/nothing"); response.StatusCode != http.StatusNotFound {
+		t.Errorf("an unknown operation: %d", response.StatusCode)
 	}
 }

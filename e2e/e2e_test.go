@@ -14,6 +14,9 @@ import (
 	"keeler/e2e/stand"
 )
 
+// patience is how long a step may take to come about.
+const patience = 20 * time.Second
+
 // up starts a Keeler of its own for the test.
 func up(t *testing.T, demo bool) *stand.Stand {
 	t.Helper()
@@ -36,14 +39,19 @@ func open(t *testing.T, url string, window browser.Action) page {
 	ctx, end := browser.New(context.Background())
 	t.Cleanup(end)
 	p := page{t, ctx}
-	p.do(window, chromedp.Navigate(url))
+	if err := chromedp.Do(ctx, window); err != nil { // starts the browser, which must outlive any step's limit
+		t.Fatal(err)
+	}
+	p.do(chromedp.Navigate(url))
 	return p
 }
 
 // do runs steps, failing the test when one does not come about.
 func (p page) do(steps ...browser.Action) {
 	p.t.Helper()
-	if err := chromedp.Do(p.ctx, steps...); err != nil {
+	ctx, cancel := context.WithTimeout(p.ctx, patience)
+	defer cancel()
+	if err := chromedp.Do(ctx, steps...); err != nil {
 		p.t.Fatalf("%v\nthe page says:\n%s", err, p.words())
 	}
 }
@@ -77,7 +85,7 @@ func (p page) says(selector string, words ...string) {
 	p.t.Helper()
 	for _, w := range words {
 		js := fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? '').replace(/\s+/g, ' ').includes(%q)`, selector, w)
-		if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(15*time.Second))); err != nil {
+		if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
 			p.t.Fatalf("%s never says %q: %v\nit says:\n%s", selector, w, err, p.words())
 		}
 	}

@@ -80,8 +80,11 @@ func tidy(v float64, rule func(float64) float64) string {
 		scale *= 10
 	}
 	plain := strconv.FormatFloat(rule(math.Round(v*scale*1e6)/1e6)/scale, 'f', -1, 64)
-	if v >= 10000 { // 100,000 is read at a glance, 100000 is not
-		plain = plain[:len(plain)-3] + "," + plain[len(plain)-3:]
+	if v < 10000 {
+		return plain
+	}
+	for i := len(plain) - 3; i > 0; i -= 3 { // 100,000 is read at a glance, 100000 is not
+		plain = plain[:i] + "," + plain[i:]
 	}
 	return plain
 }

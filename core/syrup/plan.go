@@ -155,7 +155,7 @@ func (p *Plan) mix(r Request, t target) error {
 	case ReadyMix:
 		thin, err := Thin(h.Stock, p.Volume, t.strength, r.ThinSugar)
 		if err != nil {
-			return err
+			return r.atAim(err)
 		}
 		p.Thinning, p.Made = &thin, thin.Result
 		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume,
@@ -182,6 +182,17 @@ func (p *Plan) mix(r Request, t target) error {
 	}
 	p.Lines = powderLines(h, p.Use, p.Made, r.Division)
 	return nil
+}
+
+// atAim moves a fault of the strength to where it was chosen.
+func (r Request) atAim(err error) error {
+	l, ok := err.(fault.List)
+	for i := range l {
+		if ok && r.Aim.By == BySchool && l[i].Field == "strength.value" {
+			l[i].Field = "strength.school"
+		}
+	}
+	return err
 }
 
 // wholeTablets is the whole number nearest to the wanted strength, at least one.

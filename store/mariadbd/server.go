@@ -57,16 +57,18 @@ func Start(ctx context.Context, dir string) (*Server, error) {
 }
 
 func (s *Server) start(ctx context.Context, dir string) error {
-	data := filepath.Join(dir, "mariadb")
-	if err := initialise(ctx, data); err != nil {
-		return err
-	}
-	run, err := os.MkdirTemp("", "keeler-") // a socket's path must be short
+	// A socket's path must be short; and a starting mariadbd clears temporary
+	// tables out of its tmpdir, another server's with them.
+	run, err := os.MkdirTemp("", "keeler-")
 	if err != nil {
 		return err
 	}
 	s.socket = filepath.Join(run, "db.sock")
-	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket,
+	data := filepath.Join(dir, "mariadb")
+	if err := initialise(ctx, data, run); err != nil {
+		return err
+	}
+	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket, "--tmpdir="+run,
 		"--pid-file="+filepath.Join(run, "db.pid"), "--log-error="+filepath.Join(dir, "mariadbd.log"),
 		"--skip-networking", "--skip-log-bin", "--user="+userName(),
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci",
@@ -155,7 +157,7 @@ func (s *Server) release() {
 
 // initialise makes the system tables. It works in a folder beside and renames
 // it, so that an interrupted first start leaves nothing half made.
-func initialise(ctx context.Context, data string) error {
+func initialise(ctx context.Context, data, temporary string) error {
 	if _, err := os.Stat(data); err == nil {
 		return nil
 	}
@@ -163,9 +165,10 @@ func initialise(ctx context.Context, data string) error {
 	if err := os.RemoveAll(fresh); err != nil {
 		return err
 	}
-	out, err := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
-		"--auth-root-authentication-method=normal", "--skip-test-db", "--user="+userName()).CombinedOutput()
-	if err != nil {
+	install := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
+		"--auth-root-authentication-method=normal", "--skip-test-db", "--user="+userName())
+	install.Env = append(os.Environ(), "TMPDIR="+temporary)
+	if out, err := install.CombinedOutput(); err != nil {
 		return fmt.Errorf("mariadb-install-db: %w (make setup installs it)\n%s", err, out)
 	}
 	return os.Rename(fresh, data)

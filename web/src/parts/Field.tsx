@@ -50,3 +50,14 @@ export function Field({ label, value, onChange, unit, path, text, placeholder, h
     </div>
   )
 }
+
+/** A fault of something that is chosen elsewhere, such as on a drawing. */
+export function FaultLine({ path }: { path: string }) {
+  const fault = useFault(path)
+  if (fault === undefined) return null
+  return (
+    <FormHelperText error data-path={path}>
+      {fault}
+    </FormHelperText>
+  )
+}

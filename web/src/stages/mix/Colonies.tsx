@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { FaultLine } from '../../parts/Field'
 import { plain } from '../../units/format'
 import { AddHives } from './AddHives'
 import { ColonyCard } from './ColonyCard'
@@ -29,6 +30,7 @@ export function Colonies({ draft, plan, change }: Props) {
         </span>
       </div>
       <p className={styles.hint}>{text.boardsHint}</p>
+      <FaultLine path="colonies" />
       <div className={styles.boards}>
         {draft.colonies.map((colony, i) => (
           <ColonyCard

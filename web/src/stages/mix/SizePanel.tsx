@@ -1,5 +1,5 @@
 import { Choice } from '../../parts/Choice'
-import { Field } from '../../parts/Field'
+import { FaultLine, Field } from '../../parts/Field'
 import { Section } from '../../parts/Section'
 import { useUnits } from '../../units/units'
 import type { Draft } from './draft'
@@ -61,6 +61,7 @@ export function SizePanel({ draft, change }: { draft: Draft; change: Change }) {
           onChange={(v) => change((d) => void (d.size.reserve = v))}
         />
       )}
+      <FaultLine path="hold" />
     </Section>
   )
 }

@@ -1,6 +1,6 @@
 import NativeSelect from '@mui/material/NativeSelect'
 import { Choice } from '../../parts/Choice'
-import { Field } from '../../parts/Field'
+import { FaultLine, Field } from '../../parts/Field'
 import { Section } from '../../parts/Section'
 import type { Draft, StrengthForm } from './draft'
 import { nameIn, text } from './text'
@@ -23,6 +23,7 @@ export function StrengthPanel({ draft, change }: { draft: Draft; change: Change 
         path="strength.by"
         onChange={(by) => change((d) => void (d.aim.by = by))}
       />
+      <FaultLine path="strength.school" />
       {aim.by === 'value' && (
         <>
           <Field

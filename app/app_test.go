@@ -1,0 +1,139 @@
+package app
+
+import (
+	"context"
+	"errors"
+	"os"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/store/mariadbd"
+	"keeler/wire"
+)
+
+var records *store.Store
+
+func TestMain(m *testing.M) {
+	os.Exit(func() int {
+		dir, err := os.MkdirTemp("", "keeler-app-")
+		if err != nil {
+			panic(err)
+		}
+		defer func() { _ = os.RemoveAll(dir) }()
+		db, err := mariadbd.Start(context.Background(), dir)
+		if err != nil {
+			panic(err)
+		}
+		defer db.Stop()
+		if records, err = store.Open(db.DSN()); err != nil {
+			panic(err)
+		}
+		defer func() { _ = records.Close() }()
+		if err := records.Migrate(context.Background()); err != nil {
+			panic(err)
+		}
+		return m.Run()
+	}())
+}
+
+var (
+	work = time.Date(2026, 12, 4, 8, 30, 0, 0, time.UTC)
+	wall = time.Date(2027, 1, 9, 20, 15, 3, 0, time.UTC)
+)
+
+func keeler() *App { return New(records, Pinned(work), Pinned(wall), Welcome{}) }
+
+func litre(id string) wire.SaveBatch {
+	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Plan: wire.PlanRequest{
+		Hold:     wire.Hold{Kind: "crystals"},
+		Strength: wire.Aim{By: "school", School: "label-litre"},
+		Size:     wire.Size{By: "volume", VolumeML: 1000},
+	}}
+}
+
+// A batch is worked out again by the server, dated by the clock of the work and
+// audited by the clock of the wall, and kept with all it came from.
+func TestSaveBatch(t *testing.T) {
+	id := uuid.NewString()
+	_, created, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id))
+	if err != nil || !created {
+		t.Fatal(created, err)
+	}
+	b, err := keeler().Batch(t.Context(), store.FirstOperation, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if b.Name != "Litre" || b.MadeOn != "2026-12-04T08:30" || !b.SavedAt.Equal(wall) || b.Rule != "permit held" {
+		t.Errorf("got %+v", b.BatchSummary)
+	}
+	// 1000/998.68 of 35 g.
+	if got := b.Answer.Lines[2].Grams; got < 35.04 || got > 35.05 {
+		t.Errorf("kept %v g of acid, want 35.05", got)
+	}
+	if b.Plan.Size.VolumeML != 1000 || b.SnapshotVersion != wire.SnapshotVersion {
+		t.Errorf("the inputs are not as they were: %+v", b.Plan)
+	}
+}
+
+func TestSaveBatchTwice(t *testing.T) {
+	id := uuid.NewString()
+	for i, want := range []bool{true, false} {
+		if _, created, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id)); err != nil || created != want {
+			t.Errorf("time %d: %v %v", i+1, created, err)
+		}
+	}
+	other := litre(id)
+	other.Plan.Size.VolumeML = 500
+	if _, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, other); !errors.Is(err, store.ErrConflict) {
+		t.Errorf("the same id for another plan: got %v", err)
+	}
+}
+
+func TestSaveBatchRefuses(t *testing.T) {
+	bad := litre(uuid.NewString())
+	bad.Plan.Size.VolumeML = -1
+	nameless := litre(uuid.NewString())
+	nameless.Name = " "
+	for field, in := range map[string]wire.SaveBatch{"plan.size.volume_ml": bad, "name": nameless} {
+		_, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, in)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != field {
+			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+		if _, err := keeler().Batch(t.Context(), store.FirstOperation, in.ID); !errors.Is(err, store.ErrNotFound) {
+			t.Errorf("a refused batch must leave nothing: %v", err)
+		}
+	}
+}
+
+func TestRemarkAndVoid(t *testing.T) {
+	id := uuid.NewString()
+	if _, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id)); err != nil {
+		t.Fatal(err)
+	}
+	note := wire.Remark{ID: uuid.NewString(), Text: " clear after five minutes "}
+	b, err := keeler().Remark(t.Context(), store.FirstOperation, id, note)
+	if err != nil || len(b.Remarks) != 1 || b.Remarks[0].Text != "clear after five minutes" || !b.Remarks[0].At.Equal(wall) {
+		t.Errorf("got %+v %v", b.Remarks, err)
+	}
+	b, err = keeler().VoidBatch(t.Context(), store.FirstOperation, id, "spilt")
+	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Lines) != 4 {
+		t.Errorf("a void batch stays whole, with its reason: %+v %v", b.BatchSummary, err)
+	}
+	for what, err := range map[string]error{
+		"an empty remark":          second(keeler().Remark(t.Context(), store.FirstOperation, id, wire.Remark{ID: uuid.NewString(), Text: " "})),
+		"a void without reason":    second(keeler().VoidBatch(t.Context(), store.FirstOperation, id, " ")),
+		"a remark to nothing":      second(keeler().Remark(t.Context(), store.FirstOperation, uuid.NewString(), note)),
+		"the voiding of a nothing": second(keeler().VoidBatch(t.Context(), store.FirstOperation, uuid.NewString(), "x")),
+	} {
+		if err == nil {
+			t.Errorf("%s must be refused", what)
+		}
+	}
+}
+
+func second(_ wire.Batch, err error) error { return err }

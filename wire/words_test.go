@@ -1,0 +1,72 @@
+package wire
+
+import (
+	"strings"
+	"testing"
+
+	"keeler/core/fault"
+	"keeler/core/syrup"
+)
+
+func TestSay(t *testing.T) {
+	for _, c := range []struct {
+		fault fault.Fault
+		want  string
+	}{
+		{fault.Fault{Field: "size.volume_ml", Reason: fault.TooLow, Low: 10, High: 100000, Unit: "mL"}, "Too low. Possible: 10 to 100,000 mL."},
+		// Its ends are rounded inward, so that both are accepted.
+		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than stays dissolved at room temperature. Possible: 0.358 to 5.75 % w/v."},
+		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."},
+		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "No seams yet: tap the gaps that hold bees, or size the batch by volume."},
+		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
+		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Too low. Possible: 0 to 1,000,000."},
+	} {
+		if got := Say(c.fault); got != c.want {
+			t.Errorf("%+v:\n got %q\nwant %q", c.fault, got, c.want)
+		}
+	}
+}
+
+func TestSayNamesFewColonies(t *testing.T) {
+	n := syrup.Note{Code: syrup.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
+	if got := sayNote(n, syrup.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
+		t.Errorf("got %q", got)
+	}
+}
+
+// The narrow calculations agree with the plan they are a part of.
+func TestNarrowCalculations(t *testing.T) {
+	school := Aim{By: "school", School: "label-litre"}
+
+	// 35 g at 89 % are 31.15 g OAD; at 35.046 g/L that is 888.8 mL, 17 colonies.
+	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, Strength: school})
+	if err != nil || packet.OADG != 31.15 || packet.AtCap != 17 || packet.VolumeML < 888.7 || packet.VolumeML > 888.9 {
+		t.Errorf("packet: %+v %v", packet, err)
+	}
+	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, Strength: school, VolumeML: 500})
+	if err != nil || tablets.Tablets != 18 || tablets.Strength.GPerL != 36 {
+		t.Errorf("tablets: %+v %v", tablets, err)
+	}
+	thin, err := Thinning(ThinningRequest{
+		Stock:    Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate"},
+		Strength: Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}, SugarPercentWW: 30, VolumeML: 1000,
+	})
+	if err != nil || thin.StockML != 750 || thin.SugarG < 343.3 || thin.SugarG > 343.7 || thin.WaterG < 36.7 || thin.WaterG > 37.3 {
+		t.Errorf("thinning: %+v %v", thin, err)
+	}
+	// 45 g/L OAD is 4.5 % w/v, 3.2139 % w/v OAA.
+	s, err := Convert(StrengthRequest{Strength: Aim{By: "value", Value: 45, Form: "g_per_l", Basis: "dihydrate"}})
+	if err != nil || s.PercentWVOAD != 4.5 || s.PercentWVOAA != 3.2139 || s.Below != "medium" {
+		t.Errorf("strength: %+v %v", s, err)
+	}
+	shot, err := Calibrate(CalibrationRequest{Shots: 10, Grams: 49.91, Liquid: "water"})
+	if err != nil || shot.UnitML != 5 {
+		t.Errorf("calibration: %+v %v", shot, err)
+	}
+	if _, err := Calibrate(CalibrationRequest{Shots: 10, Grams: 50, Liquid: "mead"}); err == nil {
+		t.Error("a liquid of unknown density must be refused")
+	}
+	if _, err := Packet(PacketRequest{Hold: Hold{Kind: "tablets"}, Strength: school}); err == nil {
+		t.Error("tablets are no packet")
+	}
+}
