@@ -1,0 +1,105 @@
+package e2e
+
+import (
+	"bytes"
+	"encoding/json"
+	"io"
+	"net/http"
+	"net/http/httptest"
+	"net/http/httputil"
+	"net/url"
+	"sync/atomic"
+	"testing"
+
+	"keeler/e2e/browser"
+	"keeler/wire"
+)
+
+// between puts a handler between the page and the server.
+func between(t *testing.T, server string, handle func(w http.ResponseWriter, r *http.Request, onward http.Handler)) string {
+	t.Helper()
+	target, err := url.Parse(server)
+	if err != nil {
+		t.Fatal(err)
+	}
+	onward := httputil.NewSingleHostReverseProxy(target)
+	middle := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { handle(w, r, onward) }))
+	t.Cleanup(middle.Close)
+	return middle.URL
+}
+
+// An answer that comes late is not shown over a newer one: the plan for 500 mL is
+// held back until the one for 250 mL has been given.
+func TestLatestInputWins(t *testing.T) {
+	t.Parallel()
+	newer := make(chan struct{})
+	var late atomic.Bool
+	p := open(t, between(t, up(t, false).URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		raw, err := io.ReadAll(r.Body)
+		if err != nil {
+			return
+		}
+		r.Body = io.NopCloser(bytes.NewReader(raw))
+		var plan wire.PlanRequest
+		_ = json.Unmarshal(raw, &plan)
+		if r.URL.Path == "/api/plan" && plan.Size.VolumeML == 500 {
+			late.Store(true)
+			select {
+			case <-newer:
+			case <-r.Context().Done(): // the page has let go of it
+			}
+		}
+		onward.ServeHTTP(w, r)
+		if plan.Size.VolumeML == 250 {
+			close(newer)
+		}
+	}), browser.Desk)
+	p.choose("Volume")
+	p.fill("size.volume_ml", "500")
+	p.fill("size.volume_ml", "250")
+	p.says("[data-docket]", "Weigh for 250 mL")
+	<-newer
+	p.says("[data-docket]", "Weigh for 250 mL")
+	if !late.Load() {
+		t.Error("the older plan was never asked for")
+	}
+}
+
+// The batch was kept but its answer got lost: pressing again counts once.
+func TestAnswerLostOnTheWay(t *testing.T) {
+	t.Parallel()
+	s := up(t, true)
+	var lost atomic.Int32
+	p := open(t, between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		if r.Method == http.MethodPost && r.URL.Path == "/api/batches" && lost.Add(1) == 1 {
+			onward.ServeHTTP(httptest.NewRecorder(), r) // it arrives, and no word of it comes back
+			http.Error(w, "", http.StatusBadGateway)
+			return
+		}
+		onward.ServeHTTP(w, r)
+	}), browser.Phone)
+	p.says("[data-docket]", "Weigh for 267 mL")
+	p.click("[data-save]")
+	p.says("aside", "Not kept: the server does not answer")
+	p.click("[data-save]")
+	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
+
+	response, err := http.Get(s.URL + "/api/batches")
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	var list wire.BatchList
+	if err := json.NewDecoder(response.Body).Decode(&list); err != nil {
+		t.Fatal(err)
+	}
+	kept := 0
+	for _, b := range list.Batches {
+		if b.Name == "Ropewalk, 4 Dec 2026" {
+			kept++
+		}
+	}
+	if kept != 1 {
+		t.Errorf("kept %d times, want once", kept)
+	}
+}
