@@ -60,10 +60,11 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		begun := time.Now()
 		c.Next()
-		level := slog.LevelDebug
-		if c.Writer.Status() >= http.StatusInternalServerError {
+		level := slog.LevelDebug // every keystroke asks for a plan
+		switch status := c.Writer.Status(); {
+		case status >= http.StatusInternalServerError:
 			level = slog.LevelError
-		} else if c.Request.Method != http.MethodGet {
+		case status >= http.StatusBadRequest || status == http.StatusCreated:
 			level = slog.LevelInfo
 		}
 		if !log.Enabled(c, level) {

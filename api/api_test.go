@@ -228,7 +228,7 @@ func TestPage(t *testing.T) {
 	if response, _ := get(script); !strings.Contains(response.Header.Get("Cache-Control"), "immutable") {
 		t.Errorf("%s is not cached", script)
 	}
-	if response, _ := get("/api/nothing"); response.StatusCode != http.StatusNotFound {
+	if response, _ := get("/api/nothing"); response.StatusCode != http.StatusNotFound || response.Header.Get("Content-Type") != "application/problem+json" {
 		t.Errorf("an unknown operation: %d", response.StatusCode)
 	}
 }

@@ -19,6 +19,7 @@ func (p Page) serve(r *gin.Engine) {
 	r.NoRoute(func(c *gin.Context) {
 		path := c.Request.URL.Path
 		if strings.HasPrefix(path, "/api/") {
+			c.Header("Content-Type", "application/problem+json")
 			c.JSON(http.StatusNotFound, gin.H{"status": http.StatusNotFound, "title": "Not Found", "detail": "There is nothing at " + path})
 			return
 		}

@@ -77,6 +77,19 @@ func TestBadInputAndReload(t *testing.T) {
 	p.neverNaN()
 }
 
+// A draft that cannot be read is told, never a blank page.
+func TestBrokenDraft(t *testing.T) {
+	t.Parallel()
+	p := open(t, up(t, true).URL, browser.Desk)
+	p.says("[data-docket]", "Weigh for 267 mL")
+	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
+		localStorage.setItem('keeler.mix.draft', '{"version":1,"units":"metric"}'))`), chromedp.Reload())
+	p.says("body", "This page failed")
+	p.choose("Clear what was typed and start afresh")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-docket]")))
+	p.says("[data-docket]", "Weigh for 267 mL")
+}
+
 // With the server away nothing typed is lost, no figure is shown for what it
 // did not work out, and both the figures and the saving come back with it.
 func TestServerAway(t *testing.T) {

@@ -27,6 +27,7 @@ type Gear string
 
 const (
 	Gloves       Gear = "nitrile_gloves"
+	ButylGloves  Gear = "butyl_gloves" // or neoprene: formic acid goes through nitrile fast
 	Goggles      Gear = "goggles"
 	ParticleMask Gear = "particle_mask" // P2 / N95 at least, P3 half mask better
 	LongSleeves  Gear = "long_sleeves"
@@ -35,6 +36,7 @@ const (
 var (
 	crystalGear = []Gear{Gloves, Goggles, ParticleMask, LongSleeves}
 	liquidGear  = []Gear{Gloves, Goggles}
+	formicGear  = []Gear{ButylGloves, Goggles}
 )
 
 // Water temperatures of the schools, °C.
@@ -108,6 +110,12 @@ func thinLines(t Thinning, division chem.Grams) []Line {
 	return append(lines, stock)
 }
 
-func readyLines(v chem.Millilitres) []Line {
-	return []Line{{Step: StepWarmBottle, Volume: v, Water: giveAt, Gear: liquidGear}}
+func readyLines(v chem.Millilitres, card *Card) []Line {
+	line := Line{Step: StepWarmBottle, Volume: v, Water: giveAt, Gear: liquidGear}
+	for _, a := range card.Actives {
+		if a.Acid == Formic {
+			line.Gear = formicGear
+		}
+	}
+	return []Line{line}
 }

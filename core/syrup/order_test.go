@@ -46,6 +46,18 @@ func TestOrderOfWork(t *testing.T) {
 	}
 }
 
+// Nitrile is no protection against formic acid.
+func TestGearForAProductWithFormicAcid(t *testing.T) {
+	r := quiet()
+	r.Hold = Hold{Kind: ReadyToUse, Card: &Card{
+		Actives: []Active{{Oxalic, 39, "dihydrate"}, {Formic, 5, ""}}, Rows: []CardRow{{0, 30}},
+	}}
+	p, err := New(r)
+	if err != nil || !slices.Equal(p.Lines[0].Gear, []Gear{ButylGloves, Goggles}) {
+		t.Errorf("got %v %v", p.Lines, err)
+	}
+}
+
 // A packet's filler stands for as much of the sugar: 35 g of powder at 89 % bring
 // 3.85 g filler, so that 500 mL of the half-litre recipe take 500/523.64 of 308 g.
 func TestFillerIsSugar(t *testing.T) {

@@ -114,12 +114,16 @@ func volume(r Request, need chem.Millilitres, s chem.GramsPerLitre) (chem.Millil
 		v = float64(r.Size.Colonies) * float64(r.Rule.Cap)
 		l.Within("size.colonies", v, MinVolume, MaxVolume, "mL")
 	case SizeSeams:
+		field := "colonies"
+		if len(r.Colonies) == 0 {
+			field = "mean.seams"
+		}
 		if need == 0 {
-			l.Add("colonies", fault.Missing)
+			l.Add(field, fault.Missing)
 			return 0, l
 		}
 		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserve)) + float64(r.Applicator.Dead) - 1e-9)
-		l.Within("colonies", v, MinVolume, MaxVolume, "mL")
+		l.Within(field, v, MinVolume, MaxVolume, "mL")
 	case SizeHand:
 		switch r.Hold.Kind {
 		case ReadyToUse:
@@ -150,7 +154,7 @@ func (p *Plan) mix(r Request, t target) error {
 	switch h.Kind {
 	case ReadyToUse:
 		p.Use = Use{Volume: p.Volume, Left: float64(h.Volume - p.Volume), Known: h.Volume > 0}
-		p.Lines = readyLines(p.Volume)
+		p.Lines = readyLines(p.Volume, h.Card)
 		return nil
 	case ReadyMix:
 		thin, err := Thin(h.Stock, p.Volume, t.strength, r.ThinSugar)

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, Route, Routes } from 'react-router'
 import { client } from './api/client'
+import { Boundary } from './shell/Boundary'
 import { Header } from './shell/Header'
 import { text } from './shell/text'
 import { MixScreen } from './stages/mix/MixScreen'
@@ -39,14 +40,16 @@ export function App() {
   return (
     <>
       <Header start={start.data} onKeys={() => setKeys(true)} />
-      <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
-        <Routes>
-          <Route path="/" element={<MixScreen start={start.data} />} />
-          <Route path="/batches" element={<BatchList />} />
-          <Route path="/batches/:id" element={<BatchPage />} />
-          <Route path="*" element={<Nowhere />} />
-        </Routes>
-      </Suspense>
+      <Boundary>
+        <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
+          <Routes>
+            <Route path="/" element={<MixScreen start={start.data} />} />
+            <Route path="/batches" element={<BatchList />} />
+            <Route path="/batches/:id" element={<BatchPage />} />
+            <Route path="*" element={<Nowhere />} />
+          </Routes>
+        </Suspense>
+      </Boundary>
       {keys && (
         <Suspense>
           <KeysSheet onClose={() => setKeys(false)} />

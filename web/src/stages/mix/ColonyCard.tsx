@@ -1,7 +1,7 @@
 import FormHelperText from '@mui/material/FormHelperText'
 import IconButton from '@mui/material/IconButton'
 import InputBase from '@mui/material/InputBase'
-import { lazy, Suspense, useContext, useState } from 'react'
+import { lazy, memo, Suspense, useContext, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Board, type BoardGap } from '../../drawing/Board'
 import { besideComb } from '../../drawing/gaps'
@@ -27,7 +27,7 @@ interface Props {
 }
 
 /** One colony: its boxes from above, the top box drawn uppermost, and what it gets. */
-export function ColonyCard({ colony, at, path, dose, device, change }: Props) {
+export const ColonyCard = memo(function ColonyCard({ colony, at, path, dose, device, change }: Props) {
   const faults = Object.entries(useContext(Faults)).filter(([field]) => field.startsWith(path + '.'))
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const [slotsOpen, setSlotsOpen] = useState(false)
@@ -131,7 +131,7 @@ export function ColonyCard({ colony, at, path, dose, device, change }: Props) {
       </Suspense>
     </article>
   )
-}
+})
 
 const sum = (seams: readonly number[]) => seams.reduce((a, b) => a + b, 0)
 

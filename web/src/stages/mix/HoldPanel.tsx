@@ -110,7 +110,7 @@ function StockFields({ draft, change }: { draft: Draft; change: Change }) {
       <Choice
         label={text.form}
         columns={3}
-        value={stock.form as (typeof text.stockForms)[number][0]}
+        value={stock.form}
         options={text.stockForms}
         path="hold.stock.form"
         onChange={(v) => change((d) => void (d.hold.stock.form = v))}

@@ -65,6 +65,7 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
           />
         </div>
         <div className={styles.giving}>
+          {plan.doses.length > 0 && !bought && <Gear label={text.giving} pieces={text.givingGear} />}
           <Doses plan={plan} device={request.applicator?.device ?? 'syringe'} />
           <Advice title="" lines={plan.notes.filter((n) => n.level !== 'warn').map((n) => n.text)} />
         </div>

@@ -35,6 +35,7 @@ export const text = {
   gearLabel: 'Put on before the next line',
   gear: {
     nitrile_gloves: 'nitrile gloves',
+    butyl_gloves: 'butyl or neoprene gloves',
     goggles: 'goggles',
     particle_mask: 'P2 mask or better',
     long_sleeves: 'long sleeves',
@@ -51,6 +52,8 @@ export const text = {
   cost: 'cost of all',
   costColony: 'cost a colony',
 
+  giving: 'For giving it',
+  givingGear: ['nitrile gloves', 'goggles', 'squeeze bottle of water'],
   doses: 'Who gets what',
   doseHead: ['Hive', 'Seams', 'Draw', 'mL'],
   draw: {

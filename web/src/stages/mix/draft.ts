@@ -16,7 +16,7 @@ export interface Draft {
     powder: Record<PowderKind, Powder>
     madeUpTo: string
     volume: string
-    stock: { value: string; form: string; basis: Basis | ''; sugar: string }
+    stock: { value: string; form: StockForm; basis: Basis | ''; sugar: string }
     card: { name: string; actives: CardActive[]; rows: CardRow[]; repeats: string }
   }
   aim: {
@@ -56,7 +56,8 @@ export interface Powder {
 }
 export type HoldKind = PowderKind | 'ready_mix' | 'ready_to_use'
 export type Basis = 'dihydrate' | 'anhydrous'
-export type StrengthForm = 'g_per_l' | 'percent_wv' | 'percent_ww' | 'mg_per_seam' | 'g_per_colony'
+export type StockForm = 'g_per_l' | 'percent_wv' | 'percent_ww'
+export type StrengthForm = StockForm | 'mg_per_seam' | 'g_per_colony'
 /** How the batch is sized; boards and count are both "by seams" to the server. */
 export type SizeBy = 'boards' | 'count' | 'colonies' | 'volume' | 'in_hand'
 export type Device = 'syringe' | 'bulb' | 'gun' | 'sprayer'

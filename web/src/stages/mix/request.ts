@@ -112,7 +112,7 @@ function readHold(draft: Draft, r: Reader, volume: (path: string, typed: string)
       hold.volume_ml = volume('hold.volume_ml', h.volume)
       hold.stock = {
         value: r.number('hold.stock.value', h.stock.value) ?? 0,
-        form: h.stock.form as NonNullable<PlanRequest['hold']['stock']>['form'],
+        form: h.stock.form,
         basis: h.stock.basis,
         sugar_percent_ww: r.number('hold.stock.sugar_percent_ww', h.stock.sugar),
       }

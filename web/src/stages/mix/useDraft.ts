@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { useUnits } from '../../units/units'
 import { emptyDraft, type Draft } from './draft'
 import { inUnits } from './inUnits'
@@ -26,6 +26,6 @@ export function useDraft(offered: Draft | undefined) {
   const [draft, setDraft] = useState<Draft>(() => kept() ?? offered ?? emptyDraft())
   if (draft.units !== system) setDraft(inUnits(draft, system))
   useEffect(() => keepDraft(draft), [draft])
-  const change: Change = (recipe) => setDraft((d) => produce(d, recipe))
+  const change = useCallback<Change>((recipe) => setDraft((d) => produce(d, recipe)), [])
   return { draft, change, replace: setDraft }
 }

@@ -1,4 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, replaceEqualDeep, useQuery } from '@tanstack/react-query'
+import { useRef } from 'react'
 import { client, Problem, type Schemas } from '../../api/client'
 import type { Reading } from './request'
 
@@ -15,12 +16,20 @@ export interface Planned {
   lost: boolean
 }
 
+const NONE: Record<string, string> = {}
+
 /** Asks the server for the plan of the newest input; older answers are dropped. */
 export function usePlan({ request, faults }: Reading): Planned {
+  const last = useRef<Plan>(undefined)
   const readable = Object.keys(faults).length === 0
   const query = useQuery({
     queryKey: ['plan', request],
-    queryFn: async ({ signal }) => (await client.POST('/api/plan', { body: request, signal })).data,
+    queryFn: async ({ signal }) => {
+      const { data } = await client.POST('/api/plan', { body: request, signal })
+      // What did not change keeps its identity, so that its drawing is left alone.
+      last.current = replaceEqualDeep(last.current, data)
+      return last.current
+    },
     enabled: readable,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -28,7 +37,7 @@ export function usePlan({ request, faults }: Reading): Planned {
     retry: (_, error) => !(error instanceof Problem && error.status < 500),
     retryDelay: (attempt) => Math.min(500 * 2 ** attempt, 5000),
   })
-  const refused = query.error instanceof Problem ? query.error.faults : {}
+  const refused = query.error instanceof Problem ? query.error.faults : NONE
   const lost =
     query.failureReason !== null &&
     !(query.failureReason instanceof Problem && query.failureReason.status < 500)
