@@ -19,7 +19,6 @@ func gap(colony string, n int) string {
 // litre's 998.68 mL that is 43/998.68: 25.83 g sugar and water, 1.507 g acid;
 // a third of the water is 8.6, the rest 17.2.
 func TestFromFirstLookToKeptBatch(t *testing.T) {
-	t.Parallel()
 	s := up(t, false)
 	p := open(t, s.URL, browser.Desk)
 	p.says("[data-unfilled]", "No seams yet")
@@ -65,7 +64,6 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 
 // A kept batch goes back onto the bench as it was.
 func TestCopyIntoANewPlan(t *testing.T) {
-	t.Parallel()
 	s := up(t, true)
 	p := open(t, s.URL+"/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", browser.Desk)
 	p.says("[data-docket]", "Weigh for 494 mL")

@@ -4,6 +4,7 @@ package e2e
 import (
 	"context"
 	"fmt"
+	"os"
 	"strings"
 	"testing"
 	"time"
@@ -12,15 +13,46 @@ import (
 
 	"keeler/e2e/browser"
 	"keeler/e2e/stand"
+	"keeler/store/mariadbd"
 )
 
 // patience is how long a step may take to come about.
 const patience = 20 * time.Second
 
-// up starts a Keeler of its own for the test.
+var (
+	database *mariadbd.Server
+	chromium context.Context // its first tab stays empty
+)
+
+func TestMain(m *testing.M) {
+	os.Exit(func() int {
+		dir, err := os.MkdirTemp("", "keeler-e2e-")
+		if err != nil {
+			panic(err)
+		}
+		defer func() { _ = os.RemoveAll(dir) }()
+		if database, err = mariadbd.Start(context.Background(), dir); err != nil {
+			panic(err)
+		}
+		defer database.Stop()
+		var end context.CancelFunc
+		chromium, end = browser.New(context.Background())
+		defer end()
+		if err := chromedp.Do(chromium); err != nil {
+			panic(err)
+		}
+		return m.Run()
+	}())
+}
+
+// up starts a Keeler of its own for the test, on a database of its own.
 func up(t *testing.T, demo bool) *stand.Stand {
 	t.Helper()
-	s, err := stand.Up(context.Background(), t.TempDir(), demo)
+	dsn, err := database.Database(t.Context(), t.Name())
+	if err != nil {
+		t.Fatal(err)
+	}
+	s, err := stand.On(context.Background(), dsn, demo)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -28,7 +60,7 @@ func up(t *testing.T, demo bool) *stand.Stand {
 	return s
 }
 
-// page is a tab in a browser with a fresh profile.
+// page is a tab with a fresh profile.
 type page struct {
 	t   *testing.T
 	ctx context.Context
@@ -36,10 +68,10 @@ type page struct {
 
 func open(t *testing.T, url string, window browser.Action) page {
 	t.Helper()
-	ctx, end := browser.New(context.Background())
+	ctx, end := chromedp.NewContext(chromium, chromedp.WithNewBrowserContext())
 	t.Cleanup(end)
 	p := page{t, ctx}
-	if err := chromedp.Do(ctx, window); err != nil { // starts the browser, which must outlive any step's limit
+	if err := chromedp.Do(ctx, window); err != nil { // opens the tab, which must outlive any step's limit
 		t.Fatal(err)
 	}
 	p.do(chromedp.Navigate(url))

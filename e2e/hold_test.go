@@ -11,7 +11,6 @@ import (
 // One packet into what its label says: 35 g of powder, 31.15 g of it acid, in
 // half a litre are 62.3 g/L, beyond every recipe; 10 colonies at the cap.
 func TestPacketAsItsLabel(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.choose("Packets")
 	p.fill("hold.oad_percent", "89")
@@ -28,7 +27,6 @@ func TestPacketAsItsLabel(t *testing.T) {
 
 // 500 mL of the label litre want 17.52 g: 18 whole tablets, 36 g/L.
 func TestTablets(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.choose("Tablets")
 	p.choose("Volume")
@@ -39,7 +37,6 @@ func TestTablets(t *testing.T) {
 
 // 6 % w/v down to the label litre's 35.05 g/L: 0.5841 of the volume is stock.
 func TestThinAReadyMix(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.choose("Ready-mix to thin")
 	p.choose("Volume")
@@ -54,7 +51,6 @@ func TestThinAReadyMix(t *testing.T) {
 
 // The label card overrides the school: R1's six seams are 13,200 bees.
 func TestLabelCard(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.choose("Ready to use")
 	p.fill("hold.card.rows[0].up_to_bees", "9000")
@@ -69,7 +65,6 @@ func TestLabelCard(t *testing.T) {
 
 // Squeezes of a bulb that was weighed: ten give 49.9 g of water, 5.00 mL each.
 func TestBulbByWeighing(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.choose("Bulb")
 	p.says("[data-docket]", "6 squeezes", "5.5 squeezes")
@@ -82,7 +77,6 @@ func TestBulbByWeighing(t *testing.T) {
 
 // A feeder at the wall leaves no seam behind it, and the bees drawn there go.
 func TestFeederTakesAPlace(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.says(`[data-colony="R5"]`, "46 mL · 9¼ seams")
 	p.click(`[aria-label="More for R5"]`)

@@ -25,7 +25,6 @@ func (p page) pages(paper chromedp.PaperSize) int {
 
 // The docket of up to 20 colonies goes on one page; a longer one continues.
 func TestDocketPrintsOnOnePage(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	add := func(n int) {
 		p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), strings.Repeat("11 ", n)+"\r"))

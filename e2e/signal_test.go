@@ -31,7 +31,6 @@ func between(t *testing.T, server string, handle func(w http.ResponseWriter, r *
 // An answer that comes late is not shown over a newer one: the plan for 500 mL is
 // held back until the one for 250 mL has been given.
 func TestLatestInputWins(t *testing.T) {
-	t.Parallel()
 	newer := make(chan struct{})
 	var late atomic.Bool
 	p := open(t, between(t, up(t, false).URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
@@ -67,7 +66,6 @@ func TestLatestInputWins(t *testing.T) {
 
 // The batch was kept but its answer got lost: pressing again counts once.
 func TestAnswerLostOnTheWay(t *testing.T) {
-	t.Parallel()
 	s := up(t, true)
 	var lost atomic.Int32
 	p := open(t, between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {

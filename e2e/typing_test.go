@@ -12,7 +12,6 @@ import (
 // "8 colonies, 52 seams, what do I weigh?": 260 mL, a tenth and 10 mL more are
 // 296 mL, 10.37 g acid and 177.8 g sugar, 6.3 oz. The acid stays in grams.
 func TestTwoInputsAndUnits(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.choose("Seams, counted")
 	p.fill("mean.seams", "52")
@@ -40,7 +39,6 @@ func TestTwoInputsAndUnits(t *testing.T) {
 // Bad input is told at its field with what is possible, no old figure stays
 // beside it, and nothing typed is lost by it or by a reload.
 func TestBadInputAndReload(t *testing.T) {
-	t.Parallel()
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
 	p.says("[data-docket]", "Weigh for 267 mL")
@@ -79,7 +77,6 @@ func TestBadInputAndReload(t *testing.T) {
 
 // A draft that cannot be read is told, never a blank page.
 func TestBrokenDraft(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.says("[data-docket]", "Weigh for 267 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
@@ -93,7 +90,6 @@ func TestBrokenDraft(t *testing.T) {
 // With the server away nothing typed is lost, no figure is shown for what it
 // did not work out, and both the figures and the saving come back with it.
 func TestServerAway(t *testing.T) {
-	t.Parallel()
 	s := up(t, true)
 	p := open(t, s.URL, browser.Phone)
 	p.says("[data-docket]", "Weigh for 267 mL")
@@ -116,7 +112,6 @@ func TestServerAway(t *testing.T) {
 // The board by keyboard: a digit sets the gap, the arrows move on, several
 // hives are added by typing their counts.
 func TestBoardByKeyboard(t *testing.T) {
-	t.Parallel()
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.do(chromedp.Focus(chromedp.CSS(gap("1", 0))), chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("4"),
 		chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("2"), chromedp.KeyEvent(kb.ArrowUp))

@@ -22,28 +22,40 @@ import (
 type Stand struct {
 	URL   string
 	Store *store.Store
-	DB    *mariadbd.Server
+	DB    *mariadbd.Server // nil when it belongs to others, too
 
 	welcome app.Welcome
 	server  *http.Server
 	address string
 }
 
-// Up starts a Keeler whose data lie in dir: the demo, or one that was never used.
+// Up starts a Keeler with a MariaDB whose data lie in dir: the demo, or one that
+// was never used.
 func Up(ctx context.Context, dir string, withDemo bool) (*Stand, error) {
 	db, err := mariadbd.Start(ctx, dir)
 	if err != nil {
 		return nil, err
 	}
-	s := &Stand{DB: db, address: "127.0.0.1:0"}
-	if err := s.fill(ctx, withDemo); err != nil {
+	s, err := On(ctx, db.DSN(), withDemo)
+	if err != nil {
+		db.Stop()
+		return nil, err
+	}
+	s.DB = db
+	return s, nil
+}
+
+// On starts a Keeler on an empty database.
+func On(ctx context.Context, dsn string, withDemo bool) (*Stand, error) {
+	s := &Stand{address: "127.0.0.1:0"}
+	if err := s.fill(ctx, dsn, withDemo); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}
 	return s, nil
 }
 
-func (s *Stand) fill(ctx context.Context, withDemo bool) (err error) {
-	if s.Store, err = store.Open(s.DB.DSN()); err != nil {
+func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool) (err error) {
+	if s.Store, err = store.Open(dsn); err != nil {
 		return err
 	}
 	if err = s.Store.Migrate(ctx); err != nil {
@@ -87,6 +99,8 @@ func (s *Stand) Down() error {
 	if s.Store != nil {
 		err = errors.Join(err, s.Store.Close())
 	}
-	s.DB.Stop()
+	if s.DB != nil {
+		s.DB.Stop()
+	}
 	return err
 }

@@ -126,6 +126,19 @@ func (s *Server) wait(ctx context.Context) error {
 // DSN is the data source name of the server's one database.
 func (s *Server) DSN() string { return "root@unix(" + s.socket + ")/" + database }
 
+// Database makes a further, empty database and gives its data source name.
+func (s *Server) Database(ctx context.Context, name string) (string, error) {
+	db, err := sql.Open("mysql", s.DSN())
+	if err != nil {
+		return "", err
+	}
+	defer func() { _ = db.Close() }()
+	if _, err := db.ExecContext(ctx, "CREATE DATABASE `"+name+"`"); err != nil {
+		return "", err
+	}
+	return "root@unix(" + s.socket + ")/" + name, nil
+}
+
 // Done is closed when the server has ended, for whatever reason.
 func (s *Server) Done() <-chan struct{} { return s.done }
 
