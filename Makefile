@@ -48,11 +48,12 @@ setup:
 setup-browser:
 	@scripts/setup.sh browser
 
-web/node_modules: web/package.json web/package-lock.json
+# npm writes this file last; the folder's own time changes with every cache in it.
+web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 	cd web && npm ci --no-audit --no-fund --silent
 	@touch $@
 
-web/src/api/schema.d.ts: web/node_modules $(filter-out %_test.go,$(filter api/% wire/% core/%,$(GO_FILES)))
+web/src/api/schema.d.ts: web/node_modules/.package-lock.json $(filter-out %_test.go,$(filter api/% wire/% core/%,$(GO_FILES)))
 	go run ./cmd/keeler openapi > web/openapi.json
 	cd web && npm run --silent api > /dev/null
 

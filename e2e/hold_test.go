@@ -19,7 +19,7 @@ func TestPacketAsItsLabel(t *testing.T) {
 	p.says(`[data-path="hold.made_up_to_ml"]`, "A figure is needed here. Possible: 10 to 100,000 mL")
 	p.fill("hold.made_up_to_ml", "500")
 	p.says("[data-docket]", "Weigh for 500 mL", "as the packet’s label", "6.23 % w/v", "4.45 % w/v",
-		"stronger than any school", "no seams marked", "crystals can fall out")
+		"stronger than any school", "312 mg acid in a full seam", "crystals can fall out")
 	p.says(`[data-line="Packet powder"]`, "35.0 g")
 	p.says("main", "does 10 colonies at the cap", "0 packets left")
 	p.neverNaN()

@@ -55,6 +55,10 @@ func TestBadInputAndReload(t *testing.T) {
 		p.says("[data-unfilled]", "Mend the marked figure")
 		p.neverNaN()
 	}
+	p.fill("size.volume_ml", "500")
+	p.fill("name", "Before the frost")
+	p.fill("size.volume_ml", "999999999")
+	p.says("[data-unfilled]", "Too high")
 	p.do(chromedp.Reload())
 	p.says(`[data-path="size.volume_ml"]`, "Too high")
 	if got := p.value("size.volume_ml"); got != "999999999" {
@@ -62,6 +66,9 @@ func TestBadInputAndReload(t *testing.T) {
 	}
 	p.fill("size.volume_ml", "262")
 	p.says(`[data-line="Oxalic dihydrate"]`, "9.2 g")
+	if got := p.value("name"); got != "Before the frost" {
+		t.Errorf("the batch's name was lost: %q", got)
+	}
 
 	p.choose("Packets")
 	p.fill("hold.oad_percent", "0")

@@ -61,7 +61,7 @@ export function MixScreen({ start }: { start: Schemas['Start'] }) {
           <JarBand draft={draft} plan={plan} change={change} />
           <Colonies draft={draft} plan={plan} change={change} />
         </div>
-        <aside id="docket" className={styles.right} aria-label="docket">
+        <aside id="docket" className={styles.right} aria-label={text.docket}>
           {plan ? (
             <>
               <MixDocket
@@ -76,6 +76,9 @@ export function MixScreen({ start }: { start: Schemas['Start'] }) {
                 <SaveBatch
                   request={reading.request}
                   rule={draft.rule}
+                  name={draft.batchName}
+                  busy={busy}
+                  onName={(name) => change((d) => void (d.batchName = name))}
                   suggestion={[draft.place, date(start.now)].filter(Boolean).join(', ')}
                 />
               </div>

@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { client, Problem } from '../../api/client'
 import { Field } from '../../parts/Field'
@@ -9,40 +8,50 @@ import { Faults } from '../../parts/faults'
 import { text } from './docketText'
 import styles from './mix.module.css'
 import type { PlanRequest } from './request'
+import { triedId } from './triedId'
 
 interface Props {
   request: PlanRequest
   rule: string
+  /** As typed; empty for the suggestion. */
+  name: string
   suggestion: string
+  /** The figures shown are not yet those of the request. */
+  busy: boolean
+  onName: (name: string) => void
 }
 
 /**
  * Keeps the batch. A try that got no answer is repeated under the same id, so
  * that the batch counts once; what has changed since gets an id of its own.
  */
-export function SaveBatch({ request, rule, suggestion }: Props) {
-  const [name, setName] = useState<string>()
-  const tried = useRef({ content: '', id: '' })
+export function SaveBatch({ request, rule, name, suggestion, busy, onName }: Props) {
   const queries = useQueryClient()
   const save = useMutation({
     networkMode: 'always',
     mutationFn: async () => {
-      const body = { name: name ?? suggestion, rule_worked_under: rule, plan: request }
-      const content = JSON.stringify(body)
-      if (tried.current.content !== content) tried.current = { content, id: crypto.randomUUID() }
-      return (await client.POST('/api/batches', { body: { ...body, id: tried.current.id } })).data
+      const body = { name: name || suggestion, rule_worked_under: rule, plan: request }
+      const id = triedId(JSON.stringify(body))
+      return (await client.POST('/api/batches', { body: { ...body, id } })).data
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['batches'] }),
   })
   const refused = save.error instanceof Problem && save.error.status < 500 ? save.error : undefined
   return (
     <Faults value={refused?.faults ?? {}}>
-      <Field text label={text.batchName} path="name" value={name ?? suggestion} onChange={setName} />
+      <Field
+        text
+        label={text.batchName}
+        path="name"
+        value={name}
+        placeholder={suggestion}
+        onChange={onName}
+      />
       <div className={styles.saveRow}>
         <Button
           size="large"
           variant="contained"
-          disabled={save.isPending}
+          disabled={save.isPending || busy}
           onClick={() => save.mutate()}
           data-save
         >

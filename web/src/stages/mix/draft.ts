@@ -11,6 +11,8 @@ export interface Draft {
   units: System
   place: string
   rule: string
+  /** What the batch shall be called; empty for the place and day. */
+  batchName: string
   hold: {
     kind: HoldKind
     powder: Record<PowderKind, Powder>
@@ -130,6 +132,7 @@ export const emptyDraft = (): Draft => ({
   units: 'metric',
   place: '',
   rule: '',
+  batchName: '',
   hold: {
     kind: 'crystals',
     powder: {

@@ -66,8 +66,7 @@ export function read(draft: Draft): Reading {
       colonies: draft.size.by === 'colonies' ? r.whole('size.colonies', draft.size.colonies) : undefined,
       reserve_percent: r.number('size.reserve_percent', draft.size.reserve),
     },
-    colonies:
-      draft.size.by === 'count' ? [] : draft.colonies.map((c, i) => readColony(c, `colonies[${i}]`, r)),
+    colonies: dosed(draft).map((c, i) => readColony(c, `colonies[${i}]`, r)),
     rule: {
       full_seam_ml: r.number('rule.full_seam_ml', draft.dosing.perSeam),
       cap_ml: r.number('rule.cap_ml', draft.dosing.cap),
@@ -134,6 +133,14 @@ function readHold(draft: Draft, r: Reader, volume: (path: string, typed: string)
       }
   }
   return hold
+}
+
+/** The colonies to dose: none while only a count or a volume is asked for and no bees are drawn. */
+function dosed(draft: Draft): DraftColony[] {
+  const drawn = draft.colonies.some((c) =>
+    c.boxes.some((b) => b.seams === null || b.seams.some((s) => s > 0)),
+  )
+  return draft.size.by === 'boards' || (drawn && draft.size.by !== 'count') ? draft.colonies : []
 }
 
 function readColony(c: DraftColony, path: string, r: Reader) {

@@ -66,7 +66,6 @@ export const text = {
     ['g_per_colony', 'g at the cap'],
   ] as const,
   ratio: 'Sugar to 1 g water',
-  ratioHint: '1 to the gram unless the school says else.',
   schoolNames: {
     mild: 'mild',
     'label-litre': 'label litre',
@@ -209,6 +208,7 @@ export const text = {
   leftUnits: { crystals: 'g', packet: 'packets', tablets: 'tablets', ready_mix: 'mL', ready_to_use: 'mL' },
 
   toDocket: (volume: string, acid: string) => `${volume}${acid && ` · ${acid} acid`}`,
+  docket: 'Docket',
   seeDocket: 'Docket ↓',
 
   startOver: 'Start over',
