@@ -19,12 +19,8 @@ var keeler *stand.Stand
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		dir, err := os.MkdirTemp("", "keeler-api-")
-		if err != nil {
-			panic(err)
-		}
-		defer func() { _ = os.RemoveAll(dir) }()
-		if keeler, err = stand.Up(context.Background(), dir, false); err != nil {
+		var err error
+		if keeler, err = stand.Up(context.Background(), false); err != nil {
 			panic(err)
 		}
 		defer func() { _ = keeler.Down() }()
@@ -178,7 +174,7 @@ func TestBatchIdsCountOnce(t *testing.T) {
 }
 
 func TestHealthAnswersFromTheDatabase(t *testing.T) {
-	other, err := stand.Up(context.Background(), t.TempDir(), false)
+	other, err := stand.Up(context.Background(), false)
 	if err != nil {
 		t.Fatal(err)
 	}

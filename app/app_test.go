@@ -19,12 +19,7 @@ var records *store.Store
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		dir, err := os.MkdirTemp("", "keeler-app-")
-		if err != nil {
-			panic(err)
-		}
-		defer func() { _ = os.RemoveAll(dir) }()
-		db, err := mariadbd.Start(context.Background(), dir)
+		db, err := mariadbd.Temporary(context.Background())
 		if err != nil {
 			panic(err)
 		}

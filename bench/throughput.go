@@ -8,7 +8,6 @@ import (
 	"io"
 	"net"
 	"net/http"
-	"os"
 	"sync"
 	"time"
 
@@ -31,12 +30,7 @@ const (
 // the same request and encodes the same answer with the standard library. Both
 // run on loopback and are loaded in turn by the same generator.
 func throughput() (figure, error) {
-	dir, err := os.MkdirTemp("", "keeler-bench-")
-	if err != nil {
-		return figure{}, err
-	}
-	defer func() { _ = os.RemoveAll(dir) }()
-	keeler, err := stand.Up(context.Background(), dir, true)
+	keeler, err := stand.Up(context.Background(), true)
 	if err != nil {
 		return figure{}, err
 	}

@@ -13,7 +13,7 @@ import (
 
 // A second start of the demo finds its data and adds nothing.
 func TestSeedAgain(t *testing.T) {
-	db, err := mariadbd.Start(context.Background(), t.TempDir())
+	db, err := mariadbd.Temporary(context.Background())
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -26,12 +26,8 @@ var (
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		dir, err := os.MkdirTemp("", "keeler-e2e-")
-		if err != nil {
-			panic(err)
-		}
-		defer func() { _ = os.RemoveAll(dir) }()
-		if database, err = mariadbd.Start(context.Background(), dir); err != nil {
+		var err error
+		if database, err = mariadbd.Temporary(context.Background()); err != nil {
 			panic(err)
 		}
 		defer database.Stop()

@@ -17,12 +17,7 @@ var dsn string
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		dir, err := os.MkdirTemp("", "keeler-store-")
-		if err != nil {
-			panic(err)
-		}
-		defer func() { _ = os.RemoveAll(dir) }()
-		db, err := mariadbd.Start(context.Background(), dir)
+		db, err := mariadbd.Temporary(context.Background())
 		if err != nil {
 			panic(err)
 		}

@@ -72,12 +72,7 @@ func main() {
 
 func run(url, out, only string, full bool) error {
 	if url == "" {
-		dir, err := os.MkdirTemp("", "keeler-shots-")
-		if err != nil {
-			return err
-		}
-		defer func() { _ = os.RemoveAll(dir) }()
-		s, err := stand.Up(context.Background(), dir, true)
+		s, err := stand.Up(context.Background(), true)
 		if err != nil {
 			return err
 		}

@@ -29,10 +29,10 @@ type Stand struct {
 	address string
 }
 
-// Up starts a Keeler with a MariaDB whose data lie in dir: the demo, or one that
-// was never used.
-func Up(ctx context.Context, dir string, withDemo bool) (*Stand, error) {
-	db, err := mariadbd.Start(ctx, dir)
+// Up starts a Keeler with a MariaDB of its own: the demo, or one that was never
+// used.
+func Up(ctx context.Context, withDemo bool) (*Stand, error) {
+	db, err := mariadbd.Temporary(ctx)
 	if err != nil {
 		return nil, err
 	}

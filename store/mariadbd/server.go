@@ -29,10 +29,27 @@ const (
 
 // Server is a running mariadbd.
 type Server struct {
-	socket string
-	lock   *os.File
-	cmd    *exec.Cmd
-	done   chan struct{} // closed when the process has ended
+	socket  string
+	scratch string // the data directory of a temporary server
+	lock    *os.File
+	cmd     *exec.Cmd
+	done    chan struct{} // closed when the process has ended
+}
+
+// Temporary starts a server whose data vanish when it is stopped, for tests,
+// benchmarks and pictures.
+func Temporary(ctx context.Context) (*Server, error) {
+	dir, err := os.MkdirTemp("", "keeler-data-")
+	if err != nil {
+		return nil, err
+	}
+	s, err := Start(ctx, dir)
+	if err != nil {
+		_ = os.RemoveAll(dir)
+		return nil, err
+	}
+	s.scratch = dir
+	return s, nil
 }
 
 // Start makes the data directory where it is missing, starts mariadbd on it and
@@ -70,9 +87,10 @@ func (s *Server) start(ctx context.Context, dir string) error {
 	}
 	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket, "--tmpdir="+run,
 		"--pid-file="+filepath.Join(run, "db.pid"), "--log-error="+filepath.Join(dir, "mariadbd.log"),
-		"--skip-networking", "--skip-log-bin", "--user="+userName(),
+		"--skip-networking", "--skip-log-bin",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci",
 		"--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=64M")
+	s.cmd.Args = append(s.cmd.Args, asUser()...)
 	// A group of its own: Ctrl-C reaches Keeler alone, which stops it in order.
 	// Should Keeler be killed, the kernel asks mariadbd to stop.
 	s.cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM}
@@ -166,6 +184,9 @@ func (s *Server) release() {
 		_ = os.RemoveAll(filepath.Dir(s.socket))
 	}
 	_ = s.lock.Close()
+	if s.scratch != "" {
+		_ = os.RemoveAll(s.scratch)
+	}
 }
 
 // initialise makes the system tables. It works in a folder beside and renames
@@ -179,7 +200,8 @@ func initialise(ctx context.Context, data, temporary string) error {
 		return err
 	}
 	install := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
-		"--auth-root-authentication-method=normal", "--skip-test-db", "--user="+userName())
+		"--auth-root-authentication-method=normal", "--skip-test-db")
+	install.Args = append(install.Args, asUser()...)
 	install.Env = append(os.Environ(), "TMPDIR="+temporary)
 	if out, err := install.CombinedOutput(); err != nil {
 		return fmt.Errorf("mariadb-install-db: %w (make setup installs it)\n%s", err, out)
@@ -196,12 +218,12 @@ func find(name string) string {
 	return filepath.Join("/usr/sbin", name)
 }
 
-// userName is given because mariadbd refuses to run as root without being told.
-func userName() string {
+// asUser is given because mariadbd refuses to run as root without being told.
+func asUser() []string {
 	if os.Geteuid() == 0 {
-		return "root"
+		return []string{"--user=root"}
 	}
-	return os.Getenv("USER")
+	return nil
 }
 
 func lock(path string) (*os.File, error) {
