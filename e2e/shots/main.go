@@ -55,7 +55,9 @@ var views = []view{
 		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
 	}},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
-	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-docket]"},
+	{name: "batch-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click("[data-save]"), click("[data-saved]"), shown("main h1 + div [data-docket]"),
+	}},
 }
 
 func main() {

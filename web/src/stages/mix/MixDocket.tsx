@@ -5,6 +5,7 @@ import { useUnits } from '../../units/units'
 import { drawing } from './Colonies'
 import { text } from './docketText'
 import { shownLines } from './lines'
+import type { Device } from './draft'
 import styles from './mix.module.css'
 import type { PlanRequest } from './request'
 import { text as mix } from './text'
@@ -65,8 +66,11 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
           />
         </div>
         <div className={styles.giving}>
-          {plan.doses.length > 0 && !bought && <Gear label={text.giving} pieces={text.givingGear} />}
-          <Doses plan={plan} device={request.applicator?.device ?? 'syringe'} />
+          <Doses
+            plan={plan}
+            device={request.applicator?.device ?? 'syringe'}
+            gear={bought ? [] : text.givingGear}
+          />
           <Advice title="" lines={plan.notes.filter((n) => n.level !== 'warn').map((n) => n.text)} />
         </div>
         <div className={styles.minding}>
@@ -83,42 +87,45 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
   )
 }
 
-function Doses({ plan, device }: { plan: Plan; device: NonNullable<PlanRequest['applicator']>['device'] }) {
+function Doses({ plan, device, gear }: { plan: Plan; device: Device; gear: string[] }) {
   if (plan.doses.length === 0) return null
   return (
-    <table className={styles.doses}>
-      <caption>{text.doses}</caption>
-      <thead>
-        <tr>
-          {text.doseHead.map((h) => (
-            <th key={h} scope="col">
-              {h}
-            </th>
+    <>
+      <h3 className={styles.dosesHead}>{text.doses}</h3>
+      {gear.length > 0 && <Gear label={text.giving} pieces={gear} />}
+      <table className={styles.doses} aria-label={text.doses}>
+        <thead>
+          <tr>
+            {text.doseHead.map((h) => (
+              <th key={h} scope="col">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {plan.doses.map((d, i) => (
+            <tr key={i}>
+              <th scope="row">{d.name}</th>
+              <td>{seams(d.seams)}</td>
+              <td>{drawing(d.draws, device, text.draw)}</td>
+              <td>
+                <b>{plain(d.ml)}</b>
+                {d.boxes.length > 1 && <small> {d.boxes.map((b) => plain(b.ml)).join(' + ')}</small>}
+              </td>
+            </tr>
           ))}
-        </tr>
-      </thead>
-      <tbody>
-        {plan.doses.map((d, i) => (
-          <tr key={i}>
-            <th scope="row">{d.name}</th>
-            <td>{seams(d.seams)}</td>
-            <td>{drawing(d.draws, device, text.draw)}</td>
+          <tr className={styles.sum}>
+            <th scope="row">{text.sum}</th>
+            <td>{seams(plan.doses.reduce((sum, d) => sum + d.seams, 0))}</td>
+            <td />
             <td>
-              <b>{plain(d.ml)}</b>
-              {d.boxes.length > 1 && <small> {d.boxes.map((b) => plain(b.ml)).join(' + ')}</small>}
+              <b>{plain(plan.given_ml)}</b>
             </td>
           </tr>
-        ))}
-        <tr className={styles.sum}>
-          <th scope="row">{text.sum}</th>
-          <td>{seams(plan.doses.reduce((sum, d) => sum + d.seams, 0))}</td>
-          <td />
-          <td>
-            <b>{plain(plan.given_ml)}</b>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+    </>
   )
 }
 
