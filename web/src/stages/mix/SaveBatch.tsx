@@ -47,20 +47,6 @@ export function SaveBatch({ request, rule, name, suggestion, busy, onName }: Pro
         placeholder={suggestion}
         onChange={onName}
       />
-      <div className={styles.saveRow}>
-        <Button
-          size="large"
-          variant="contained"
-          disabled={save.isPending || busy}
-          onClick={() => save.mutate()}
-          data-save
-        >
-          {save.isPending ? text.saving : text.save}
-        </Button>
-        <Button size="large" variant="outlined" onClick={() => print()}>
-          {text.print}
-        </Button>
-      </div>
       <div aria-live="polite">
         {save.isSuccess && (
           <Alert severity="success" variant="outlined" sx={{ mt: 1 }}>
@@ -75,6 +61,20 @@ export function SaveBatch({ request, rule, name, suggestion, busy, onName }: Pro
             {refused ? Object.values(refused.faults).join(' ') || refused.message : text.saveLost}
           </Alert>
         )}
+      </div>
+      <div className={styles.saveRow}>
+        <Button
+          size="large"
+          variant="contained"
+          disabled={save.isPending || busy}
+          onClick={() => save.mutate()}
+          data-save
+        >
+          {save.isPending ? text.saving : text.save}
+        </Button>
+        <Button size="large" variant="outlined" onClick={() => print()}>
+          {text.print}
+        </Button>
       </div>
     </Faults>
   )
