@@ -115,6 +115,7 @@ type PlanAnswer struct {
 	Made       *Syrup       `json:"made,omitempty" doc:"Left out for a ready-to-use product."`
 	Use        Use          `json:"use"`
 	Lines      []Line       `json:"lines" doc:"In the order of the work."`
+	GiveGear   []string     `json:"give_gear" doc:"To be worn in the yard."`
 	Doses      []ColonyDose `json:"doses"`
 	GivenML    float64      `json:"given_ml" doc:"The sum of the doses, or the estimate of a mean."`
 	LeftoverML float64      `json:"leftover_ml" doc:"What the doses leave; below 0 it runs short."`

@@ -28,7 +28,6 @@ var atField = map[string]string{
 	"hold.kind":   "Say what you hold.",
 	"strength.by": "Choose a school or give a strength.",
 	"size.by":     "Choose what settles the volume.",
-	"prices.hold": "Give a price or leave it empty.",
 }
 
 func bySort(f fault.Fault) string {

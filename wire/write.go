@@ -55,9 +55,15 @@ func lines(in []syrup.Line, kind syrup.HoldKind) []Line {
 		if l.Step == syrup.StepAcid && kind == syrup.Packet {
 			out[i].Ingredient = "packet_powder"
 		}
-		for _, g := range l.Gear {
-			out[i].Gear = append(out[i].Gear, string(g))
-		}
+		out[i].Gear = gear(l.Gear)
+	}
+	return out
+}
+
+func gear(in []syrup.Gear) []string {
+	out := make([]string, len(in))
+	for i, g := range in {
+		out[i] = string(g)
 	}
 	return out
 }
@@ -91,6 +97,7 @@ func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
 		Strength:   strength(p.Strength, p.Medium),
 		Use:        Use{Grams: round(p.Use.Amount), Count: round(p.Use.Count), VolumeML: round(p.Use.Volume)},
 		Lines:      lines(p.Lines, kind),
+		GiveGear:   gear(p.GiveGear),
 		Doses:      colonyDoses(p.Doses),
 		GivenML:    round(p.Given),
 		LeftoverML: round(p.Leftover),

@@ -6,9 +6,6 @@ var sugarDensity = []point{
 	{55, 1.2575}, {60, 1.2865}, {65, 1.3163}, {70, 1.3472},
 }
 
-// MaxSugarShare is where the density table ends; sugar hardly dissolves beyond it.
-const MaxSugarShare Share = 0.70
-
 // OxalicVolume is the room that 1 g of OAD takes up in syrup, in mL.
 const OxalicVolume = 0.65
 

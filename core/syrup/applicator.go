@@ -26,9 +26,6 @@ type Applicator struct {
 	Dead chem.Millilitres // stays in the applicator and the jar
 }
 
-// SyringeSizes are the sizes sold, in mL.
-var SyringeSizes = []chem.Millilitres{5, 10, 20, 35, 50, 60}
-
 // Graduation is the usual finest mark of a syringe of that size.
 func Graduation(size chem.Millilitres) chem.Millilitres {
 	switch {

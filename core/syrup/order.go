@@ -31,6 +31,7 @@ const (
 	Goggles      Gear = "goggles"
 	ParticleMask Gear = "particle_mask" // P2 / N95 at least, P3 half mask better
 	LongSleeves  Gear = "long_sleeves"
+	WaterBottle  Gear = "water_bottle" // a squeeze bottle, for splashes in the yard
 )
 
 var (
@@ -45,6 +46,18 @@ const (
 	warmWater chem.Celsius = 40
 	giveAt    chem.Celsius = 20 // 20 to 25
 )
+
+// handling is the gear for what is liquid; nitrile is none against formic acid.
+func handling(card *Card) []Gear {
+	if card != nil {
+		for _, a := range card.Actives {
+			if a.Acid == Formic {
+				return formicGear
+			}
+		}
+	}
+	return liquidGear
+}
 
 // Line is one thing to weigh, count or pour.
 type Line struct {
@@ -111,11 +124,5 @@ func thinLines(t Thinning, division chem.Grams) []Line {
 }
 
 func readyLines(v chem.Millilitres, card *Card) []Line {
-	line := Line{Step: StepWarmBottle, Volume: v, Water: giveAt, Gear: liquidGear}
-	for _, a := range card.Actives {
-		if a.Acid == Formic {
-			line.Gear = formicGear
-		}
-	}
-	return []Line{line}
+	return []Line{{Step: StepWarmBottle, Volume: v, Water: giveAt, Gear: handling(card)}}
 }

@@ -56,6 +56,12 @@ func TestGearForAProductWithFormicAcid(t *testing.T) {
 	if err != nil || !slices.Equal(p.Lines[0].Gear, []Gear{ButylGloves, Goggles}) {
 		t.Errorf("got %v %v", p.Lines, err)
 	}
+	if !slices.Equal(p.GiveGear, []Gear{ButylGloves, Goggles, WaterBottle}) {
+		t.Errorf("in the yard: %v", p.GiveGear)
+	}
+	if p, err = New(quiet()); err != nil || !slices.Equal(p.GiveGear, []Gear{Gloves, Goggles, WaterBottle}) {
+		t.Errorf("for a syrup: %v %v", p.GiveGear, err)
+	}
 }
 
 // A packet's filler stands for as much of the sugar: 35 g of powder at 89 % bring

@@ -2,6 +2,7 @@ package syrup
 
 import (
 	"math"
+	"slices"
 
 	"keeler/core/chem"
 	"keeler/core/fault"
@@ -19,6 +20,7 @@ type Plan struct {
 
 	Use      Use
 	Lines    []Line
+	GiveGear []Gear // to be worn in the yard
 	Thinning *Thinning
 
 	Doses     []ColonyDose
@@ -82,6 +84,9 @@ func New(r Request) (Plan, error) {
 		return Plan{}, err
 	}
 	if err = p.mix(r, t); err != nil {
+		return Plan{}, err
+	}
+	if err = p.readable(r.Division); err != nil {
 		return Plan{}, err
 	}
 	p.read(r)
@@ -188,6 +193,17 @@ func (p *Plan) mix(r Request, t target) error {
 	return nil
 }
 
+// readable refuses a balance on which the acid would read as nothing.
+func (p *Plan) readable(division chem.Grams) error {
+	var l fault.List
+	for _, line := range p.Lines {
+		if (line.Step == StepAcid || line.Step == StepStock) && line.Read.Show <= 0 {
+			l.AddRange("balance_g", fault.TooHigh, 0.001, float64(line.Mass), "g")
+		}
+	}
+	return l.Err()
+}
+
 // atAim moves a fault of the strength to where it was chosen.
 func (r Request) atAim(err error) error {
 	l, ok := err.(fault.List)
@@ -215,6 +231,11 @@ func wholeTablets(h Hold, v chem.Millilitres, t target) (int, error) {
 
 // read fills what follows from composition and doses.
 func (p *Plan) read(r Request) {
+	var card *Card
+	if r.Hold.Kind == ReadyToUse {
+		card = r.Hold.Card
+	}
+	p.GiveGear = append(slices.Clone(handling(card)), WaterBottle)
 	sugar := p.Made.SugarShare()
 	p.Medium = r.medium(sugar)
 	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.FullSeam))

@@ -66,11 +66,7 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
           />
         </div>
         <div className={styles.giving}>
-          <Doses
-            plan={plan}
-            device={request.applicator?.device ?? 'syringe'}
-            gear={bought ? [] : text.givingGear}
-          />
+          <Doses plan={plan} device={request.applicator?.device ?? 'syringe'} />
           <Advice title="" lines={plan.notes.filter((n) => n.level !== 'warn').map((n) => n.text)} />
         </div>
         <div className={styles.minding}>
@@ -87,12 +83,12 @@ export function MixDocket({ plan, request, place, rule, when, busy }: Props) {
   )
 }
 
-function Doses({ plan, device, gear }: { plan: Plan; device: Device; gear: string[] }) {
+function Doses({ plan, device }: { plan: Plan; device: Device }) {
   if (plan.doses.length === 0) return null
   return (
     <>
       <h3 className={styles.dosesHead}>{text.doses}</h3>
-      {gear.length > 0 && <Gear label={text.giving} pieces={gear} />}
+      <Gear label={text.giving} pieces={plan.give_gear.map((g) => text.gear[g] ?? g)} />
       <table className={styles.doses} aria-label={text.doses}>
         <thead>
           <tr>
@@ -153,6 +149,7 @@ function leftover(plan: Plan): string[] {
 
 function keeping(plan: Plan, system: System): string {
   const at = (celsius: number) => temperature(celsius, system)
-  const clear = plan.clarity?.saturation_c ?? 0
+  // Rounded up: at the temperature written it is still clear.
+  const clear = Math.ceil(plan.clarity?.saturation_c ?? 0)
   return clear > 0 ? `${text.keep(at)} ${text.clearTo(at(clear))}` : text.keep(at)
 }

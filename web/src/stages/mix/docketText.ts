@@ -39,6 +39,7 @@ export const text = {
     goggles: 'goggles',
     particle_mask: 'P2 mask or better',
     long_sleeves: 'long sleeves',
+    water_bottle: 'squeeze bottle of water',
   } as Record<string, string>,
   tolerance: (band: string) => `± ${band}`,
   grams: (g: string) => `${g} g`,
@@ -53,7 +54,6 @@ export const text = {
   costColony: 'cost a colony',
 
   giving: 'For giving it',
-  givingGear: ['nitrile gloves', 'goggles', 'squeeze bottle of water'],
   doses: 'Who gets what',
   doseHead: ['Hive', 'Seams', 'Draw', 'mL'],
   draw: {
