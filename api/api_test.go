@@ -101,7 +101,7 @@ func TestRequestFiguresAreDescribed(t *testing.T) {
 	schemas := document(t)["components"].(map[string]any)["schemas"].(map[string]any)
 	unit := regexp.MustCompile(`\d|%|mL|\bg\b|°C|kilogram|packet`)
 	for _, name := range []string{"Hold", "Stock", "CardRow", "Active", "Aim", "Size", "Box", "Mean", "Rule", "Applicator", "Prices",
-		"PlanRequest", "DoseRequest", "TabletsRequest", "ThinningRequest", "CalibrationRequest", "StrengthRequest"} {
+		"DribbleRequest", "DoseRequest", "TabletsRequest", "ThinningRequest", "CalibrationRequest", "StrengthRequest"} {
 		schema, ok := schemas[name].(map[string]any)
 		if !ok {
 			t.Errorf("no schema %s", name)
@@ -122,19 +122,25 @@ func TestRequestFiguresAreDescribed(t *testing.T) {
 func TestProblemsNameTheField(t *testing.T) {
 	const ok = `"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"}`
 	for _, c := range []struct{ path, body, location string }{
-		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":-5}}`, "body.size.volume_ml"},
-		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":"much"}}`, "body.size.volume_ml"},
-		{"/api/plan", `{` + ok + `,"size":{"by":"guess"}}`, "body.size.by"},
-		{"/api/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":100},"spoons":3}`, "body.spoons"},
-		{"/api/plan", `{"hold":{"kind":"crystals"},"size":{"by":"volume","volume_ml":100}}`, "body.strength.by"},
-		{"/api/dose", `{"g_per_l":35,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":2,"seams":[1,1,1,1]}]}]}`, "body.colonies[0].boxes[0].seams"},
-		{"/api/dose", `{"g_per_l":35,"colonies":[]}`, "body.colonies"},
-		{"/api/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"school","school":"mild"}}`, "body.hold.oad_percent"},
-		{"/api/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"school","school":"mild"},"volume_ml":1}`, "body.volume_ml"},
-		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
-		{"/api/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.school"},
-		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"x","plan":{` + ok + `,"size":{"by":"volume"}}}`, "body.plan.size.volume_ml"},
-		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"  ","plan":{` + ok + `,"size":{"by":"volume","volume_ml":100}}}`, "body.name"},
+		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":-5}}`, "body.size.volume_ml"},
+		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":"much"}}`, "body.size.volume_ml"},
+		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"guess"}}`, "body.size.by"},
+		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":100},"spoons":3}`, "body.spoons"},
+		{"/api/dribble/plan", `{"hold":{"kind":"crystals"},"size":{"by":"volume","volume_ml":100}}`, "body.strength.by"},
+		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":2,"seams":[1,1,1,1]}]}]}`, "body.colonies[0].boxes[0].seams"},
+		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[]}`, "body.colonies"},
+		{"/api/dribble/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"school","school":"mild"}}`, "body.hold.oad_percent"},
+		{"/api/dribble/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"school","school":"mild"},"volume_ml":1}`, "body.volume_ml"},
+		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
+		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.school"},
+		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips"}}`, "body.size.strips"},
+		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":9},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":4}],"placed":[[9]]}]}`, "body.colonies[0].placed[0][0]"},
+		{"/api/strip/placement", `{"carrier":"rope","colonies":[]}`, "body.carrier"},
+		{"/api/pad/dilution", `{"hold":{"kind":"acid","percent":60},"working_percent":65,"size":{"by":"working","working_ml":100}}`, "body.working_percent"},
+		{"/api/pad/assay", `{"reading":{"g_per_ml":1.19}}`, "body.reading.temp_c"},
+		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"x","recipe":{}}`, "body.recipe"},
+		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"x","recipe":{"dribble":{` + ok + `,"size":{"by":"volume"}}}}`, "body.recipe.dribble.size.volume_ml"},
+		{"/api/batches", `{"id":"0d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d99","name":"  ","recipe":{"dribble":{` + ok + `,"size":{"by":"volume","volume_ml":100}}}}`, "body.name"},
 	} {
 		status, answer := call(t, c.path, c.body)
 		if status != http.StatusUnprocessableEntity {
@@ -151,8 +157,8 @@ func TestProblemsNameTheField(t *testing.T) {
 func TestBatchIdsCountOnce(t *testing.T) {
 	const id = "7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0001"
 	save := func(name string) (int, map[string]any) {
-		return call(t, "/api/batches", `{"id":"`+id+`","name":"`+name+`","plan":{"hold":{"kind":"crystals"},
-			"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}}`)
+		return call(t, "/api/batches", `{"id":"`+id+`","name":"`+name+`","recipe":{"dribble":{"hold":{"kind":"crystals"},
+			"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}}}`)
 	}
 	if status, b := save("A"); status != http.StatusCreated || b["made_on"] != "2026-12-04T08:30" {
 		t.Fatalf("got %d %v", status, b)
@@ -164,7 +170,7 @@ func TestBatchIdsCountOnce(t *testing.T) {
 		t.Errorf("other content: got %d, want 409", status)
 	}
 	_, b := call(t, "/api/batches/"+id, "")
-	lines := b["answer"].(map[string]any)["lines"].([]any)
+	lines := b["answer"].(map[string]any)["dribble"].(map[string]any)["lines"].([]any)
 	if grams := lines[2].(map[string]any)["show_g"]; grams != 9.2 {
 		t.Errorf("kept %v g acid, want 9.2", grams)
 	}

@@ -4,6 +4,7 @@ import (
 	"context"
 	"log/slog"
 	"net/http"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -12,29 +13,47 @@ import (
 
 type body[T any] struct{ Body T }
 
-// calculations registers the stateless operations.
+// calculations registers the stateless operations, by method.
 func calculations(h huma.API) {
-	calculate(h, "plan", "A whole batch of syrup: what to weigh, what it is, who gets how much", wire.Plan)
-	calculate(h, "dose", "What each gap, box and colony gets of a syrup", wire.Dose)
-	calculate(h, "packet", "How far packets in hand go", wire.Packet)
-	calculate(h, "tablets", "Whole tablets, and the strength they really give", wire.Tablets)
-	calculate(h, "thinning", "A bought solution let down with water and sugar", wire.Thinning)
-	calculate(h, "calibration", "What one shot of an applicator gives", wire.Calibrate)
-	calculate(h, "strength", "A strength in every form and on both bases", wire.Convert)
-	huma.Register(h, huma.Operation{
-		OperationID: "schools", Method: http.MethodGet, Path: "/api/schools", Tags: []string{"calculations"},
-		Summary: "The established recipes, weakest first",
-	}, func(context.Context, *struct{}) (*body[[]wire.School], error) {
-		return &body[[]wire.School]{wire.Schools()}, nil
+	calculate(h, "dribble/plan", "A whole batch of syrup: what to weigh, what it is, who gets how much", wire.PlanDribble)
+	calculate(h, "dribble/dose", "What each gap, box and colony gets of a syrup", wire.Dose)
+	calculate(h, "dribble/packet", "How far packets in hand go", wire.Packet)
+	calculate(h, "dribble/tablets", "Whole tablets, and the strength they really give", wire.Tablets)
+	calculate(h, "dribble/thinning", "A bought solution let down with water and sugar", wire.Thinning)
+	calculate(h, "dribble/calibration", "What one shot of an applicator gives", wire.Calibrate)
+	calculate(h, "dribble/strength", "A strength in every form and on both bases", wire.Convert)
+	list(h, "dribble/schools", "The established syrups, weakest first", wire.Schools)
+
+	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)
+	calculate(h, "strip/placement", "Which gaps of each hive the strips hang in", wire.PlaceStrips)
+	list(h, "strip/schools", "The established recipes for strips, weakest first", wire.StripSchools)
+
+	calculate(h, "pad/plan", "Formic acid let down for all colonies and visits, or ready pads", wire.PlanPad)
+	calculate(h, "pad/dilution", "Formic acid let down by weight, any of stock, working acid or water given", wire.DilutePad)
+	calculate(h, "pad/assay", "The strength of formic acid from its density and temperature", wire.AssayPad)
+	list(h, "pad/schools", "The established ways of giving formic acid", wire.PadSchools)
+}
+
+// describe names an operation by its path: strip/plan is strip-plan.
+func describe(method, name, summary string) huma.Operation {
+	tag, _, _ := strings.Cut(name, "/")
+	return huma.Operation{
+		OperationID: strings.ReplaceAll(name, "/", "-"), Method: method, Path: "/api/" + name,
+		Summary: summary, Tags: []string{tag},
+	}
+}
+
+func list[Row any](h huma.API, name, summary string, rows func() []Row) {
+	huma.Register(h, describe(http.MethodGet, name, summary), func(context.Context, *struct{}) (*body[[]Row], error) {
+		return &body[[]Row]{rows()}, nil
 	})
 }
 
 func calculate[In, Out any](h huma.API, name, summary string, work func(In) (Out, error)) {
-	huma.Register(h, huma.Operation{
-		OperationID: name, Method: http.MethodPost, Path: "/api/" + name, Summary: summary,
-		Tags: []string{"calculations"}, Errors: []int{http.StatusUnprocessableEntity},
-		SkipValidateBody: true, // exact does it
-	}, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
+	operation := describe(http.MethodPost, name, summary)
+	operation.Errors = []int{http.StatusUnprocessableEntity}
+	operation.SkipValidateBody = true // exact does it
+	huma.Register(h, operation, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
 		if len(in.Body.wrong) > 0 {
 			return nil, huma.Error422UnprocessableEntity("The request is not of the documented shape.", in.Body.wrong...)
 		}

@@ -20,7 +20,7 @@ func Pinned(t time.Time) Clock { return func() time.Time { return t } }
 type Welcome struct {
 	Demo          bool
 	Keeper, Place string
-	Draft         *wire.PlanRequest
+	Draft         *wire.Recipe
 }
 
 // App is the use cases over one store.

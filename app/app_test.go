@@ -43,11 +43,11 @@ var (
 func keeler() *App { return New(records, Pinned(work), Pinned(wall), Welcome{}) }
 
 func litre(id string) wire.SaveBatch {
-	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Plan: wire.PlanRequest{
+	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
 		Strength: wire.Aim{By: "school", School: "label-litre"},
 		Size:     wire.Size{By: "volume", VolumeML: 1000},
-	}}
+	}}}
 }
 
 // A batch is worked out again by the server, dated by the clock of the work and
@@ -66,11 +66,11 @@ func TestSaveBatch(t *testing.T) {
 		t.Errorf("got %+v", b.BatchSummary)
 	}
 	// 1000/998.68 of 35 g.
-	if got := b.Answer.Lines[2].Grams; got < 35.04 || got > 35.05 {
+	if got := b.Answer.Dribble.Lines[2].Grams; got < 35.04 || got > 35.05 {
 		t.Errorf("kept %v g of acid, want 35.05", got)
 	}
-	if b.Plan.Size.VolumeML != 1000 || b.SnapshotVersion != wire.SnapshotVersion {
-		t.Errorf("the inputs are not as they were: %+v", b.Plan)
+	if b.Recipe.Dribble.Size.VolumeML != 1000 || b.SnapshotVersion != wire.SnapshotVersion {
+		t.Errorf("the inputs are not as they were: %+v", b.Recipe.Dribble)
 	}
 }
 
@@ -82,7 +82,7 @@ func TestSaveBatchTwice(t *testing.T) {
 		}
 	}
 	other := litre(id)
-	other.Plan.Size.VolumeML = 500
+	other.Recipe.Dribble.Size.VolumeML = 500
 	if _, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, other); !errors.Is(err, store.ErrConflict) {
 		t.Errorf("the same id for another plan: got %v", err)
 	}
@@ -90,10 +90,10 @@ func TestSaveBatchTwice(t *testing.T) {
 
 func TestSaveBatchRefuses(t *testing.T) {
 	bad := litre(uuid.NewString())
-	bad.Plan.Size.VolumeML = -1
+	bad.Recipe.Dribble.Size.VolumeML = -1
 	nameless := litre(uuid.NewString())
 	nameless.Name = " "
-	for field, in := range map[string]wire.SaveBatch{"plan.size.volume_ml": bad, "name": nameless} {
+	for field, in := range map[string]wire.SaveBatch{"recipe.dribble.size.volume_ml": bad, "name": nameless} {
 		_, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, in)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Field != field {
@@ -116,7 +116,7 @@ func TestRemarkAndVoid(t *testing.T) {
 		t.Errorf("got %+v %v", b.Remarks, err)
 	}
 	b, err = keeler().VoidBatch(t.Context(), store.FirstOperation, id, "spilt")
-	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Lines) != 4 {
+	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Dribble.Lines) != 4 {
 		t.Errorf("a void batch stays whole, with its reason: %+v %v", b.BatchSummary, err)
 	}
 	for what, err := range map[string]error{
@@ -127,6 +127,47 @@ func TestRemarkAndVoid(t *testing.T) {
 	} {
 		if err == nil {
 			t.Errorf("%s must be refused", what)
+		}
+	}
+}
+
+// A pot names the pot that its carried-over liquor comes from, and must agree
+// with what that one really holds.
+func TestPotsParent(t *testing.T) {
+	k, op := keeler(), store.FirstOperation
+	pot := func(carried float64, parent string) wire.SaveBatch {
+		r := wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
+		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}
+		if parent != "" {
+			r.Carried, in.Parent = &wire.StripCarried{Grams: 100, OADPercent: carried}, &parent
+		}
+		return in
+	}
+	syrup, first := litre(uuid.NewString()), pot(0, "")
+	for _, in := range []wire.SaveBatch{syrup, first} {
+		if _, _, err := k.SaveBatch(t.Context(), op, in); err != nil {
+			t.Fatal(err)
+		}
+	}
+	second, _, err := k.SaveBatch(t.Context(), op, pot(34.6, first.ID)) // 500 of 1445 g
+	if err != nil || second.ParentID != first.ID || second.ParentName != "Pot" {
+		t.Errorf("got %+v %v", second.BatchSummary, err)
+	}
+	if s := second.Strength; s == nil || s.Unit != "percent_ww" || s.Value < 34.6 || s.Value > 34.61 || len(second.Composition) != 3 {
+		t.Errorf("strength %+v of %+v", s, second.Composition)
+	}
+	for what, c := range map[string]struct {
+		in    wire.SaveBatch
+		field string
+	}{
+		"another strength":    {pot(40, first.ID), "recipe.strip.carried.oad_percent"},
+		"a parent that is no": {pot(34.6, uuid.NewString()), "parent_id"},
+		"a syrup as parent":   {pot(34.6, syrup.ID), "parent_id"},
+	} {
+		_, _, err := k.SaveBatch(t.Context(), op, c.in)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != c.field {
+			t.Errorf("%s: got %v", what, err)
 		}
 	}
 }

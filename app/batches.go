@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"strings"
 	"time"
@@ -15,31 +16,34 @@ import (
 
 // inputs is the versioned snapshot of what a batch was worked out from.
 type inputs struct {
-	Rule string           `json:"rule_worked_under,omitempty"`
-	Plan wire.PlanRequest `json:"plan"`
+	Rule   string      `json:"rule_worked_under,omitempty"`
+	Recipe wire.Recipe `json:"recipe"`
 }
 
-// SaveBatch works the plan out again and keeps it with its inputs. The same id
+// SaveBatch works the recipe out again and keeps it with its inputs. The same id
 // with the same content gives the batch as it was kept (created is false); with
-// other content it gives store.ErrConflict. A plan that cannot be gives a
-// fault.List under "plan.".
+// other content it gives store.ErrConflict. A recipe that cannot be, or a parent
+// that it does not agree with, gives a fault.List.
 func (a *App) SaveBatch(ctx context.Context, operation uint64, in wire.SaveBatch) (b wire.Batch, created bool, err error) {
 	name := strings.TrimSpace(in.Name)
 	if name == "" {
 		return wire.Batch{}, false, fault.List{{Field: "name", Reason: fault.Missing}}
 	}
-	answer, err := wire.Plan(in.Plan)
+	worked, err := in.Recipe.Work()
 	if err != nil {
-		return wire.Batch{}, false, wire.Beneath("plan.", err)
+		return wire.Batch{}, false, wire.Beneath("recipe.", err)
 	}
-	row, err := newBatch(in, name, answer)
+	op := a.store.For(operation)
+	if err := checkParent(ctx, op, in); err != nil {
+		return wire.Batch{}, false, err
+	}
+	row, err := newBatch(in, name, worked)
 	if err != nil {
 		return wire.Batch{}, false, err
 	}
 	row.MadeOn = a.clock().Format(workTime)
 	row.CreatedAt = a.now().UTC().Truncate(time.Microsecond)
 
-	op := a.store.For(operation)
 	created, err = op.SaveBatch(ctx, row)
 	if err != nil {
 		return wire.Batch{}, false, err
@@ -48,28 +52,47 @@ func (a *App) SaveBatch(ctx context.Context, operation uint64, in wire.SaveBatch
 	if err != nil {
 		return wire.Batch{}, false, err
 	}
-	if !created && (kept.Name != name || !bytes.Equal(kept.Inputs, row.Inputs)) {
+	if !created && (kept.Name != name || !bytes.Equal(kept.Inputs, row.Inputs) || !sameID(kept.ParentID, row.ParentID)) {
 		return wire.Batch{}, false, store.ErrConflict
 	}
-	b, err = whole(kept)
+	b, err = whole(ctx, op, kept)
 	return b, created, err
 }
 
-func newBatch(in wire.SaveBatch, name string, answer wire.PlanAnswer) (*store.Batch, error) {
-	snapshot, err := json.Marshal(inputs{Rule: in.Rule, Plan: in.Plan})
+// checkParent finds the batch that liquor is said to come from, and holds what is
+// carried against it.
+func checkParent(ctx context.Context, op store.Operation, in wire.SaveBatch) error {
+	if in.Parent == nil {
+		return nil
+	}
+	parent, err := op.Batch(ctx, *in.Parent)
+	if errors.Is(err, store.ErrNotFound) || err == nil && parent.Method != wire.Strip {
+		return fault.List{{Field: "parent_id", Reason: fault.Unknown}}
+	}
+	if err != nil {
+		return err
+	}
+	return wire.Beneath("recipe.", in.Recipe.CheckParent(wire.Mixture(composition(parent))))
+}
+
+func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch, error) {
+	snapshot, err := json.Marshal(inputs{Rule: in.Rule, Recipe: in.Recipe})
 	if err != nil {
 		return nil, err
 	}
-	result, err := json.Marshal(answer)
+	result, err := json.Marshal(worked.Answer)
 	if err != nil {
 		return nil, err
 	}
 	row := &store.Batch{
-		ID: in.ID, Name: name, Method: "dribble",
-		VolumeML: answer.VolumeML, GPerL: answer.Strength.GPerL,
+		ID: in.ID, Name: name, Method: worked.Method, ParentID: in.Parent,
+		VolumeML: worked.VolumeML, Pieces: worked.Pieces,
 		SnapshotVersion: wire.SnapshotVersion, Inputs: snapshot, Answer: result,
 	}
-	for _, l := range answer.Lines {
+	for _, c := range worked.Composition {
+		row.Components = append(row.Components, store.BatchComponent{Component: c.Name, Grams: c.Grams})
+	}
+	for _, l := range worked.Lines {
 		row.Lines = append(row.Lines, store.BatchLine{
 			Step: l.Step, Ingredient: l.Ingredient,
 			WantedG: l.Grams, WantedML: l.VolumeML, WantedCount: l.Count,
@@ -93,11 +116,12 @@ func (a *App) Batches(ctx context.Context, operation uint64) (wire.BatchList, er
 
 // Batch reads one batch whole; store.ErrNotFound when there is none.
 func (a *App) Batch(ctx context.Context, operation uint64, id string) (wire.Batch, error) {
-	row, err := a.store.For(operation).Batch(ctx, id)
+	op := a.store.For(operation)
+	row, err := op.Batch(ctx, id)
 	if err != nil {
 		return wire.Batch{}, err
 	}
-	return whole(row)
+	return whole(ctx, op, row)
 }
 
 // Remark writes a remark to a batch and gives the batch.
@@ -131,13 +155,26 @@ func (a *App) VoidBatch(ctx context.Context, operation uint64, id, reason string
 func (a *App) Healthy(ctx context.Context) error { return a.store.Ping(ctx) }
 
 func summary(r store.Batch) wire.BatchSummary {
+	made := composition(r)
 	return wire.BatchSummary{
 		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: r.CreatedAt,
-		VolumeML: r.VolumeML, GPerL: r.GPerL, VoidedAt: r.VoidedAt, VoidReason: r.VoidReason,
+		VolumeML: r.VolumeML, Pieces: r.Pieces,
+		Composition: made, Strength: wire.StrengthOf(r.Method, made, r.VolumeML),
+		VoidedAt: r.VoidedAt, VoidReason: r.VoidReason,
 	}
 }
 
-func whole(r store.Batch) (wire.Batch, error) {
+func composition(r store.Batch) []wire.Component {
+	out := make([]wire.Component, len(r.Components))
+	for i, c := range r.Components {
+		out[i] = wire.Component{Name: c.Component, Grams: c.Grams}
+	}
+	return out
+}
+
+func sameID(a, b *string) bool { return a == b || a != nil && b != nil && *a == *b }
+
+func whole(ctx context.Context, op store.Operation, r store.Batch) (wire.Batch, error) {
 	out := wire.Batch{BatchSummary: summary(r), SnapshotVersion: r.SnapshotVersion, Remarks: make([]wire.Remark, len(r.Remarks))}
 	if r.SnapshotVersion != wire.SnapshotVersion {
 		return wire.Batch{}, fmt.Errorf("batch %s: snapshot version %d cannot be read", r.ID, r.SnapshotVersion)
@@ -149,7 +186,14 @@ func whole(r store.Batch) (wire.Batch, error) {
 	if err := json.Unmarshal(r.Answer, &out.Answer); err != nil {
 		return wire.Batch{}, fmt.Errorf("batch %s: answer: %w", r.ID, err)
 	}
-	out.Rule, out.Plan = in.Rule, in.Plan
+	out.Rule, out.Recipe = in.Rule, in.Recipe
+	if r.ParentID != nil {
+		parent, err := op.Batch(ctx, *r.ParentID)
+		if err != nil {
+			return wire.Batch{}, fmt.Errorf("batch %s: parent: %w", r.ID, err)
+		}
+		out.ParentID, out.ParentName = parent.ID, parent.Name
+	}
 	for i, m := range r.Remarks {
 		out.Remarks[i] = wire.Remark{ID: m.ID, Text: m.Text, At: m.CreatedAt}
 	}

@@ -9,18 +9,15 @@ import (
 	"keeler/wire"
 )
 
-// rows is the demo's yard as often as it takes for n colonies.
-func rows(n int) wire.PlanRequest {
-	plan := *demo.Welcome().Draft
-	eight := plan.Colonies
-	plan.Colonies = nil
-	for i := range n {
-		c := eight[i%len(eight)]
-		c.Name = fmt.Sprint(c.Name, "-", i)
-		plan.Colonies = append(plan.Colonies, c)
+// colonies is the demo's yard as often as it takes for n.
+func colonies(n int) []wire.Colony {
+	eight := demo.Welcome().Draft.Dribble.Colonies
+	out := make([]wire.Colony, n)
+	for i := range out {
+		out[i] = eight[i%len(eight)]
+		out[i].Name = fmt.Sprint(out[i].Name, "-", i)
 	}
-	plan.Hold.Grams = 0
-	return plan
+	return out
 }
 
 func calculations() []figure {
@@ -39,14 +36,41 @@ func calculations() []figure {
 		}
 		return f
 	}
-	plan := func(n int) func() error {
-		request := rows(n)
-		return func() error { _, err := wire.Plan(request); return err }
+	const many, most = 1000, 5 * time.Millisecond
+	drafts := demo.Welcome().Draft
+	syrup := func(n int) func() error {
+		request := *drafts.Dribble
+		request.Colonies, request.Hold.Grams = colonies(n), 0
+		return func() error { _, err := wire.PlanDribble(request); return err }
 	}
-	dose := wire.DoseRequest{Colonies: rows(8).Colonies, GPerL: 35}
+	// Doubles of long strips are the widest choice of places.
+	pot := func(carrier string, boxes int) func() error {
+		request := *drafts.Strip
+		request.Carrier, request.Colonies = carrier, nil
+		for _, c := range colonies(many) {
+			for len(c.Boxes) < boxes {
+				c.Boxes = append(c.Boxes, c.Boxes[0])
+			}
+			request.Colonies = append(request.Colonies, wire.StripColony{Colony: c})
+		}
+		return func() error { _, err := wire.PlanStrip(request); return err }
+	}
+	acid := *drafts.Pad
+	acid.Colonies = colonies(many)
+	dose := wire.DoseRequest{Colonies: colonies(8), GPerL: 35}
+	dilution := wire.PadDilutionRequest{
+		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Size: wire.PadSize{By: "working", WorkingML: 1000},
+	}
+	temperature := 30.0
+	reading := wire.PadAssayRequest{Reading: wire.PadReading{GPerML: 1.1834, TempC: &temperature}}
 	return []figure{
-		measure("plan, 8 colonies", 0, plan(8)),
-		measure("plan, 1,000 colonies", 5*time.Millisecond, plan(1000)),
+		measure("syrup, 8 colonies", 0, syrup(8)),
+		measure("syrup, 1,000 colonies", most, syrup(many)),
 		measure("dose, 8 colonies", 0, func() error { _, err := wire.Dose(dose); return err }),
+		measure("pot of strips, 1,000 colonies", most, pot("strip", 1)),
+		measure("pot of long strips, 1,000 doubles", most, pot("long", 2)),
+		measure("formic acid, 1,000 colonies", most, func() error { _, err := wire.PlanPad(acid); return err }),
+		measure("dilution", 0, func() error { _, err := wire.DilutePad(dilution); return err }),
+		measure("strength from a density", 0, func() error { _, err := wire.AssayPad(reading); return err }),
 	}
 }

@@ -39,18 +39,18 @@ func throughput() (figure, error) {
 	if err != nil {
 		return figure{}, err
 	}
-	body, err := json.Marshal(demo.Welcome().Draft)
+	body, err := json.Marshal(demo.Welcome().Draft.Dribble)
 	if err != nil {
 		return figure{}, err
 	}
 
 	var ours, theirs time.Duration
 	for round := range rounds + 1 {
-		a, err := load(keeler.URL+"/api/plan", body)
+		a, err := load(keeler.URL+"/api/dribble/plan", body)
 		if err != nil {
 			return figure{}, err
 		}
-		b, err := load(bare+"/api/plan", body)
+		b, err := load(bare+"/api/dribble/plan", body)
 		if err != nil {
 			return figure{}, err
 		}
@@ -66,14 +66,14 @@ func throughput() (figure, error) {
 }
 
 func bareGin() (string, error) {
-	answer, err := wire.Plan(*demo.Welcome().Draft)
+	answer, err := wire.PlanDribble(*demo.Welcome().Draft.Dribble)
 	if err != nil {
 		return "", err
 	}
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
-	r.POST("/api/plan", func(c *gin.Context) {
-		var in wire.PlanRequest
+	r.POST("/api/dribble/plan", func(c *gin.Context) {
+		var in wire.DribbleRequest
 		if err := json.NewDecoder(c.Request.Body).Decode(&in); err != nil {
 			c.Status(http.StatusBadRequest)
 			return

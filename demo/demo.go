@@ -22,8 +22,7 @@ var Now = time.Date(2026, time.December, 4, 8, 30, 0, 0, time.UTC)
 
 // Welcome is how the demo's page begins.
 func Welcome() app.Welcome {
-	draft := ropewalk()
-	return app.Welcome{Demo: true, Keeper: keeper, Place: yard, Draft: &draft}
+	return app.Welcome{Demo: true, Keeper: keeper, Place: yard, Draft: drafts()}
 }
 
 // Seed fills an empty demo store with what happened before; it may run again.

@@ -50,11 +50,21 @@ func TestSeedAgain(t *testing.T) {
 // Ropewalk has 46½ seams in its eight boxes: 24, 22, 28, 16, 37, 20, 26 and 13
 // quarters; in whole mL 30, 28, 35, 20, 46, 25, 33 and 16.
 func TestRopewalk(t *testing.T) {
-	plan, err := wire.Plan(*Welcome().Draft)
+	plan, err := wire.PlanDribble(*Welcome().Draft.Dribble)
 	if err != nil {
 		t.Fatal(err)
 	}
 	if len(plan.Doses) != 8 || plan.GivenML != 233 || plan.VolumeML != 267 || len(plan.Notes) != 0 {
 		t.Errorf("given %v, made %v, notes %v", plan.GivenML, plan.VolumeML, plan.Notes)
+	}
+	// One strip to 2½ of 6, 5½, 7, 4, 9¼, 5, 6½ and 3¼ seams: 2, 2, 3, 2, 4, 2, 3 and 1.
+	pot, err := wire.PlanStrip(*Welcome().Draft.Strip)
+	if err != nil || pot.Strips != 19 || len(pot.Notes) != 0 {
+		t.Errorf("%d strips, %v %v", pot.Strips, pot.Notes, err)
+	}
+	// Seven hives of ten combs and one of six: 7 × 20 + 12.
+	acid, err := wire.PlanPad(*Welcome().Draft.Pad)
+	if err != nil || acid.VisitML != 152 {
+		t.Errorf("%v mL of acid: %v", acid.VisitML, err)
 	}
 }

@@ -6,7 +6,7 @@ import (
 	"keeler/wire"
 )
 
-// kept is a batch of an earlier winter.
+// kept is a batch of earlier work.
 type kept struct {
 	at      time.Time
 	save    wire.SaveBatch
@@ -14,8 +14,18 @@ type kept struct {
 	void    string
 }
 
-func past() []kept {
-	saltmarsh := wire.PlanRequest{
+const permit = "permit held, own colonies"
+
+// The ids of the past; their last figures tell them apart.
+const id = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e000"
+
+// springPot is the pot whose rest goes into the next ones.
+const springPot = id + "4"
+
+func past() []kept { return append(lastWinter(), thisYear()...) }
+
+func lastWinter() []kept {
+	saltmarsh := wire.DribbleRequest{
 		Hold:       wire.Hold{Kind: "crystals", OADPercent: 100},
 		Strength:   wire.Aim{By: "school", School: "label-litre"},
 		Size:       wire.Size{By: "seams"},
@@ -29,21 +39,57 @@ func past() []kept {
 		{
 			at: time.Date(2025, time.December, 12, 9, 10, 0, 0, time.UTC),
 			save: wire.SaveBatch{
-				ID: "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0001", Name: "Saltmarsh Hut, first try",
-				Rule: "permit held, own colonies", Plan: tooStrong,
+				ID: id + "1", Name: "Saltmarsh Hut, first try",
+				Rule: permit, Recipe: wire.Recipe{Dribble: &tooStrong},
 			},
 			void: "Read the 4.5 % as anhydrous; it was meant as dihydrate. Neutralised, not used.",
 		},
 		{
 			at: time.Date(2025, time.December, 12, 9, 40, 0, 0, time.UTC),
 			save: wire.SaveBatch{
-				ID: "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", Name: "Saltmarsh Hut, midwinter",
-				Rule: "permit held, own colonies", Plan: saltmarsh,
+				ID: id + "2", Name: "Saltmarsh Hut, midwinter",
+				Rule: permit, Recipe: wire.Recipe{Dribble: &saltmarsh},
 			},
 			remarks: []wire.Remark{{
-				ID:   "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0003",
-				Text: "Came out clear. About 60 mL left over, neutralised in the yard bucket.",
+				ID: id + "3", Text: "Came out clear. About 60 mL left over, neutralised in the yard bucket.",
 			}},
+		},
+	}
+}
+
+// thisYear is the spring comparison of strips and the August job with formic acid.
+func thisYear() []kept {
+	recipe := wire.StripRecipe{School: "two-to-three"}
+	first := wire.StripRequest{
+		Recipe: recipe, StaysML: 120, Size: wire.StripSize{By: "count", Colonies: 10, Each: 4.4},
+		Jig: wire.StripJig{Slots: 6, Most: 8}, BalanceG: 0.1, BalanceCapacityG: 500,
+	}
+	second := wire.StripRequest{
+		Recipe: recipe, StaysML: 120, Size: wire.StripSize{By: "count", Colonies: 8, Each: 3},
+		Carried: &wire.StripCarried{Grams: 150, OADPercent: 34.6, WaterPercent: 0.33},
+		Jig:     wire.StripJig{Slots: 6, Most: 8}, BalanceG: 0.1, BalanceCapacityG: 500,
+	}
+	parent := springPot
+	august := wire.PadRequest{
+		Hold: wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000}, WorkingPercent: 60,
+		Amount: wire.PadAmount{School: "sponge-above"}, Size: wire.PadSize{By: "visit"},
+		Mean: &wire.PadMean{Colonies: 8, Combs: 10}, BalanceG: 0.1,
+	}
+	return []kept{
+		{
+			at:   time.Date(2026, time.April, 3, 10, 0, 0, 0, time.UTC),
+			save: wire.SaveBatch{ID: springPot, Name: "Saltmarsh Hut, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &first}},
+			remarks: []wire.Remark{{
+				ID: id + "5", Text: "152 g came back out of the tray. The strips hold nearer 20 than 19 g.",
+			}},
+		},
+		{
+			at:   time.Date(2026, time.April, 11, 9, 30, 0, 0, time.UTC),
+			save: wire.SaveBatch{ID: id + "6", Name: "Ropewalk, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &second}, Parent: &parent},
+		},
+		{
+			at:   time.Date(2026, time.August, 14, 18, 20, 0, 0, time.UTC),
+			save: wire.SaveBatch{ID: id + "7", Name: "Ropewalk, August, first visit", Rule: "label of the acid", Recipe: wire.Recipe{Pad: &august}},
 		},
 	}
 }

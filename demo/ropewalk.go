@@ -17,24 +17,57 @@ var seams = map[string][]int{
 
 var standing = []string{"R1", "R2", "R3", "R4", "R5", "R6", "R7", "R8"}
 
-func ropewalk() wire.PlanRequest {
-	plan := wire.PlanRequest{
-		Hold:       wire.Hold{Kind: "crystals", Grams: 64, OADPercent: 100},
-		Strength:   wire.Aim{By: "school", School: "label-litre"},
-		Size:       wire.Size{By: "seams"},
-		Applicator: &wire.Applicator{Device: "syringe", SizeML: 60},
-		BalanceG:   0.1,
-		Prices:     wire.Prices{Hold: 38, SugarKg: 1.4},
+// drafts is Ropewalk on the bench, by each method.
+func drafts() *wire.Recipe {
+	colonies := ropewalk()
+	strips := make([]wire.StripColony, len(colonies))
+	for i, c := range colonies {
+		strips[i].Colony = c
 	}
-	for _, name := range standing {
+	return &wire.Recipe{
+		Dribble: &wire.DribbleRequest{
+			Hold:       wire.Hold{Kind: "crystals", Grams: 64, OADPercent: 100},
+			Strength:   wire.Aim{By: "school", School: "label-litre"},
+			Size:       wire.Size{By: "seams"},
+			Applicator: &wire.Applicator{Device: "syringe", SizeML: 60},
+			BalanceG:   0.1,
+			Prices:     wire.Prices{Hold: 38, SugarKg: 1.4},
+			Colonies:   colonies,
+		},
+		Strip: &wire.StripRequest{
+			Recipe:   wire.StripRecipe{School: "two-to-three"},
+			UptakeG:  20,
+			StaysML:  120,
+			Size:     wire.StripSize{By: "colonies"},
+			Jig:      wire.StripJig{Slots: 6, Most: 8},
+			BalanceG: 0.1,
+			Prices:   wire.StripPrices{AcidKg: 38, GlycerolL: 6.5, Strip: 0.12},
+			Colonies: strips,
+		},
+		Pad: &wire.PadRequest{
+			Hold:           wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000},
+			WorkingPercent: 60,
+			Amount:         wire.PadAmount{School: "sponge-above"},
+			Size:           wire.PadSize{By: "visit"},
+			BottleML:       1000,
+			BalanceG:       0.1,
+			Prices:         wire.PadPrices{Stock: 14},
+			Colonies:       colonies,
+		},
+	}
+}
+
+func ropewalk() []wire.Colony {
+	out := make([]wire.Colony, len(standing))
+	for k, name := range standing {
 		gaps := make([]float64, len(seams[name]))
 		for i, q := range seams[name] {
 			gaps[i] = float64(q) / 4
 		}
-		plan.Colonies = append(plan.Colonies, wire.Colony{
+		out[k] = wire.Colony{
 			Name:  name,
 			Boxes: []wire.Box{{Kind: "deep", Frames: len(gaps) - 1, Seams: gaps}},
-		})
+		}
 	}
-	return plan
+	return out
 }

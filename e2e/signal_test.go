@@ -39,7 +39,7 @@ func TestLatestInputWins(t *testing.T) {
 			return
 		}
 		r.Body = io.NopCloser(bytes.NewReader(raw))
-		var plan wire.PlanRequest
+		var plan wire.DribbleRequest
 		_ = json.Unmarshal(raw, &plan)
 		if r.URL.Path == "/api/plan" && plan.Size.VolumeML == 500 {
 			late.Store(true)

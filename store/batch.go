@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
 )
 
 // Batch is one saved recipe with all that it was worked out from.
@@ -18,14 +19,25 @@ type Batch struct {
 	MadeOn          string // local date and time of the work, 2006-01-02T15:04
 	CreatedAt       time.Time
 	VolumeML        float64 `gorm:"column:volume_ml"`
-	GPerL           float64 `gorm:"column:g_per_l"` // OAD
+	Pieces          int     // ready pads
+	ParentID        *string // where the liquor carried into a pot comes from
 	SnapshotVersion int
 	Inputs          json.RawMessage
 	Answer          json.RawMessage
 	VoidedAt        *time.Time
 	VoidReason      string
-	Lines           []BatchLine   `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
-	Remarks         []BatchRemark `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+	Components      []BatchComponent `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+	Lines           []BatchLine      `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+	Remarks         []BatchRemark    `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
+}
+
+// BatchComponent is the mass of one substance in a batch; together they are what
+// it is, and its strength is computed from them.
+type BatchComponent struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	BatchID     string `gorm:"primaryKey"`
+	Component   string `gorm:"primaryKey"`
+	Grams       float64
 }
 
 // BatchLine is one ingredient and how much of it is wanted, in g, mL or pieces.
@@ -52,16 +64,24 @@ type BatchRemark struct {
 // NewestBatches is how many a list holds at most.
 const NewestBatches = 500
 
-// SaveBatch writes a batch with its lines, all or nothing. When the id is
+// SaveBatch writes a batch with its composition and lines, all or nothing. When the id is
 // already there it writes nothing: saved is false, and the caller compares.
 func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err error) {
 	b.OperationID = o.id
 	for i := range b.Lines {
 		b.Lines[i].OperationID, b.Lines[i].BatchID, b.Lines[i].Position = o.id, b.ID, i
 	}
+	for i := range b.Components {
+		b.Components[i].OperationID, b.Components[i].BatchID = o.id, b.ID
+	}
 	err = o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
-		if err := tx.Omit("Lines", "Remarks").Create(b).Error; err != nil {
+		if err := tx.Omit(clause.Associations).Create(b).Error; err != nil {
 			return err
+		}
+		if len(b.Components) > 0 {
+			if err := tx.Create(&b.Components).Error; err != nil {
+				return err
+			}
 		}
 		return tx.Create(&b.Lines).Error
 	})
@@ -71,10 +91,10 @@ func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err err
 	return err == nil, err
 }
 
-// Batches lists the newest batches without their lines and snapshots.
+// Batches lists the newest batches with their composition, without lines and snapshots.
 func (o Operation) Batches(ctx context.Context) ([]Batch, error) {
 	var out []Batch
-	err := o.own(ctx).Omit("inputs", "answer").Order("created_at DESC, id").Limit(NewestBatches).Find(&out).Error
+	err := o.own(ctx).Omit("inputs", "answer").Preload("Components").Order("created_at DESC, id").Limit(NewestBatches).Find(&out).Error
 	return out, err
 }
 
@@ -82,6 +102,7 @@ func (o Operation) Batches(ctx context.Context) ([]Batch, error) {
 func (o Operation) Batch(ctx context.Context, id string) (Batch, error) {
 	var b Batch
 	err := o.own(ctx).Where("id = ?", id).
+		Preload("Components").
 		Preload("Lines", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
 		Preload("Remarks", func(db *gorm.DB) *gorm.DB { return db.Order("created_at, id") }).
 		First(&b).Error

@@ -13,22 +13,25 @@ import (
 	"keeler/store/mariadbd"
 )
 
-var dsn string
+var server *mariadbd.Server
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		db, err := mariadbd.Temporary(context.Background())
-		if err != nil {
+		var err error
+		if server, err = mariadbd.Temporary(context.Background()); err != nil {
 			panic(err)
 		}
-		defer db.Stop()
-		dsn = db.DSN()
+		defer server.Stop()
 		return m.Run()
 	}())
 }
 
 func open(t *testing.T) *Store {
 	t.Helper()
+	dsn, err := server.Database(t.Context(), t.Name())
+	if err != nil {
+		t.Fatal(err)
+	}
 	s, err := Open(dsn)
 	if err != nil {
 		t.Fatal(err)
@@ -58,9 +61,10 @@ func batch(n int) *Batch {
 	return &Batch{
 		ID: fmt.Sprintf("00000000-0000-4000-8000-%012d", n), Name: fmt.Sprint("batch ", n), Method: "dribble",
 		MadeOn: "2026-12-04T08:30", CreatedAt: time.Date(2026, 12, 4, 8, n, 0, 0, time.UTC),
-		VolumeML: 262, GPerL: 35.046, SnapshotVersion: 1,
+		VolumeML: 262, SnapshotVersion: 1,
 		Inputs: json.RawMessage(`{"plan":{}}`), Answer: json.RawMessage(`{}`),
-		Lines: []BatchLine{{Step: "sugar", Ingredient: "sugar", WantedG: 157.41}, {Step: "acid", Ingredient: "oxalic_acid_dihydrate", WantedG: 9.182}},
+		Components: []BatchComponent{{Component: "oxalic_acid_dihydrate", Grams: 9.182}, {Component: "water", Grams: 157.41}},
+		Lines:      []BatchLine{{Step: "sugar", Ingredient: "sugar", WantedG: 157.41}, {Step: "acid", Ingredient: "oxalic_acid_dihydrate", WantedG: 9.182}},
 	}
 }
 
@@ -81,6 +85,9 @@ func TestSaveAndFind(t *testing.T) {
 	}
 	if len(got.Lines) != 2 || got.Lines[0].WantedG != 157.41 || got.Lines[1].Step != "acid" || string(got.Inputs) != `{"plan":{}}` {
 		t.Errorf("got %+v", got)
+	}
+	if len(got.Components) != 2 || got.Components[0].Grams != 9.182 || len(list[0].Components) != 2 {
+		t.Errorf("composition %+v", got.Components)
 	}
 	if !got.CreatedAt.Equal(batch(2).CreatedAt) {
 		t.Errorf("kept at %v, want %v", got.CreatedAt, batch(2).CreatedAt)

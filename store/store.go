@@ -51,20 +51,24 @@ func Open(dsn string) (*Store, error) {
 
 // Migrate brings the schema to the newest version.
 func (s *Store) Migrate(ctx context.Context) error {
-	db, err := s.db.DB()
-	if err != nil {
-		return err
-	}
-	migrations, err := fs.Sub(files, "migrations")
-	if err != nil {
-		return err
-	}
-	provider, err := goose.NewProvider(goose.DialectMySQL, db, migrations)
+	provider, err := s.migrations()
 	if err != nil {
 		return err
 	}
 	_, err = provider.Up(ctx)
 	return err
+}
+
+func (s *Store) migrations() (*goose.Provider, error) {
+	db, err := s.db.DB()
+	if err != nil {
+		return nil, err
+	}
+	migrations, err := fs.Sub(files, "migrations")
+	if err != nil {
+		return nil, err
+	}
+	return goose.NewProvider(goose.DialectMySQL, db, migrations)
 }
 
 // Ping asks the database for an answer.

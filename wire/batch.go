@@ -2,29 +2,32 @@ package wire
 
 import "time"
 
-// SnapshotVersion is the version of PlanRequest and PlanAnswer as they are kept
-// with a batch. It rises when a kept snapshot could no longer be read.
-const SnapshotVersion = 1
+// SnapshotVersion is the version of Recipe and RecipeAnswer as they are kept with
+// a batch. It rises when a kept snapshot could no longer be read.
+const SnapshotVersion = 2
 
-// SaveBatch asks for a plan to be kept.
+// SaveBatch asks for a recipe to be kept.
 type SaveBatch struct {
-	ID   string      `json:"id" format:"uuid" doc:"Made by the client; the same id with the same content counts once."`
-	Name string      `json:"name" minLength:"1" maxLength:"120" doc:"What the keeper calls the batch."`
-	Rule string      `json:"rule_worked_under,omitempty" maxLength:"200" doc:"The rule that the keeper says he works under, in his words."`
-	Plan PlanRequest `json:"plan" doc:"All that the plan depends on; the server works it out again."`
+	ID     string  `json:"id" format:"uuid" doc:"Made by the client; the same id with the same content counts once."`
+	Name   string  `json:"name" minLength:"1" maxLength:"120" doc:"What the keeper calls the batch."`
+	Rule   string  `json:"rule_worked_under,omitempty" maxLength:"200" doc:"The rule that the keeper says he works under, in his words."`
+	Recipe Recipe  `json:"recipe" doc:"All that it depends on, by its method; the server works it out again."`
+	Parent *string `json:"parent_id,omitempty" format:"uuid" doc:"For a pot that left-over liquor goes into: the pot it comes from. What is carried must be of its strength."`
 }
 
 // BatchSummary is a batch in a list.
 type BatchSummary struct {
-	ID         string     `json:"id"`
-	Name       string     `json:"name"`
-	Method     string     `json:"method" enum:"dribble"`
-	MadeOn     string     `json:"made_on" doc:"Local date and time of the work, 2006-01-02T15:04."`
-	SavedAt    time.Time  `json:"saved_at" doc:"When the server kept it."`
-	VolumeML   float64    `json:"volume_ml" doc:"mL at 20 °C."`
-	GPerL      float64    `json:"g_per_l" doc:"g OAD per litre."`
-	VoidedAt   *time.Time `json:"voided_at,omitempty"`
-	VoidReason string     `json:"void_reason,omitempty"`
+	ID          string         `json:"id"`
+	Name        string         `json:"name"`
+	Method      string         `json:"method" enum:"dribble,strip,pad"`
+	MadeOn      string         `json:"made_on" doc:"Local date and time of the work, 2006-01-02T15:04."`
+	SavedAt     time.Time      `json:"saved_at" doc:"When the server kept it."`
+	VolumeML    float64        `json:"volume_ml,omitempty" doc:"mL at 20 °C; left out for what is counted."`
+	Pieces      int            `json:"pieces,omitempty" doc:"Ready pads."`
+	Composition []Component    `json:"composition" doc:"What it holds: the truth that its strength is computed from. Of a bought product only the acids are known."`
+	Strength    *BatchStrength `json:"strength,omitempty" doc:"Left out where only the acid of a product is known."`
+	VoidedAt    *time.Time     `json:"voided_at,omitempty"`
+	VoidReason  string         `json:"void_reason,omitempty"`
 }
 
 // BatchList is the newest batches.
@@ -35,11 +38,13 @@ type BatchList struct {
 // Batch is a batch whole.
 type Batch struct {
 	BatchSummary
-	SnapshotVersion int         `json:"snapshot_version"`
-	Rule            string      `json:"rule_worked_under,omitempty"`
-	Plan            PlanRequest `json:"plan" doc:"The inputs as they were."`
-	Answer          PlanAnswer  `json:"answer" doc:"The recipe as it was worked out then."`
-	Remarks         []Remark    `json:"remarks"`
+	SnapshotVersion int          `json:"snapshot_version"`
+	Rule            string       `json:"rule_worked_under,omitempty"`
+	ParentID        string       `json:"parent_id,omitempty" doc:"The batch that its carried-over liquor comes from."`
+	ParentName      string       `json:"parent_name,omitempty"`
+	Recipe          Recipe       `json:"recipe" doc:"The inputs as they were."`
+	Answer          RecipeAnswer `json:"answer" doc:"As it was worked out then."`
+	Remarks         []Remark     `json:"remarks"`
 }
 
 // Remark is a note written to a batch.
@@ -56,9 +61,9 @@ type VoidBatch struct {
 
 // Start is what a page needs to begin.
 type Start struct {
-	Demo   bool         `json:"demo"`
-	Keeper string       `json:"keeper,omitempty"`
-	Place  string       `json:"place,omitempty"`
-	Now    string       `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
-	Draft  *PlanRequest `json:"draft,omitempty" doc:"In the demo, a plan to begin with."`
+	Demo   bool    `json:"demo"`
+	Keeper string  `json:"keeper,omitempty"`
+	Place  string  `json:"place,omitempty"`
+	Now    string  `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
+	Draft  *Recipe `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
 }

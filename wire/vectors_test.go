@@ -49,15 +49,21 @@ func at(v any, path string) any {
 }
 
 // The vectors were worked by hand; each tells how.
-func TestPlanVectors(t *testing.T) {
+func TestVectors(t *testing.T) {
+	vectors(t, "dribble", PlanDribble, func(a DribbleAnswer) []Note { return a.Notes })
+	vectors(t, "strip", PlanStrip, func(a StripAnswer) []Note { return a.Notes })
+	vectors(t, "pad", PlanPad, func(a PadAnswer) []Note { return a.Notes })
+}
+
+func vectors[In, Out any](t *testing.T, method string, plan func(In) (Out, error), notes func(Out) []Note) {
 	type vector struct {
 		Name    string
-		Request PlanRequest
+		Request In
 		Want    map[string]any
 	}
-	for _, v := range load[vector](t, "plan.json") {
-		t.Run(v.Name, func(t *testing.T) {
-			answer, err := Plan(v.Request)
+	for _, v := range load[vector](t, method+".json") {
+		t.Run(method+" "+v.Name, func(t *testing.T) {
+			answer, err := plan(v.Request)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -81,7 +87,7 @@ func TestPlanVectors(t *testing.T) {
 					t.Errorf("%s: got %v, want %v", path, have, want)
 				}
 			}
-			for _, n := range answer.Notes {
+			for _, n := range notes(answer) {
 				if n.Text == n.Code || strings.Contains(n.Text, "NaN") {
 					t.Errorf("note %s has no words: %q", n.Code, n.Text)
 				}
@@ -93,25 +99,37 @@ func TestPlanVectors(t *testing.T) {
 // Each refusal changes one thing in a good request, and must be named at its
 // field in words that a keeper can act on.
 func TestRefusals(t *testing.T) {
-	good := map[string]any{
+	refusals(t, "dribble", PlanDribble, map[string]any{
 		"hold":     map[string]any{"kind": "crystals"},
 		"strength": map[string]any{"by": "value", "value": 4.5, "form": "percent_wv", "basis": "dihydrate"},
 		"size":     map[string]any{"by": "volume", "volume_ml": 500},
-	}
+	})
+	refusals(t, "strip", PlanStrip, map[string]any{
+		"recipe": map[string]any{"school": "two-to-three"},
+		"size":   map[string]any{"by": "strips", "strips": 40},
+	})
+	refusals(t, "pad", PlanPad, map[string]any{
+		"hold":   map[string]any{"kind": "acid", "percent": 85},
+		"amount": map[string]any{"school": "sponge-above"},
+		"size":   map[string]any{"by": "working", "working_ml": 500},
+	})
+}
+
+func refusals[In, Out any](t *testing.T, method string, plan func(In) (Out, error), good map[string]any) {
 	type refusal struct {
 		Name, Field, Reason string
 		Set                 map[string]any
 	}
-	for _, v := range load[refusal](t, "refused.json") {
-		t.Run(v.Name, func(t *testing.T) {
+	for _, v := range load[refusal](t, method+"_refused.json") {
+		t.Run(method+" "+v.Name, func(t *testing.T) {
 			body := maps.Clone(good)
 			maps.Copy(body, v.Set)
 			raw, _ := json.Marshal(body)
-			var request PlanRequest
+			var request In
 			if err := json.Unmarshal(raw, &request); err != nil {
 				t.Fatal(err)
 			}
-			_, err := Plan(request)
+			_, err := plan(request)
 			var l fault.List
 			if !errors.As(err, &l) {
 				t.Fatalf("not refused: %v", err)
@@ -125,12 +143,16 @@ func TestRefusals(t *testing.T) {
 			}
 		})
 	}
+}
+
+// No figure that is none gets past.
+func TestNotANumber(t *testing.T) {
 	for _, v := range []float64{math.NaN(), math.Inf(1)} {
-		request := PlanRequest{
+		request := DribbleRequest{
 			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "school", School: "mild"},
 			Size: Size{By: "volume", VolumeML: v},
 		}
-		_, err := Plan(request)
+		_, err := PlanDribble(request)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Reason != fault.NotFinite {
 			t.Errorf("%v: got %v", v, err)
@@ -141,14 +163,14 @@ func TestRefusals(t *testing.T) {
 // The range in the words must itself be accepted: a keeper who types its end
 // gets a plan.
 func TestRangeInWordsIsAccepted(t *testing.T) {
-	request := PlanRequest{
+	request := DribbleRequest{
 		Hold:     Hold{Kind: "ready_mix", Stock: &Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 50}},
 		Strength: Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
 		Size:     Size{By: "volume", VolumeML: 500},
 	}
 	sugar := 5.0
 	request.SugarPercentWW = &sugar
-	_, err := Plan(request)
+	_, err := PlanDribble(request)
 	var l fault.List
 	if !errors.As(err, &l) {
 		t.Fatal("5 % sugar cannot be reached from a stock of 50 %")
@@ -159,7 +181,7 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 			continue
 		}
 		request.SugarPercentWW = &end
-		if _, err := Plan(request); err != nil {
+		if _, err := PlanDribble(request); err != nil {
 			t.Errorf("%q offers %v, which is refused: %v", Say(l[0]), end, err)
 		}
 	}

@@ -7,7 +7,6 @@ import (
 	"strings"
 
 	"keeler/core/fault"
-	"keeler/core/syrup"
 )
 
 // The English of every verdict stands in this file.
@@ -17,17 +16,21 @@ func Say(f fault.Fault) string {
 	if text, ok := atField[f.Field]; ok && f.Reason == fault.Missing {
 		return text
 	}
+	if f.Field == "uptake_g" && f.Reason == fault.Missing {
+		return "Weigh one dry and one soaked: the difference is what a piece takes up." + possible(f)
+	}
 	return bySort(f) + possible(f)
 }
 
 // atField answers what is missing where a range would not help.
 var atField = map[string]string{
-	"colonies":    "No seams yet: tap the gaps that hold bees, or size the batch by volume.",
-	"mean.seams":  "Give the seams counted over all colonies.",
-	"hold.card":   "Copy the label: up to how many bees, how many mL.",
-	"hold.kind":   "Say what you hold.",
-	"strength.by": "Choose a school or give a strength.",
-	"size.by":     "Choose what settles the volume.",
+	"colonies":      "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way.",
+	"mean.seams":    "Give the seams counted over all colonies.",
+	"mean.colonies": "Say how many colonies there are.",
+	"hold.card":     "Copy the label: how much or how many for which colony.",
+	"hold.kind":     "Say what you hold.",
+	"strength.by":   "Choose a school or give a strength.",
+	"size.by":       "Choose what settles the amount.",
 }
 
 func bySort(f fault.Fault) string {
@@ -44,11 +47,11 @@ func bySort(f fault.Fault) string {
 	case fault.TooHigh:
 		return "Too high."
 	case fault.NoGap:
-		return "No comb on either side here, so no seam."
+		return "No comb on either side here."
 	case fault.TooMany:
 		return "Too many."
 	case fault.NotFitting:
-		return "This does not go with what you hold."
+		return "This does not go with the rest of what is given."
 	case fault.Insoluble:
 		return "More acid than stays dissolved at room temperature."
 	case fault.Upward:
@@ -59,6 +62,12 @@ func bySort(f fault.Fault) string {
 		return "Only whole " + f.Unit + "."
 	case fault.NotRising:
 		return "Rows must rise."
+	case fault.Overfull:
+		return "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot."
+	case fault.UpsideDown:
+		return "More acid than any school puts into that glycerol. Are the two figures the wrong way round?"
+	case fault.NoTemp:
+		return "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %."
 	}
 	return "Not one of the known choices."
 }
@@ -67,15 +76,19 @@ func possible(f fault.Fault) string {
 	if f.High <= f.Low {
 		return ""
 	}
+	figures := 3
+	if f.Unit == "g/mL" { // a density lives in its fourth figure
+		figures = 4
+	}
 	// The range shown is rounded inward, so that its ends are accepted.
-	low, high := tidy(f.Low, math.Ceil), tidy(f.High, math.Floor)
+	low, high := tidy(f.Low, figures, math.Ceil), tidy(f.High, figures, math.Floor)
 	return strings.TrimRight(fmt.Sprintf(" Possible: %s to %s %s", low, high, f.Unit), " ") + "."
 }
 
-// tidy writes a figure with three figures or so, rounded by a rule.
-func tidy(v float64, rule func(float64) float64) string {
-	scale := 1.0
-	for math.Abs(v)*scale < 100 && scale < 1000 {
+// tidy writes a number with so many figures or so, rounded by a rule.
+func tidy(v float64, figures int, rule func(float64) float64) string {
+	scale, most := 1.0, math.Pow10(figures)
+	for math.Abs(v)*scale < most/10 && scale < most {
 		scale *= 10
 	}
 	plain := strconv.FormatFloat(rule(math.Round(v*scale*1e6)/1e6)/scale, 'f', -1, 64)
@@ -88,78 +101,7 @@ func tidy(v float64, rule func(float64) float64) string {
 	return plain
 }
 
-func figure(v float64) string { return tidy(v, math.Round) }
-
-// units is how each kind of thing held is counted.
-var units = map[syrup.HoldKind]string{
-	syrup.Crystals: "g", syrup.Packet: "packets", syrup.Tablets: "tablets",
-	syrup.ReadyMix: "mL", syrup.ReadyToUse: "mL",
-}
-
-func notes(in []syrup.Note, held syrup.HoldKind) []Note {
-	out := make([]Note, len(in))
-	for i, n := range in {
-		out[i] = Note{Code: string(n.Code), Level: "info", Text: sayNote(n, held), Colonies: n.Colonies}
-		if n.Warn {
-			out[i].Level = "warn"
-		}
-	}
-	return out
-}
-
-func sayNote(n syrup.Note, held syrup.HoldKind) string {
-	at := func(i int) string { return figure(n.Figures[i]) }
-	percent := func(i int) string { return figure(n.Figures[i] * 100) }
-	who := names(n.Colonies)
-	switch n.Code {
-	case syrup.NoteWeak:
-		return "At " + at(0) + " g/L it is weaker than the mildest school (" + at(1) + " g/L): it may not kill enough mites."
-	case syrup.NoteStrong:
-		return "At " + at(0) + " g/L it is stronger than any school (" + at(1) + " g/L): it can harm bees. Check dihydrate against anhydrous."
-	case syrup.NoteSeamLow:
-		return who + at(0) + " mg acid in a full seam; below about " + at(1) + " mg it may not kill enough mites."
-	case syrup.NoteSeamHigh:
-		return who + at(0) + " mg acid in a full seam; above about " + at(1) + " mg it is hard on bees. Dose by seam, or thinner."
-	case syrup.NoteCap:
-		return who + "the seams ask up to " + at(0) + " mL; " + at(1) + " mL is given, shared over all seams."
-	case syrup.NoteBigCap:
-		return "The cap is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
-	case syrup.NoteMean:
-		return at(0) + " seams a colony is a mean. A colony of over " + at(1) + " seams is capped and takes less than this sum, and the mean hides it: count singly to know."
-	case syrup.NoteShort:
-		return "The doses come to " + at(0) + " mL, the batch to " + at(1) + " mL: it runs short."
-	case syrup.NoteHolding:
-		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
-	case syrup.NoteCrystals:
-		return "Colder than " + at(0) + " °C crystals can fall out" + place(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
-	case syrup.NoteRatio:
-		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the schools keep 1 : 1."
-	case syrup.NoteBalance:
-		return "A balance that reads " + at(0) + " g puts ± " + percent(1) + " % on the acid: borrow a finer one, or make more."
-	case syrup.NoteNoBees:
-		return who + "no seams marked, so nothing is given."
-	case syrup.NoteTablets:
-		return "Whole tablets give " + at(0) + " g/L instead of " + at(1) + " g/L."
-	case syrup.NoteSteps:
-		return who + "steps of " + at(0) + " mL put the dose up to " + percent(1) + " % off: a finer applicator would do better."
-	case syrup.NoteBeyond:
-		return who + "up to " + at(0) + " bees, more than the last row of the label; " + at(1) + " mL is taken. Read the label again."
-	case syrup.NoteNoOxalic:
-		return "The label card names no oxalic acid, so no strength is shown."
-	}
-	return string(n.Code)
-}
-
-// place says where crystals are to be feared: figure 1 is the fridge, 2 the yard.
-func place(n syrup.Note) string {
-	switch {
-	case n.Figures[1] > 0 && n.Figures[2] > 0:
-		return ", in the fridge and in the yard"
-	case n.Figures[1] > 0:
-		return ", so in the fridge"
-	}
-	return ", so in the yard"
-}
+func figure(v float64) string { return tidy(v, 3, math.Round) }
 
 func names(colonies []string) string {
 	const most = 6

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"keeler/core/fault"
+	"keeler/core/note"
 	"keeler/core/syrup"
 )
 
@@ -17,8 +18,9 @@ func TestSay(t *testing.T) {
 		// Its ends are rounded inward, so that both are accepted.
 		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than stays dissolved at room temperature. Possible: 0.358 to 5.75 % w/v."},
 		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."},
-		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "No seams yet: tap the gaps that hold bees, or size the batch by volume."},
+		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way."},
 		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
+		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Too high. Possible: 0.986 to 1.209 g/mL."},
 		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Too low. Possible: 0 to 1,000,000."},
 	} {
 		if got := Say(c.fault); got != c.want {
@@ -28,8 +30,8 @@ func TestSay(t *testing.T) {
 }
 
 func TestSayNamesFewColonies(t *testing.T) {
-	n := syrup.Note{Code: syrup.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
-	if got := sayNote(n, syrup.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
+	n := note.Note{Code: syrup.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
+	if got := sayDribble(n, syrup.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
 		t.Errorf("got %q", got)
 	}
 }

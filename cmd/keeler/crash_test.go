@@ -77,11 +77,11 @@ func kill(pid int) { _ = syscall.Kill(pid, syscall.SIGKILL) }
 
 func save(url string) (string, bool) {
 	id := uuid.NewString()
-	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Plan: wire.PlanRequest{
+	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
 		Strength: wire.Aim{By: "school", School: "label-litre"},
 		Size:     wire.Size{By: "volume", VolumeML: 262},
-	}})
+	}}})
 	response, err := http.Post(url+"/api/batches", "application/json", bytes.NewReader(body))
 	if err != nil {
 		return id, false
@@ -164,7 +164,7 @@ func TestKilledUnderSaves(t *testing.T) {
 		for _, b := range list.Batches {
 			there[b.ID] = true
 			whole := read[wire.Batch](t, p.url+"/api/batches/"+b.ID)
-			if len(whole.Answer.Lines) != 4 || whole.Plan.Size.VolumeML != 262 {
+			if len(whole.Answer.Dribble.Lines) != 4 || whole.Recipe.Dribble.Size.VolumeML != 262 {
 				t.Errorf("after killing %s, batch %s is not whole: %+v", victim.name, b.ID, whole)
 			}
 		}

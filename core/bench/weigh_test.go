@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"keeler/core/chem"
+	"keeler/core/fault"
 )
 
 func TestWeigh(t *testing.T) {
@@ -15,15 +16,45 @@ func TestWeigh(t *testing.T) {
 		{9.183, 1, 9, 1},
 		{0.237, 0.01, 0.24, 0.01},
 	} {
-		got := Weigh(chem.Grams(c.mass), chem.Grams(c.division))
+		got := Balance{Division: chem.Grams(c.division)}.Weigh(chem.Grams(c.mass))
 		if math.Abs(float64(got.Show)-c.show) > 1e-9 || math.Abs(float64(got.Band)-c.band) > 1e-9 {
 			t.Errorf("%g g at %g: got %v ± %v, want %g ± %g", c.mass, c.division, got.Show, got.Band, c.show, c.band)
 		}
 	}
-	if part, coarse := Coarse(9, 1); !coarse || math.Abs(float64(part)-1.0/9) > 1e-9 {
+	if part, coarse := (Balance{Division: 1}).Coarse(9); !coarse || math.Abs(float64(part)-1.0/9) > 1e-9 {
 		t.Errorf("9 g on a 1 g balance must be called coarse, by 11 %%; got %v %v", part, coarse)
 	}
-	if _, coarse := Coarse(45, 1); coarse {
+	if _, coarse := (Balance{Division: 1}).Coarse(45); coarse {
 		t.Error("45 g on a 1 g balance is 2.2 %, within what is accepted")
+	}
+}
+
+// 3,150 g on a balance that carries 2,000 g are two loads of 1,575; 5,990 g in
+// steps of 10 g three of 2,000 (1,996.7 rounded).
+func TestLoads(t *testing.T) {
+	for _, c := range []struct {
+		mass, division, capacity, each float64
+		loads                          int
+	}{
+		{3150, 1, 2000, 1575, 2}, {2000, 1, 2000, 2000, 1}, {2001, 1, 2000, 1001, 2}, {5990, 10, 2000, 2000, 3},
+		{45, 0.1, 0, 45, 1}, // capacity not said
+	} {
+		b := Balance{chem.Grams(c.division), chem.Grams(c.capacity)}
+		got := b.Weigh(chem.Grams(c.mass))
+		if got.Loads != c.loads || math.Abs(float64(got.Each)-c.each) > 1e-9 {
+			t.Errorf("%g g on %g/%g: %d × %v, want %d × %g", c.mass, c.division, c.capacity, got.Loads, got.Each, c.loads, c.each)
+		}
+	}
+	var l fault.List
+	Balance{Division: 1, Capacity: 50}.Check(&l)
+	if len(l) != 1 || l[0].Field != "balance_capacity_g" || l[0].Low != 100 {
+		t.Errorf("a balance of 50 divisions: %v", l)
+	}
+	b := Balance{Division: 0.1, Capacity: 20}
+	if err := b.Readable([]Line{Weighed("acid", 2000, b)}); err == nil {
+		t.Error("a hundred loads must be refused")
+	}
+	if err := b.Readable([]Line{Weighed("acid", 0.04, b)}, "acid"); err == nil {
+		t.Error("acid that reads 0.0 must be refused")
 	}
 }

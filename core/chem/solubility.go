@@ -5,6 +5,8 @@ var oxalicSolubility = []point{
 	{0, 3.5}, {10, 6.1}, {20, 9.5}, {30, 14.2}, {40, 21.5}, {50, 31.5}, {60, 44.3}, {70, 61}, {80, 84.5},
 }
 
+var clearAt = turned(oxalicSolubility)
+
 // anhydrousPer100 is the OAA in 100 g of all the water there is: the crystal
 // water of the dihydrate joins the water poured in. Sugar is not counted.
 func anhydrousPer100(oad, water Grams) float64 {
@@ -22,11 +24,7 @@ func Dissolves(oad, water Grams, t Celsius) bool {
 // takes 80 °C or more.
 func Saturation(oad, water Grams) Celsius {
 	have := anhydrousPer100(oad, water)
-	inverse := make([]point, len(oxalicSolubility))
-	for i, p := range oxalicSolubility {
-		inverse[i] = point{p.y, p.x}
-	}
-	return Celsius(interpolate(inverse, have))
+	return Celsius(interpolate(clearAt, have))
 }
 
 // MaxStrength is the strongest syrup, with the given sugar share of water and

@@ -17,3 +17,12 @@ func interpolate(table []point, x float64) float64 {
 	}
 	return table[len(table)-1].y
 }
+
+// turned gives a table whose y rises, read the other way round.
+func turned(table []point) []point {
+	out := make([]point, len(table))
+	for i, p := range table {
+		out[i] = point{p.y, p.x}
+	}
+	return out
+}

@@ -22,6 +22,8 @@ const (
 	WholeOnly  Reason = "whole_only"  // a whole number is needed
 	NotRising  Reason = "not_rising"  // rows must rise
 	Overfull   Reason = "overfull"    // the parts exceed the whole
+	UpsideDown Reason = "upside_down" // more acid than any school puts in
+	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 )
 
 // Fault is one wrong input. Field is its path in the request, such as

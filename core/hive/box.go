@@ -39,11 +39,13 @@ const (
 
 // Box is one box of a hive. Seams has one entry a gap, from the left wall to
 // the right: gap i lies left of slot i, the last one at the right wall. It may
-// be nil when nobody looked.
+// be nil when nobody looked. Brood has one entry a slot, whether its comb holds
+// sealed brood, and is nil when that is not known.
 type Box struct {
 	Kind  Kind
 	Slots []Slot
 	Seams []Seam
+	Brood []bool
 }
 
 // Combs gives n slots that all hold combs.
@@ -66,6 +68,25 @@ func (b Box) Open() []bool {
 		}
 	}
 	return open
+}
+
+// Between reports whether a gap lies between two combs.
+func (b Box) Between(gap int) bool {
+	return gap > 0 && gap < len(b.Slots) && b.Slots[gap-1] == Comb && b.Slots[gap] == Comb
+}
+
+// Seam is the bees in a gap; none where nobody looked.
+func (b Box) Seam(gap int) Seam {
+	if gap < 0 || gap >= len(b.Seams) {
+		return 0
+	}
+	return b.Seams[gap]
+}
+
+// BroodBeside reports whether a comb beside the gap is known to hold brood.
+func (b Box) BroodBeside(gap int) bool {
+	holds := func(slot int) bool { return slot >= 0 && slot < len(b.Brood) && b.Brood[slot] }
+	return holds(gap-1) || holds(gap)
 }
 
 // Quarters is the sum of the seams, in quarters.
@@ -122,6 +143,15 @@ func (b Box) check(l *fault.List) {
 	for i, s := range b.Slots {
 		if s != Comb && s != Feeder && s != Dummy && s != Empty {
 			l.Add(fault.Index("slots", i), fault.Unknown)
+		}
+	}
+	if len(b.Brood) > len(b.Slots) {
+		l.AddRange("brood", fault.TooMany, 0, float64(len(b.Slots)), "combs")
+		return
+	}
+	for i, holds := range b.Brood {
+		if holds && b.Slots[i] != Comb {
+			l.Add(fault.Index("brood", i), fault.NoGap)
 		}
 	}
 	if b.Seams == nil {

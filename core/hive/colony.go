@@ -31,6 +31,19 @@ func (c Colony) Bees() int {
 	return quarters / int(Full)
 }
 
+// Combs is the number of combs in all boxes.
+func (c Colony) Combs() int {
+	n := 0
+	for _, b := range c.Boxes {
+		for _, s := range b.Slots {
+			if s == Comb {
+				n++
+			}
+		}
+	}
+	return n
+}
+
 // Check appends what is wrong with the colony, by paths within it: an unknown
 // kind or slot, no frames, more seams than gaps, or bees where nothing hangs.
 func (c Colony) Check(l *fault.List) {
@@ -39,6 +52,18 @@ func (c Colony) Check(l *fault.List) {
 	}
 	for i, b := range c.Boxes {
 		l.Under("boxes", i, b.check)
+	}
+}
+
+// CheckAll appends what is wrong with any of the colonies, and that there are
+// too many of them.
+func CheckAll(colonies []Colony, l *fault.List) {
+	if len(colonies) > MaxColonies {
+		l.AddRange("colonies", fault.TooMany, 0, MaxColonies, "colonies")
+		return
+	}
+	for i, c := range colonies {
+		l.Under("colonies", i, c.Check)
 	}
 }
 

@@ -48,7 +48,7 @@ func Dose(colonies []hive.Colony, r Rule, card *Card, a Applicator, s chem.Grams
 	var l fault.List
 	r.check("rule", &l)
 	a.check("applicator", &l)
-	CheckColonies(colonies, &l)
+	hive.CheckAll(colonies, &l)
 	if card != nil {
 		card.check("hold.card", &l)
 	}
@@ -56,17 +56,6 @@ func Dose(colonies []hive.Colony, r Rule, card *Card, a Applicator, s chem.Grams
 		return nil, err
 	}
 	return doses(colonies, r, card, a, s), nil
-}
-
-// CheckColonies appends what is wrong with the colonies of a request.
-func CheckColonies(colonies []hive.Colony, l *fault.List) {
-	if len(colonies) > hive.MaxColonies {
-		l.AddRange("colonies", fault.TooMany, 0, hive.MaxColonies, "colonies")
-		return
-	}
-	for i, c := range colonies {
-		l.Under("colonies", i, c.Check)
-	}
 }
 
 func doses(colonies []hive.Colony, r Rule, card *Card, a Applicator, s chem.GramsPerLitre) []ColonyDose {

@@ -3,47 +3,36 @@ package syrup
 import (
 	"math"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/hive"
+	"keeler/core/note"
 )
-
-// NoteCode names a thing the keeper should know; the callers put it in words.
-type NoteCode string
 
 // The figures that each note carries are named behind it.
 const (
-	NoteWeak     NoteCode = "below_schools"   // strength, weakest school: g/L
-	NoteStrong   NoteCode = "above_schools"   // strength, strongest school: g/L
-	NoteSeamLow  NoteCode = "seam_low"        // mg in a full seam, lowest of the span
-	NoteSeamHigh NoteCode = "seam_high"       // mg in a full seam, highest of the span
-	NoteCap      NoteCode = "cap_bites"       // most asked, given: mL
-	NoteBigCap   NoteCode = "cap_raised"      // cap, the trade's cap: mL
-	NoteMean     NoteCode = "mean_hides_cap"  // seams a colony, seams at which the cap bites
-	NoteShort    NoteCode = "runs_short"      // doses, volume: mL
-	NoteHolding  NoteCode = "holding_short"   // missing, in the unit held
-	NoteCrystals NoteCode = "crystals"        // saturation °C; 1 when in the fridge; 1 when in the yard
-	NoteRatio    NoteCode = "stray_ratio"     // sugar to 1 water
-	NoteBalance  NoteCode = "finer_balance"   // division g, share of the acid
-	NoteNoBees   NoteCode = "no_bees"         // none
-	NoteTablets  NoteCode = "tablets_rounded" // really, wanted: g/L
-	NoteSteps    NoteCode = "coarse_steps"    // step mL, worst share off
-	NoteBeyond   NoteCode = "beyond_card"     // bees, largest row's mL
-	NoteNoOxalic NoteCode = "no_oxalic"       // none: a product whose card names no oxalic acid
+	NoteWeak     note.Code = "below_schools"   // strength, weakest school: g/L
+	NoteStrong   note.Code = "above_schools"   // strength, strongest school: g/L
+	NoteSeamLow  note.Code = "seam_low"        // mg in a full seam, lowest of the span
+	NoteSeamHigh note.Code = "seam_high"       // mg in a full seam, highest of the span
+	NoteCap      note.Code = "cap_bites"       // most asked, given: mL
+	NoteBigCap   note.Code = "cap_raised"      // cap, the trade's cap: mL
+	NoteMean     note.Code = "mean_hides_cap"  // seams a colony, seams at which the cap bites
+	NoteShort    note.Code = "runs_short"      // doses, volume: mL
+	NoteHolding  note.Code = "holding_short"   // missing, in the unit held
+	NoteCrystals note.Code = "crystals"        // saturation °C; 1 when in the fridge; 1 when in the yard
+	NoteRatio    note.Code = "stray_ratio"     // sugar to 1 water
+	NoteBalance  note.Code = "finer_balance"   // division g, share of the acid
+	NoteNoBees   note.Code = "no_bees"         // none
+	NoteTablets  note.Code = "tablets_rounded" // really, wanted: g/L
+	NoteSteps    note.Code = "coarse_steps"    // step mL, worst share off
+	NoteBeyond   note.Code = "beyond_card"     // bees, largest row's mL
+	NoteNoOxalic note.Code = "no_oxalic"       // none: a product whose card names no oxalic acid
 )
 
-// Note is one thing the keeper should know, and the colonies it is about.
-type Note struct {
-	Code     NoteCode
-	Warn     bool
-	Figures  []float64
-	Colonies []string
-}
-
-func notes(r Request, p Plan) []Note {
-	var out []Note
-	add := func(code NoteCode, warn bool, figures ...float64) {
-		out = append(out, Note{Code: code, Warn: warn, Figures: figures})
+func notes(r Request, p Plan) []note.Note {
+	var out []note.Note
+	add := func(code note.Code, warn bool, figures ...float64) {
+		out = append(out, note.Note{Code: code, Warn: warn, Figures: figures})
 	}
 	if r.Hold.Kind == ReadyToUse {
 		if p.Strength == 0 {
@@ -82,27 +71,27 @@ func notes(r Request, p Plan) []Note {
 }
 
 // mixingNotes are about what happens in the jug.
-func mixingNotes(r Request, p Plan) []Note {
-	var out []Note
+func mixingNotes(r Request, p Plan) []note.Note {
+	var out []note.Note
 	if !p.Clarity.Fridge || !p.Clarity.Yard {
-		out = append(out, Note{NoteCrystals, true, []float64{float64(p.Clarity.Saturation), flag(!p.Clarity.Fridge), flag(!p.Clarity.Yard)}, nil})
+		out = append(out, note.Warning(NoteCrystals, float64(p.Clarity.Saturation), flag(!p.Clarity.Fridge), flag(!p.Clarity.Yard)))
 	}
 	if r.SugarRatio > 0 && math.Abs(r.SugarRatio-1) > 0.05 {
-		out = append(out, Note{NoteRatio, true, []float64{r.SugarRatio}, nil})
+		out = append(out, note.Warning(NoteRatio, r.SugarRatio))
 	}
 	for _, line := range p.Lines {
 		if line.Step != StepAcid && line.Step != StepStock {
 			continue
 		}
-		if part, coarse := bench.Coarse(line.Mass, r.Division); coarse {
-			out = append(out, Note{NoteBalance, true, []float64{float64(r.Division), float64(part)}, nil})
+		if part, coarse := r.Balance.Coarse(line.Mass); coarse {
+			out = append(out, note.Warning(NoteBalance, float64(r.Balance.Division), float64(part)))
 		}
 	}
 	if r.Hold.Kind == Tablets {
 		want, err := r.resolve()
 		if err == nil && math.Abs(float64(p.Strength/want.strength)-1) > 0.005 {
 			off := math.Abs(float64(p.Strength/want.strength)-1) > 0.05
-			out = append(out, Note{NoteTablets, off, []float64{float64(p.Strength), float64(want.strength)}, nil})
+			out = append(out, note.Note{Code: NoteTablets, Warn: off, Figures: []float64{float64(p.Strength), float64(want.strength)}})
 		}
 	}
 	return out
@@ -117,20 +106,20 @@ func flag(b bool) float64 {
 
 // colonyNotes gathers what holds for some colonies, each kind once with its
 // worst figure.
-func colonyNotes(r Request, p Plan) []Note {
-	low := Note{Code: NoteSeamLow, Warn: true, Figures: []float64{math.MaxFloat64, float64(SeamLow)}}
-	high := Note{Code: NoteSeamHigh, Warn: true, Figures: []float64{0, float64(SeamHigh)}}
-	capped := Note{Code: NoteCap, Figures: []float64{0, float64(r.Rule.Cap)}}
-	empty := Note{Code: NoteNoBees}
-	steps := Note{Code: NoteSteps, Warn: true, Figures: []float64{float64(r.Applicator.step()), 0}}
-	beyond := Note{Code: NoteBeyond, Warn: true, Figures: []float64{0, 0}}
+func colonyNotes(r Request, p Plan) []note.Note {
+	low := note.Note{Code: NoteSeamLow, Warn: true, Figures: []float64{math.MaxFloat64, float64(SeamLow)}}
+	high := note.Note{Code: NoteSeamHigh, Warn: true, Figures: []float64{0, float64(SeamHigh)}}
+	capped := note.Note{Code: NoteCap, Figures: []float64{0, float64(r.Rule.Cap)}}
+	empty := note.Note{Code: NoteNoBees}
+	steps := note.Note{Code: NoteSteps, Warn: true, Figures: []float64{float64(r.Applicator.step()), 0}}
+	beyond := note.Note{Code: NoteBeyond, Warn: true, Figures: []float64{0, 0}}
 	for _, d := range p.Doses {
 		if d.Quarters == 0 {
 			empty.Colonies = append(empty.Colonies, d.Name)
 			continue
 		}
 		if d.Capped {
-			capped.raise(d.Name, float64(d.Asked))
+			capped.Raise(d.Name, float64(d.Asked))
 		}
 		if off := math.Abs(float64(d.Given/d.Dose) - 1); off > 0.101 {
 			steps.Colonies = append(steps.Colonies, d.Name)
@@ -138,7 +127,7 @@ func colonyNotes(r Request, p Plan) []Note {
 		}
 		if r.Hold.Card != nil && r.Hold.Kind == ReadyToUse {
 			if v, over := r.Hold.Card.row(d.Bees); over {
-				beyond.raise(d.Name, float64(d.Bees))
+				beyond.Raise(d.Name, float64(d.Bees))
 				beyond.Figures[1] = float64(v)
 			}
 		}
@@ -149,20 +138,14 @@ func colonyNotes(r Request, p Plan) []Note {
 			low.Figures[0] = min(low.Figures[0], milli)
 		}
 		if chem.Milligrams(milli) > SeamHigh {
-			high.raise(d.Name, milli)
+			high.Raise(d.Name, milli)
 		}
 	}
-	var out []Note
-	for _, n := range []Note{high, low, capped, beyond, steps, empty} {
+	var out []note.Note
+	for _, n := range []note.Note{high, low, capped, beyond, steps, empty} {
 		if len(n.Colonies) > 0 {
 			out = append(out, n)
 		}
 	}
 	return out
-}
-
-// raise names a colony and keeps the largest figure.
-func (n *Note) raise(colony string, figure float64) {
-	n.Colonies = append(n.Colonies, colony)
-	n.Figures[0] = max(n.Figures[0], figure)
 }

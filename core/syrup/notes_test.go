@@ -4,8 +4,10 @@ import (
 	"slices"
 	"testing"
 
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/hive"
+	"keeler/core/note"
 )
 
 // quiet is a plan that nothing is said against: 500 mL of the label litre for
@@ -18,7 +20,7 @@ func quiet() Request {
 		Colonies:   []hive.Colony{colony("R1", []hive.Seam{0, 4, 4, 4, 4, 4, 4, 0})},
 		Rule:       DefaultRule,
 		Applicator: Applicator{Device: Syringe, Size: 60},
-		Division:   0.1,
+		Balance:    bench.Balance{Division: 0.1},
 		Fridge:     4,
 		Yard:       4,
 	}
@@ -34,7 +36,7 @@ func TestNotes(t *testing.T) {
 	for _, c := range []struct {
 		name    string
 		change  func(*Request)
-		code    NoteCode
+		code    note.Code
 		warn    bool
 		figures []float64 // to half a unit of their last place here
 		who     []string
@@ -46,7 +48,7 @@ func TestNotes(t *testing.T) {
 		{"crystals in the yard alone", func(r *Request) { r.Aim = free(59); r.Fridge = 20 }, NoteCrystals, true, []float64{12.5, 0, 1}, nil},
 		{"a sweet syrup", func(r *Request) { r.SugarRatio, r.Fridge, r.Yard = 1.6, 10, 10 }, NoteRatio, true, []float64{1.6}, nil},
 		// 500/998.68 of 35 g is 17.52 g: one gram on it is 5.7 %.
-		{"a coarse balance", func(r *Request) { r.Division = 1 }, NoteBalance, true, []float64{1, 0.057}, nil},
+		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, true, []float64{1, 0.057}, nil},
 		{"a raised cap", func(r *Request) { r.Rule.Cap = 60 }, NoteBigCap, true, []float64{60, 50}, nil},
 		// 13 seams ask 65 mL.
 		{"the cap bites", func(r *Request) { r.Colonies[0] = colony("S4", thirteen) }, NoteCap, false, []float64{65, 50}, []string{"S4"}},
@@ -65,7 +67,7 @@ func TestNotes(t *testing.T) {
 			r.Colonies[0] = colony("K1", []hive.Seam{0, 1, 0})
 		}, NoteSteps, true, []float64{2.5, 1}, []string{"K1"}},
 		{"nobody home", func(r *Request) { r.Colonies = append(r.Colonies, colony("R9", []hive.Seam{0, 0})) }, NoteNoBees, false, nil, []string{"R9"}},
-		{"runs short", func(r *Request) { r.Size.Volume = 29; r.Division = 0.01 }, NoteShort, true, []float64{30, 29}, nil},
+		{"runs short", func(r *Request) { r.Size.Volume = 29; r.Balance.Division = 0.01 }, NoteShort, true, []float64{30, 29}, nil},
 		// 17.52 g wanted, 10 held.
 		{"holding too little", func(r *Request) { r.Hold.Grams = 10 }, NoteHolding, true, []float64{7.52}, nil},
 		// 17.52 g wanted: 4 tablets of 4 g make 32 g/L, 8.7 % less.
@@ -86,7 +88,7 @@ func TestNotes(t *testing.T) {
 			t.Errorf("%s: %v", c.name, err)
 			continue
 		}
-		i := slices.IndexFunc(p.Notes, func(n Note) bool { return n.Code == c.code })
+		i := slices.IndexFunc(p.Notes, func(n note.Note) bool { return n.Code == c.code })
 		if i < 0 {
 			t.Errorf("%s: no %s among %v", c.name, c.code, p.Notes)
 			continue

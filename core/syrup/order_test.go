@@ -3,10 +3,12 @@ package syrup
 import (
 	"slices"
 	"testing"
+
+	"keeler/core/bench"
 )
 
-func steps(p Plan) []Step {
-	var out []Step
+func steps(p Plan) []bench.Step {
+	var out []bench.Step
 	for _, l := range p.Lines {
 		out = append(out, l.Step)
 	}
@@ -19,14 +21,14 @@ func TestOrderOfWork(t *testing.T) {
 	for _, c := range []struct {
 		name string
 		hold Hold
-		want []Step
-		gear Step
+		want []bench.Step
+		gear bench.Step
 	}{
-		{"crystals", Hold{Kind: Crystals, Share: 1}, []Step{StepSugar, StepHotWater, StepAcid, StepRestWater}, StepHotWater},
-		{"packet", Hold{Kind: Packet, Grams: 35, Share: 0.89}, []Step{StepSugar, StepHotWater, StepAcid, StepRestWater}, StepHotWater},
-		{"tablets", Hold{Kind: Tablets, Grams: 1, Share: 1}, []Step{StepSugar, StepAllWater, StepTablets}, StepTablets},
-		{"ready-mix", Hold{Kind: ReadyMix, Stock: Stock{6, "percent_wv", "dihydrate", 0}}, []Step{StepSugar, StepWater, StepStock}, StepStock},
-		{"ready to use", Hold{Kind: ReadyToUse, Card: card}, []Step{StepWarmBottle}, StepWarmBottle},
+		{"crystals", Hold{Kind: Crystals, Share: 1}, []bench.Step{StepSugar, StepHotWater, StepAcid, StepRestWater}, StepHotWater},
+		{"packet", Hold{Kind: Packet, Grams: 35, Share: 0.89}, []bench.Step{StepSugar, StepHotWater, StepAcid, StepRestWater}, StepHotWater},
+		{"tablets", Hold{Kind: Tablets, Grams: 1, Share: 1}, []bench.Step{StepSugar, StepAllWater, StepTablets}, StepTablets},
+		{"ready-mix", Hold{Kind: ReadyMix, Stock: Stock{6, "percent_wv", "dihydrate", 0}}, []bench.Step{StepSugar, StepWater, StepStock}, StepStock},
+		{"ready to use", Hold{Kind: ReadyToUse, Card: card}, []bench.Step{StepWarmBottle}, StepWarmBottle},
 	} {
 		r := quiet()
 		r.Hold, r.ThinSugar = c.hold, 0.3
@@ -53,13 +55,13 @@ func TestGearForAProductWithFormicAcid(t *testing.T) {
 		Actives: []Active{{Oxalic, 39, "dihydrate"}, {Formic, 5, ""}}, Rows: []CardRow{{0, 30}},
 	}}
 	p, err := New(r)
-	if err != nil || !slices.Equal(p.Lines[0].Gear, []Gear{ButylGloves, Goggles}) {
+	if err != nil || !slices.Equal(p.Lines[0].Gear, []bench.Gear{bench.ButylGloves, bench.Goggles}) {
 		t.Errorf("got %v %v", p.Lines, err)
 	}
-	if !slices.Equal(p.GiveGear, []Gear{ButylGloves, Goggles, WaterBottle}) {
+	if !slices.Equal(p.GiveGear, []bench.Gear{bench.ButylGloves, bench.Goggles, bench.WaterBottle}) {
 		t.Errorf("in the yard: %v", p.GiveGear)
 	}
-	if p, err = New(quiet()); err != nil || !slices.Equal(p.GiveGear, []Gear{Gloves, Goggles, WaterBottle}) {
+	if p, err = New(quiet()); err != nil || !slices.Equal(p.GiveGear, []bench.Gear{bench.Gloves, bench.Goggles, bench.WaterBottle}) {
 		t.Errorf("for a syrup: %v %v", p.GiveGear, err)
 	}
 }

@@ -4,8 +4,10 @@ import (
 	"math"
 	"slices"
 
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/note"
 )
 
 // Plan is one batch of syrup: what to weigh, what it is, and whom it serves.
@@ -19,8 +21,8 @@ type Plan struct {
 	Place    Place
 
 	Use      Use
-	Lines    []Line
-	GiveGear []Gear // to be worn in the yard
+	Lines    []bench.Line
+	GiveGear []bench.Gear // to be worn in the yard
 	Thinning *Thinning
 
 	Doses     []ColonyDose
@@ -30,9 +32,9 @@ type Plan struct {
 	FullSeams float64          // full seams that the volume serves
 
 	Clarity    Clarity
-	Neutralise Neutralise
-	Cost       Cost
-	Notes      []Note
+	Neutralise bench.Neutralise
+	Cost       bench.Cost
+	Notes      []note.Note
 }
 
 // Use is what the plan takes out of what is held.
@@ -50,18 +52,6 @@ type Use struct {
 type Clarity struct {
 	Saturation   chem.Celsius // colder than this, crystals can fall out
 	Fridge, Yard bool
-}
-
-// Neutralise is the bicarbonate for the syrup left over and for the whole batch.
-type Neutralise struct {
-	Leftover, Whole       chem.Grams
-	LeftoverGas, WholeGas chem.Litres
-}
-
-// Cost is in the currency of the prices; Known when a price was given.
-type Cost struct {
-	Total, PerColony float64
-	Known            bool
 }
 
 // New works out a plan. Its error is a fault.List that names each field that
@@ -86,7 +76,7 @@ func New(r Request) (Plan, error) {
 	if err = p.mix(r, t); err != nil {
 		return Plan{}, err
 	}
-	if err = p.readable(r.Division); err != nil {
+	if err = r.Balance.Readable(p.Lines, StepAcid, StepStock); err != nil {
 		return Plan{}, err
 	}
 	p.read(r)
@@ -169,7 +159,7 @@ func (p *Plan) mix(r Request, t target) error {
 		p.Thinning, p.Made = &thin, thin.Result
 		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume,
 			Left: float64(h.Volume - thin.StockVolume), Known: h.Volume > 0}
-		p.Lines = thinLines(thin, r.Division)
+		p.Lines = thinLines(thin, r.Balance)
 		return nil
 	case Tablets:
 		n, err := wholeTablets(h, p.Volume, t)
@@ -189,19 +179,8 @@ func (p *Plan) mix(r Request, t target) error {
 		p.Use.Count = float64(p.Use.Amount / h.Grams)
 		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
 	}
-	p.Lines = powderLines(h, p.Use, p.Made, r.Division)
+	p.Lines = powderLines(h, p.Use, p.Made, r.Balance)
 	return nil
-}
-
-// readable refuses a balance on which the acid would read as nothing.
-func (p *Plan) readable(division chem.Grams) error {
-	var l fault.List
-	for _, line := range p.Lines {
-		if (line.Step == StepAcid || line.Step == StepStock) && line.Read.Show <= 0 {
-			l.AddRange("balance_g", fault.TooHigh, 0.001, float64(line.Mass), "g")
-		}
-	}
-	return l.Err()
 }
 
 // atAim moves a fault of the strength to where it was chosen.
@@ -235,7 +214,7 @@ func (p *Plan) read(r Request) {
 	if r.Hold.Kind == ReadyToUse {
 		card = r.Hold.Card
 	}
-	p.GiveGear = append(slices.Clone(handling(card)), WaterBottle)
+	p.GiveGear = append(slices.Clone(handling(card)), bench.WaterBottle)
 	sugar := p.Made.SugarShare()
 	p.Medium = r.medium(sugar)
 	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.FullSeam))
@@ -261,10 +240,10 @@ func (p *Plan) read(r Request) {
 	}
 }
 
-func cost(r Request, p Plan) Cost {
+func cost(r Request, p Plan) bench.Cost {
 	hold, sugar := r.Prices.Hold, r.Prices.Sugar
 	if hold == 0 && sugar == 0 {
-		return Cost{}
+		return bench.Cost{}
 	}
 	units := p.Use.Count
 	bought := p.Made.Sugar
@@ -277,7 +256,7 @@ func cost(r Request, p Plan) Cost {
 	if p.Thinning != nil {
 		bought = p.Thinning.Sugar
 	}
-	c := Cost{Total: hold*units + sugar*float64(bought)/1000, Known: true}
+	c := bench.Cost{Total: hold*units + sugar*float64(bought)/1000, Known: true}
 	if n := served(r, p); n > 0 {
 		c.PerColony = c.Total / float64(n)
 	}

@@ -5,6 +5,7 @@ import (
 	"math"
 	"testing"
 
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
@@ -72,7 +73,7 @@ func planned(v, strength, division float64, seams []byte, kind byte) Request {
 		Colonies:   []hive.Colony{c},
 		Rule:       DefaultRule,
 		Applicator: Applicator{Device: Syringe, Size: 60},
-		Division:   chem.Grams(division),
+		Balance:    bench.Balance{Division: chem.Grams(division)},
 		Fridge:     4,
 		Yard:       4,
 	}
@@ -98,7 +99,7 @@ func FuzzPlan(f *testing.F) {
 		if math.Abs(float64(p.Made.Volume())/v-1) > 1e-6 || math.Abs(float64(p.Made.Strength()/p.Strength)-1) > 1e-6 {
 			t.Errorf("made %v mL of %v g/L, says %v of %v", p.Made.Volume(), p.Made.Strength(), v, p.Strength)
 		}
-		water := map[Step]chem.Grams{}
+		water := map[bench.Step]chem.Grams{}
 		for _, line := range p.Lines {
 			if line.Mass < 0 || line.Read.Show < 0 || math.IsNaN(float64(line.Mass)) {
 				t.Errorf("%s: %v g, shown %v", line.Step, line.Mass, line.Read.Show)

@@ -1,6 +1,7 @@
 package syrup
 
 import (
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
@@ -98,7 +99,7 @@ type Request struct {
 	Mean       *Mean // used when there are no colonies
 	Rule       Rule
 	Applicator Applicator
-	Division   chem.Grams   // what the balance reads
+	Balance    bench.Balance
 	Fridge     chem.Celsius // where the syrup is kept
 	Yard       chem.Celsius // where it is used
 	Prices     Prices
@@ -108,14 +109,14 @@ func (r Request) check() fault.List {
 	var l fault.List
 	r.Rule.check("rule", &l)
 	r.Applicator.check("applicator", &l)
-	CheckColonies(r.Colonies, &l)
+	hive.CheckAll(r.Colonies, &l)
 	r.Hold.check("hold", r.Size.By == SizeHand, &l)
 	r.checkAim(&l)
 	r.checkSize(&l)
 	if r.SugarRatio != 0 {
 		l.Within("sugar_per_water", r.SugarRatio, 0.1, 2, "g sugar to 1 g water")
 	}
-	l.Within("balance_g", float64(r.Division), 0.001, 10, "g")
+	r.Balance.Check(&l)
 	l.Within("fridge_c", float64(r.Fridge), 0, 30, "°C")
 	l.Within("yard_c", float64(r.Yard), -20, 40, "°C")
 	l.Within("prices.hold", r.Prices.Hold, 0, 1e6, "")

@@ -1,15 +1,11 @@
 package wire
 
 import (
-	"math"
-
+	"keeler/core/bench"
 	"keeler/core/chem"
+	"keeler/core/note"
 	"keeler/core/syrup"
 )
-
-// round cleans a figure of binary dust, to six decimals: far finer than
-// anything that is weighed or drawn up.
-func round[T ~float64](v T) float64 { return math.Round(float64(v)*1e6) / 1e6 }
 
 func strength(s chem.GramsPerLitre, m chem.Medium) Strength {
 	in := func(f chem.Form, b chem.Basis) float64 { return round(m.FromPerLitre(s, f, b)) }
@@ -37,33 +33,20 @@ func mixture(s chem.Syrup) Syrup {
 }
 
 // ingredients names what each step handles; an acid line depends on what is held.
-var ingredients = map[syrup.Step]string{
+var ingredients = map[bench.Step]string{
 	syrup.StepSugar: "sugar", syrup.StepHotWater: "water", syrup.StepRestWater: "water",
 	syrup.StepAllWater: "water", syrup.StepWater: "water", syrup.StepTablets: "tablets",
 	syrup.StepStock: "ready_mix", syrup.StepWarmBottle: "ready_to_use",
 	syrup.StepAcid: "oxalic_acid_dihydrate",
 }
 
-func lines(in []syrup.Line, kind syrup.HoldKind) []Line {
+func lines(in []bench.Line, kind syrup.HoldKind) []Line {
 	out := make([]Line, len(in))
 	for i, l := range in {
-		out[i] = Line{
-			Step: string(l.Step), Ingredient: ingredients[l.Step],
-			Grams: round(l.Mass), ShowG: round(l.Read.Show), BandG: round(l.Read.Band),
-			VolumeML: round(l.Volume), Count: l.Count, WaterC: float64(l.Water),
-		}
+		out[i] = line(l, ingredients[l.Step])
 		if l.Step == syrup.StepAcid && kind == syrup.Packet {
 			out[i].Ingredient = "packet_powder"
 		}
-		out[i].Gear = gear(l.Gear)
-	}
-	return out
-}
-
-func gear(in []syrup.Gear) []string {
-	out := make([]string, len(in))
-	for i, g := range in {
-		out[i] = string(g)
 	}
 	return out
 }
@@ -91,8 +74,8 @@ func colonyDoses(in []syrup.ColonyDose) []ColonyDose {
 	return out
 }
 
-func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
-	out := PlanAnswer{
+func dribbleAnswer(p syrup.Plan, kind syrup.HoldKind) DribbleAnswer {
+	out := DribbleAnswer{
 		VolumeML:   round(p.Volume),
 		Strength:   strength(p.Strength, p.Medium),
 		Use:        Use{Grams: round(p.Use.Amount), Count: round(p.Use.Count), VolumeML: round(p.Use.Volume)},
@@ -103,11 +86,9 @@ func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
 		LeftoverML: round(p.Leftover),
 		AtCap:      p.AtCap,
 		FullSeams:  round(p.FullSeams),
-		Neutralise: Neutralise{
-			LeftoverG: round(p.Neutralise.Leftover), LeftoverGasL: round(p.Neutralise.LeftoverGas),
-			WholeG: round(p.Neutralise.Whole), WholeGasL: round(p.Neutralise.WholeGas),
-		},
-		Notes: notes(p.Notes, kind),
+		Neutralise: neutralise(p.Neutralise),
+		Cost:       cost(p.Cost),
+		Notes:      notes(p.Notes, func(n note.Note) string { return sayDribble(n, kind) }),
 	}
 	if p.Use.Known {
 		left := round(p.Use.Left)
@@ -121,9 +102,6 @@ func planAnswer(p syrup.Plan, kind syrup.HoldKind) PlanAnswer {
 		out.Clarity = &Clarity{
 			SaturationC: round(p.Clarity.Saturation), Fridge: p.Clarity.Fridge, Yard: p.Clarity.Yard,
 		}
-	}
-	if p.Cost.Known {
-		out.Cost = &Cost{Total: round(p.Cost.Total), PerColony: round(p.Cost.PerColony)}
 	}
 	return out
 }

@@ -3,19 +3,10 @@ package wire
 import (
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/hive"
 	"keeler/core/syrup"
 )
 
-// or is the value behind a pointer, or a default.
-func or(p *float64, otherwise float64) float64 {
-	if p == nil {
-		return otherwise
-	}
-	return *p
-}
-
-func (r PlanRequest) core() (syrup.Request, error) {
+func (r DribbleRequest) core() (syrup.Request, error) {
 	var l fault.List
 	out := syrup.Request{
 		Hold:       r.Hold.core(),
@@ -31,16 +22,13 @@ func (r PlanRequest) core() (syrup.Request, error) {
 		Colonies:   readColonies(r.Colonies, &l),
 		Rule:       r.Rule.core(),
 		Applicator: r.Applicator.core(),
-		Division:   0.1,
+		Balance:    balance(r.BalanceG, r.BalanceCapacityG),
 		Fridge:     chem.Celsius(or(r.FridgeC, 4)),
 		Yard:       chem.Celsius(or(r.YardC, 4)),
 		Prices:     syrup.Prices{Hold: r.Prices.Hold, Sugar: r.Prices.SugarKg},
 	}
 	if r.Mean != nil {
 		out.Mean = &syrup.Mean{Seams: r.Mean.Seams, Colonies: r.Mean.Colonies}
-	}
-	if r.BalanceG != 0 {
-		out.Division = chem.Grams(r.BalanceG)
 	}
 	return out, l.Err()
 }
@@ -112,42 +100,4 @@ func (a *Applicator) core() syrup.Applicator {
 		Unit:   chem.Millilitres(a.UnitML),
 		Dead:   chem.Millilitres(or(a.DeadML, 10)),
 	}
-}
-
-func readColonies(colonies []Colony, l *fault.List) []hive.Colony {
-	out := make([]hive.Colony, len(colonies))
-	for i, c := range colonies {
-		out[i] = hive.Colony{Name: c.Name, Nuc: c.Nuc, Boxes: make([]hive.Box, len(c.Boxes))}
-		l.Under("colonies", i, func(l *fault.List) {
-			for j, b := range c.Boxes {
-				l.Under("boxes", j, func(l *fault.List) { out[i].Boxes[j] = b.core(l) })
-			}
-		})
-	}
-	return out
-}
-
-func (b Box) core(l *fault.List) hive.Box {
-	out := hive.Box{Kind: hive.Kind(b.Kind)}
-	if b.Slots == nil {
-		if !l.Within("frames", float64(b.Frames), 1, hive.MaxFrames, "frames") {
-			return out
-		}
-		out.Slots = hive.Combs(b.Frames)
-	} else {
-		out.Slots = make([]hive.Slot, len(b.Slots))
-	}
-	for i, s := range b.Slots {
-		out.Slots[i] = hive.Slot(s)
-	}
-	if b.Counted == nil {
-		out.Seams = hive.ReadSeams("seams", b.Seams, l)
-		return out
-	}
-	before := len(*l)
-	out.CheckCount("counted", *b.Counted, l)
-	if len(*l) == before {
-		out.Seams = out.Cluster(int(*b.Counted * float64(hive.Full)))
-	}
-	return out
 }

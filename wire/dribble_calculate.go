@@ -1,26 +1,26 @@
 package wire
 
 import (
-	"errors"
 	"strings"
 
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/syrup"
 )
 
-// Plan works out a batch. Like all calculations here, its error is a fault.List
+// PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
 // whose fields are paths in the request.
-func Plan(r PlanRequest) (PlanAnswer, error) {
+func PlanDribble(r DribbleRequest) (DribbleAnswer, error) {
 	in, err := r.core()
 	if err != nil {
-		return PlanAnswer{}, err
+		return DribbleAnswer{}, err
 	}
 	p, err := syrup.New(in)
 	if err != nil {
-		return PlanAnswer{}, err
+		return DribbleAnswer{}, err
 	}
-	return planAnswer(p, in.Hold.Kind), nil
+	return dribbleAnswer(p, in.Hold.Kind), nil
 }
 
 // Dose works out what each colony gets.
@@ -48,7 +48,7 @@ func Packet(r PacketRequest) (PacketAnswer, error) {
 	if r.Hold.Kind != string(syrup.Packet) {
 		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	p, err := Plan(PlanRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(syrup.SizeHand)}})
+	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(syrup.SizeHand)}})
 	return PacketAnswer{
 		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), VolumeML: p.VolumeML,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
@@ -61,7 +61,7 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
 	size := Size{By: string(syrup.SizeVolume), VolumeML: r.VolumeML}
-	p, err := Plan(PlanRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
+	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
 	if err != nil {
 		return TabletsAnswer{}, under(err, "size.")
 	}
@@ -72,7 +72,7 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 
 // Thinning lets a bought solution down.
 func Thinning(r ThinningRequest) (ThinningAnswer, error) {
-	p, err := Plan(PlanRequest{
+	p, err := PlanDribble(DribbleRequest{
 		Hold:           Hold{Kind: string(syrup.ReadyMix), Stock: &r.Stock},
 		Strength:       r.Strength,
 		SugarPercentWW: &r.SugarPercentWW,
@@ -83,7 +83,7 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 	}
 	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength}
 	for _, line := range p.Lines {
-		switch syrup.Step(line.Step) {
+		switch bench.Step(line.Step) {
 		case syrup.StepWater:
 			out.WaterG = line.Grams
 		case syrup.StepSugar:
@@ -105,7 +105,7 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 
 // Convert gives a strength in every form.
 func Convert(r StrengthRequest) (Strength, error) {
-	p, err := Plan(PlanRequest{
+	p, err := PlanDribble(DribbleRequest{
 		Hold: Hold{Kind: string(syrup.Crystals)}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
 		Size: Size{By: string(syrup.SizeVolume), VolumeML: 1000},
 	})
@@ -128,25 +128,5 @@ func Schools() []School {
 // under takes a prefix off the fields of an error, for a request that is flatter
 // than a plan's.
 func under(err error, prefix string) error {
-	var l fault.List
-	if !errors.As(err, &l) {
-		return err
-	}
-	for i := range l {
-		l[i].Field = strings.TrimPrefix(l[i].Field, prefix)
-	}
-	return l
-}
-
-// Beneath puts a prefix before the fields of an error, for a plan that is part
-// of a larger request.
-func Beneath(prefix string, err error) error {
-	var l fault.List
-	if !errors.As(err, &l) {
-		return err
-	}
-	for i := range l {
-		l[i].Field = prefix + l[i].Field
-	}
-	return l
+	return refield(err, func(field string) string { return strings.TrimPrefix(field, prefix) })
 }

@@ -1,9 +1,3 @@
-// Package wire holds the request and answer types of Keeler's calculations and
-// turns them into core's types and back. It is shared by the HTTP API and by
-// any other build that speaks the same JSON; it knows neither HTTP nor SQL.
-//
-// Names carry their units. Ranges are checked by core alone; the descriptions
-// repeat them for readers of the OpenAPI document.
 package wire
 
 // Hold is what the keeper has.
@@ -64,22 +58,6 @@ type Size struct {
 	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top of the doses when sized by seams, 0 to 100 %; 10 when left out."`
 }
 
-// Colony is one colony and its boxes.
-type Colony struct {
-	Name  string `json:"name" maxLength:"40" doc:"The keeper's name for it."`
-	Nuc   bool   `json:"nuc,omitempty" doc:"A nucleus colony."`
-	Boxes []Box  `json:"boxes" doc:"The lowest first; 1 to 6."`
-}
-
-// Box is one box of a hive.
-type Box struct {
-	Kind    string    `json:"kind" enum:"deep,medium,shallow" doc:"Depth of its frames."`
-	Frames  int       `json:"frames,omitempty" doc:"Combs side by side, 1 to 20; or give slots."`
-	Slots   []string  `json:"slots,omitempty" doc:"What hangs in each place: comb, feeder, dummy or empty; overrides frames."`
-	Seams   []float64 `json:"seams,omitempty" doc:"Bees in each gap from the left wall to the right, 0 to 1 in quarters; one gap more than slots, none beside a place without a comb on either side."`
-	Counted *float64  `json:"counted,omitempty" doc:"Full seams counted in the whole box, 0 to what it has room for, in steps of 0.25, instead of seams; drawn as a cluster in the middle."`
-}
-
 // Mean is a count over many colonies.
 type Mean struct {
 	Seams    float64 `json:"seams" doc:"Full seams in all, from 0.25."`
@@ -108,21 +86,22 @@ type Prices struct {
 	SugarKg float64 `json:"sugar_kg,omitempty" doc:"For a kilogram of sugar."`
 }
 
-// PlanRequest is all that a plan depends on.
-type PlanRequest struct {
-	Hold           Hold        `json:"hold"`
-	Strength       Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
-	SugarPerWater  float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the school's ratio, or 1, when left out."`
-	SugarPercentWW *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
-	Size           Size        `json:"size"`
-	Colonies       []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
-	Mean           *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
-	Rule           Rule        `json:"rule,omitempty"`
-	Applicator     *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
-	BalanceG       float64     `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
-	FridgeC        *float64    `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
-	YardC          *float64    `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
-	Prices         Prices      `json:"prices,omitempty"`
+// DribbleRequest is all that a plan depends on.
+type DribbleRequest struct {
+	Hold             Hold        `json:"hold"`
+	Strength         Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
+	SugarPerWater    float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the school's ratio, or 1, when left out."`
+	SugarPercentWW   *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
+	Size             Size        `json:"size"`
+	Colonies         []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
+	Mean             *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
+	Rule             Rule        `json:"rule,omitempty"`
+	Applicator       *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
+	BalanceG         float64     `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
+	BalanceCapacityG float64     `json:"balance_capacity_g,omitempty" doc:"What it carries, g, at least 100 divisions; left out when it is not known."`
+	FridgeC          *float64    `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
+	YardC            *float64    `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
+	Prices           Prices      `json:"prices,omitempty"`
 }
 
 // DoseRequest asks for the doses of colonies alone.

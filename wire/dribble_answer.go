@@ -24,19 +24,6 @@ type Syrup struct {
 	VolumeML float64 `json:"volume_ml" doc:"mL at 20 °C."`
 }
 
-// Line is one thing to weigh, count or pour, in the order of the work.
-type Line struct {
-	Step       string   `json:"step" doc:"sugar, hot_water, acid, rest_water, all_water, tablets, water, stock or warm_bottle."`
-	Ingredient string   `json:"ingredient" doc:"sugar, water, oxalic_acid_dihydrate, packet_powder, tablets, ready_mix or ready_to_use."`
-	Grams      float64  `json:"grams,omitempty" doc:"Exact mass, g."`
-	ShowG      float64  `json:"show_g,omitempty" doc:"The same as read on the balance, g."`
-	BandG      float64  `json:"band_g,omitempty" doc:"Allowed either way, g."`
-	VolumeML   float64  `json:"volume_ml,omitempty" doc:"Of a bought liquid, mL at 20 °C."`
-	Count      int      `json:"count,omitempty" doc:"Whole tablets."`
-	WaterC     float64  `json:"water_c,omitempty" doc:"Temperature of what is poured, °C."`
-	Gear       []string `json:"gear,omitempty" doc:"To be put on before this line."`
-}
-
 // Gap is one gap beside the combs.
 type Gap struct {
 	Open bool    `json:"open" doc:"Whether bees can sit here on a comb."`
@@ -86,30 +73,8 @@ type Clarity struct {
 	Yard        bool    `json:"yard" doc:"Stays clear where it is used."`
 }
 
-// Neutralise is the bicarbonate that takes up the acid, and the gas.
-type Neutralise struct {
-	LeftoverG    float64 `json:"leftover_g" doc:"g sodium bicarbonate for the syrup left over."`
-	LeftoverGasL float64 `json:"leftover_gas_l" doc:"L carbon dioxide from it."`
-	WholeG       float64 `json:"whole_g" doc:"g sodium bicarbonate for the whole batch."`
-	WholeGasL    float64 `json:"whole_gas_l" doc:"L carbon dioxide from it."`
-}
-
-// Cost is in the currency of the prices.
-type Cost struct {
-	Total     float64 `json:"total"`
-	PerColony float64 `json:"per_colony"`
-}
-
-// Note is one thing the keeper should know.
-type Note struct {
-	Code     string   `json:"code"`
-	Level    string   `json:"level" enum:"info,warn"`
-	Text     string   `json:"text"`
-	Colonies []string `json:"colonies,omitempty"`
-}
-
-// PlanAnswer is one batch of syrup.
-type PlanAnswer struct {
+// DribbleAnswer is one batch of syrup.
+type DribbleAnswer struct {
 	VolumeML   float64      `json:"volume_ml" doc:"Finished volume at 20 °C, mL."`
 	Strength   Strength     `json:"strength"`
 	Made       *Syrup       `json:"made,omitempty" doc:"Left out for a ready-to-use product."`

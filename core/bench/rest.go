@@ -1,0 +1,16 @@
+package bench
+
+import "keeler/core/chem"
+
+// Neutralise is the bicarbonate for what is left over and for the whole batch,
+// and the carbon dioxide that each gives.
+type Neutralise struct {
+	Leftover, Whole       chem.Grams
+	LeftoverGas, WholeGas chem.Litres
+}
+
+// Cost is in the currency of the prices; Known when a price was given.
+type Cost struct {
+	Total, PerColony float64
+	Known            bool
+}

@@ -1,0 +1,28 @@
+// Package note names what a keeper should know about a plan that can be done.
+// Like package fault it carries codes and figures; its callers find the words.
+package note
+
+// Code names one kind of note; each method lists its own and their figures.
+type Code string
+
+// Note is one thing to know, and the colonies it is about.
+type Note struct {
+	Code     Code
+	Warn     bool
+	Figures  []float64
+	Colonies []string
+}
+
+// Raise names a colony and keeps the largest first figure.
+func (n *Note) Raise(colony string, figure float64) {
+	n.Colonies = append(n.Colonies, colony)
+	n.Figures[0] = max(n.Figures[0], figure)
+}
+
+// Info is a note that only explains.
+func Info(code Code, figures ...float64) Note { return Note{Code: code, Figures: figures} }
+
+// Warning is a note that the keeper should act on or decide about.
+func Warning(code Code, figures ...float64) Note {
+	return Note{Code: code, Warn: true, Figures: figures}
+}

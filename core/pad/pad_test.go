@@ -1,0 +1,294 @@
+package pad
+
+import (
+	"errors"
+	"math"
+	"testing"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/note"
+)
+
+func near(t *testing.T, what string, got, want, tolerance float64) {
+	t.Helper()
+	if !(math.Abs(got-want) <= tolerance) {
+		t.Errorf("%s: got %.5f, want %.5f ± %g", what, got, want, tolerance)
+	}
+}
+
+// 1000 g of 60 % from 85 %: 600/0.85 = 705.88 g, 590.50 mL; 294.12 g water, 294.71
+// mL; together 875.27 mL at 1.1425: 9.93 mL vanish.
+func TestDilute(t *testing.T) {
+	d := Dilute(0.85, 0.60, GivenWorking, 1000)
+	near(t, "stock", float64(d.Stock), 705.88, 0.01)
+	near(t, "stock volume", float64(d.StockML), 590.50, 0.01)
+	near(t, "water", float64(d.WaterML), 294.71, 0.01)
+	near(t, "working volume", float64(d.WorkingML), 875.27, 0.01)
+	near(t, "shrinkage", float64(d.Shrinkage), 9.93, 0.01)
+	near(t, "from stock", float64(Dilute(0.85, 0.60, GivenStock, 705.882).Working), 1000, 0.01)
+	near(t, "from water", float64(Dilute(0.85, 0.60, GivenWater, 294.118).Working), 1000, 0.01)
+	same := Dilute(0.6, 0.6, GivenStock, 100)
+	near(t, "as it is", float64(same.Water), 0, 1e-9)
+}
+
+// There and back over the whole table: what is let down from any strength to any
+// lower one is found again by its density and its masses, to 0.01 %.
+func TestDiluteThereAndBack(t *testing.T) {
+	for stock := 1; stock <= 100; stock++ {
+		for working := 1; working <= stock; working++ {
+			s, w := chem.Share(stock)/100, chem.Share(working)/100
+			d := Dilute(s, w, GivenWorking, 1000)
+			near(t, "by mass", 100*float64(d.Stock)*float64(s)/float64(d.Stock+d.Water), float64(working), 0.01)
+			density := chem.GramsPerMillilitre(float64(d.Working) / float64(d.WorkingML))
+			near(t, "by density", 100*float64(chem.FormicStrength(density, 20)), float64(working), 0.01)
+			near(t, "and up", float64(Dilute(s, w, GivenStock, d.Stock).Working), 1000, 1e-6)
+			if stock > working {
+				near(t, "and up by water", float64(Dilute(s, w, GivenWater, d.Water).Working), 1000, 1e-6)
+			}
+		}
+	}
+}
+
+// 1.1834 at 30 °C is 1.1954 at 20: 85 %. One line and one degree are 0.0022 g/mL,
+// which at 0.00182 a per cent are 1.21 %.
+func TestAssay(t *testing.T) {
+	s, off, err := Assay(Reading{Density: 1.1834, Temp: 30, Off: UsualOff, TempOff: UsualTempOff})
+	if err != nil {
+		t.Fatal(err)
+	}
+	near(t, "strength", 100*float64(s), 85, 1e-6)
+	near(t, "either way", 100*float64(off), 1.209, 0.002)
+	// Without its temperature the same reading would have been called 78.5 %.
+	wrong, _, _ := Assay(Reading{Density: 1.1834, Temp: 20})
+	near(t, "uncorrected", 100*float64(wrong), 78.52, 0.01)
+	for _, c := range []struct {
+		name   string
+		r      Reading
+		field  string
+		reason fault.Reason
+	}{
+		{"no temperature", Reading{Density: 1.19, NoTemp: true}, "reading.temp_c", fault.NoTemp},
+		{"below water", Reading{Density: 0.9, Temp: 20}, "reading.g_per_ml", fault.TooLow},
+		{"above pure acid", Reading{Density: 1.23, Temp: 20}, "reading.g_per_ml", fault.TooHigh},
+		{"boiling", Reading{Density: 1.19, Temp: 60}, "reading.temp_c", fault.TooHigh},
+	} {
+		_, _, err := Assay(c.r)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != c.field || l[0].Reason != c.reason {
+			t.Errorf("%s: got %v", c.name, err)
+		}
+	}
+}
+
+func colony(name string, nuc bool, frames ...int) hive.Colony {
+	c := hive.Colony{Name: name, Nuc: nuc}
+	for _, n := range frames {
+		c.Boxes = append(c.Boxes, hive.Box{Kind: hive.Deep, Slots: hive.Combs(n)})
+	}
+	return c
+}
+
+// quiet lets 85 % down to 60 % for one visit to a ten-comb colony, 2 mL a comb.
+func quiet() Request {
+	return Request{
+		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, School: "sponge-above",
+		Size: Size{By: SizeVisit}, Colonies: []hive.Colony{colony("K1", false, 10)},
+		Bottle: 1000, Balance: bench.Balance{Division: 0.1},
+	}
+}
+
+func plan(t *testing.T, change func(*Request)) Plan {
+	t.Helper()
+	r := quiet()
+	if change != nil {
+		change(&r)
+	}
+	p, err := New(r)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
+}
+
+// potencies: 60 % holds 0.6855 g a mL, 65 % 0.75036, 85 % 1.01609.
+func TestAmounts(t *testing.T) {
+	own := func(r Rule) func(*Request) {
+		return func(q *Request) { q.Own = &r }
+	}
+	for _, c := range []struct {
+		name     string
+		change   func(*Request)
+		colony   hive.Colony
+		ml, pure float64
+	}{
+		{"2 mL a comb from above", nil, colony("A", false, 10), 20, 13.71},
+		{"3 mL a comb from below", func(r *Request) { r.School = "sponge-below" }, colony("A", false, 10), 30, 20.565},
+		{"two boxes of eleven", nil, colony("A", false, 11, 11), 44, 30.162},
+		{"a nuc by its combs", nil, colony("A", true, 5), 10, 6.855},
+		{"the floor sheet", func(r *Request) { r.School = "floor-sheet" }, colony("A", false, 11, 11), 30, 20.565},
+		{"a nuc's half of it", func(r *Request) { r.School = "floor-sheet" }, colony("A", true, 5), 15, 10.283},
+		// 17.5 g a day for 14 days: 245 g, at 1.1425 214.4 mL; 22.5 for two: 275.7.
+		{"a wick on one box", func(r *Request) { r.School = "bottle-wick" }, colony("A", false, 10), 214, 146.697},
+		{"a wick on two", func(r *Request) { r.School = "bottle-wick" }, colony("A", false, 10, 10), 276, 189.198},
+		// 20 mL of 60 % hold as much as 18.27 mL of 65 %.
+		{"the same acid in 65 %", func(r *Request) { r.Working = 0.65 }, colony("A", false, 10), 18, 13.506},
+		{"own, a box", own(Rule{Per: PerBox, ML: 25, At: 0.6, From: Below}), colony("A", false, 10, 10), 50, 34.275},
+		{"own, capped", own(Rule{Per: PerComb, ML: 3, At: 0.6, From: Below, Cap: 50}), colony("A", false, 11, 11), 50, 34.275},
+		{"own, nucs flat", own(Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 12}), colony("A", true, 6), 12, 8.226},
+	} {
+		p := plan(t, func(r *Request) {
+			if c.change != nil {
+				c.change(r)
+			}
+			r.Colonies = []hive.Colony{c.colony}
+		})
+		near(t, c.name+": mL", float64(p.Amounts[0].ML), c.ml, 1e-9)
+		near(t, c.name+": pure", float64(p.Amounts[0].Pure), c.pure, 0.001)
+	}
+}
+
+// Eight colonies of ten combs, four visits, a twentieth over: 672 mL of 60 %, 767.76 g,
+// of which 541.95 g are stock: 453.36 mL, two bottles of 250.
+func TestCourse(t *testing.T) {
+	p := plan(t, func(r *Request) {
+		r.Colonies, r.Mean = nil, &Mean{Colonies: 8, Combs: 10, Boxes: 1}
+		r.Size.Reserve, r.Bottle = 0.05, 250
+		r.Sheet = Sheet{Takes: 12, Width: 10, Length: 15}
+		r.Prices.StockL = 20
+	})
+	near(t, "a visit", float64(p.Visit), 160, 1e-9)
+	near(t, "the course", float64(p.Course.Working), 672, 1e-6)
+	near(t, "stock", float64(p.Course.Stock), 453.36, 0.01)
+	near(t, "spare", float64(p.Course.Spare), 46.64, 0.01)
+	near(t, "pure", float64(p.Course.Pure), 438.72, 0.01) // 32 × 13.71
+	if p.Course.Bottles != 2 || p.Course.Days != 15 || p.Visits != 1 {
+		t.Errorf("%+v, %d visits", p.Course, p.Visits)
+	}
+	// 20 mL on sheets that take 12: two, or 250 cm².
+	if p.Amounts[0].Pads != 2 || math.Abs(p.Amounts[0].AreaCM2-250) > 1e-6 || p.Course.Pads != 64 {
+		t.Errorf("%+v, %d sheets", p.Amounts[0], p.Course.Pads)
+	}
+	near(t, "left", float64(p.Leftover), 8, 1e-6)
+	near(t, "bicarbonate for it", float64(p.Neutralise.Leftover), 10.01, 0.01) // 5.484 g pure × 1.8251
+	// 168 mL × 1.1425 × 0.6/0.85 / 1.1954 = 113.34 mL of stock at 20 a litre.
+	near(t, "cost", p.Cost.Total, 2.2668, 0.001)
+	if p.Lines[0].Step != StepWater || p.Lines[0].Gear != nil || len(p.Lines[1].Gear) == 0 {
+		t.Errorf("water first, then the gear, then acid: %+v", p.Lines)
+	}
+}
+
+func TestReadyPads(t *testing.T) {
+	p := plan(t, func(r *Request) {
+		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}, Count: 5}
+		r.Colonies = []hive.Colony{colony("A", false, 10), colony("B", false, 10, 10), colony("N", true, 5), colony("C", false, 10)}
+		r.Prices.StockL = 6
+	})
+	near(t, "pure", float64(p.VisitPure), 408, 1e-9)
+	near(t, "cost of one", p.Cost.PerColony, 12, 1e-9)
+	if p.VisitPads != 6 || len(p.Notes) != 2 || p.Notes[0].Code != NoteHolding || p.Notes[1].Code != NoteNoNuc {
+		t.Errorf("%d pads, %v", p.VisitPads, p.Notes)
+	}
+}
+
+func TestNotes(t *testing.T) {
+	for _, c := range []struct {
+		name    string
+		change  func(*Request)
+		code    note.Code
+		figures []float64
+	}{
+		{"weak", func(r *Request) { r.Working = 0.5 }, NoteWeak, []float64{50, 60}},
+		{"strong", func(r *Request) { r.Working = 0.7 }, NoteStrong, []float64{70, 65}},
+		{"fuming", func(r *Request) { r.Hold.Label = 0.98 }, NoteFuming, []float64{98, 85}},
+		{"unsure", func(r *Request) {
+			r.Hold.Reading = &Reading{Density: 1.1834, Temp: 30, Off: UsualOff, TempOff: UsualTempOff}
+		}, NoteReading, []float64{85, 1.209}},
+		{"by the spoon", nil, NoteSpoons, []float64{1, 14.8, 15, 20, 20}},
+		{"two spoons", func(r *Request) { r.School = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
+		{"the same acid", func(r *Request) { r.Working = 0.65 }, NoteScaled, []float64{60, 65, 19.7, 18}},
+		{"too few visits", func(r *Request) { r.Visits = 2 }, NoteVisits, []float64{2, 3}},
+		{"too far apart", func(r *Request) { r.Apart = 9 }, NoteApart, []float64{9, 4, 7}},
+		{"not enough", func(r *Request) { r.Size = Size{By: SizeWorking, Working: 15} }, NoteShort, []float64{20, 15}},
+		// 22.85 g of 60 % take 16.13 g of 85 %, 13.49 mL.
+		{"not enough stock", func(r *Request) { r.Hold.Volume = 10 }, NoteHolding, []float64{3.49}},
+		{"a nuc's part", func(r *Request) {
+			r.School, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
+		}, NoteNuc, nil},
+		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, []float64{1, 0.062}},
+	} {
+		found := false
+		for _, n := range plan(t, c.change).Notes {
+			if n.Code != c.code {
+				continue
+			}
+			found = true
+			for i, want := range c.figures {
+				near(t, c.name, n.Figures[i], want, 0.01)
+			}
+		}
+		if !found {
+			t.Errorf("%s: no %s", c.name, c.code)
+		}
+	}
+}
+
+func TestRefused(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		change func(*Request)
+		field  string
+		reason fault.Reason
+	}{
+		{"upward", func(r *Request) { r.Hold.Label, r.Working = 0.6, 0.65 }, "working_percent", fault.Upward},
+		{"above 100 %", func(r *Request) { r.Hold.Label = 1.2 }, "hold.percent", fault.TooHigh},
+		{"no strength", func(r *Request) { r.Hold.Label = 0 }, "hold.percent", fault.Missing},
+		{"a density alone", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.19, NoTemp: true} }, "hold.reading.temp_c", fault.NoTemp},
+		{"a density of syrup", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.3, Temp: 20} }, "hold.reading.g_per_ml", fault.TooHigh},
+		{"nobody", func(r *Request) { r.Colonies = nil }, "mean.colonies", fault.Missing},
+		{"no card", func(r *Request) { r.Hold = Hold{Kind: ReadyPads} }, "hold.card", fault.Missing},
+		{"water for nothing", func(r *Request) {
+			r.Hold.Label, r.Size = 0.6, Size{By: SizeWater, Water: 100}
+		}, "working_percent", fault.TooHigh},
+		{"only nucs, and no word of them", func(r *Request) {
+			r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}}
+			r.Colonies = []hive.Colony{colony("N", true, 5)}
+		}, "colonies", fault.Missing},
+		{"acid that does not read", func(r *Request) {
+			r.Size, r.Balance.Division = Size{By: SizeWorking, Working: 5}, 10
+		}, "balance_g", fault.TooHigh},
+	} {
+		r := quiet()
+		c.change(&r)
+		_, err := New(r)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != c.field || l[0].Reason != c.reason {
+			t.Errorf("%s: got %v", c.name, err)
+		}
+	}
+}
+
+// Never upward, and the acid in the bottle is the acid that went in.
+func FuzzDilution(f *testing.F) {
+	f.Add("working", 500.0, 85.0, 60.0)
+	f.Add("stock", 500.0, 65.0, 60.0)
+	f.Add("water", 100.0, 98.0, 5.0)
+	f.Fuzz(func(t *testing.T, by string, amount, stock, working float64) {
+		r := quiet()
+		r.Hold.Label, r.Working = chem.Share(stock/100), chem.Share(working/100)
+		v := chem.Millilitres(amount)
+		r.Size = Size{By: SizeBy(by), Working: v, Stock: v, Water: chem.Grams(amount)}
+		p, err := New(r)
+		if err != nil {
+			return
+		}
+		d := p.Dilution
+		if working > stock || d.Water < -1e-9 || d.Stock <= 0 || d.Shrinkage < -1 {
+			t.Errorf("%v %% from %v %%: %+v", working, stock, d)
+		}
+		near(t, "acid", float64(d.Stock)*stock/(float64(d.Working)*working), 1, 1e-9)
+		near(t, "mass", float64((d.Stock+d.Water)/d.Working), 1, 1e-9)
+	})
+}

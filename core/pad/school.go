@@ -1,0 +1,84 @@
+// Package pad is formic acid: let down to its working strength, given by comb,
+// box or colony, on sheets, sponges, wicks or ready pads, over a course of visits.
+package pad
+
+import "keeler/core/chem"
+
+// The strengths that the schools work with, by mass.
+const (
+	WeakestWorking   chem.Share = 0.60
+	StrongestWorking chem.Share = 0.65
+)
+
+// Strengths is what is bought and worked with, the weakest first.
+var Strengths = []chem.Share{0.60, 0.65, 0.85}
+
+// StrongestBought is the strongest acid that the trade sells to keepers.
+const StrongestBought chem.Share = 0.85
+
+// Per is what an amount goes by.
+type Per string
+
+const (
+	PerComb   Per = "comb"
+	PerBox    Per = "box"
+	PerColony Per = "colony"
+	PerDay    Per = "day" // g evaporated a day, by the number of boxes
+)
+
+// From is the side that the vapour comes from.
+type From string
+
+const (
+	Above From = "above"
+	Below From = "below"
+)
+
+// Rule is how much a colony gets and how often.
+type Rule struct {
+	Per    Per
+	ML     chem.Millilitres // for a comb, box or colony
+	At     chem.Share       // the strength that ML is meant in
+	Day    [2]chem.Grams    // g a day for one box, and for more
+	Days   int              // that a filling lasts; only by day
+	From   From
+	Nuc    chem.Millilitres // for every nuc; 0: by its combs
+	Cap    chem.Millilitres // for any colony and visit; 0 for none
+	Visits int
+	Apart  int // days from visit to visit
+}
+
+// School is one established way, and within what it is kept.
+type School struct {
+	ID                    string
+	Rule                  Rule
+	LeastVisits           int
+	LeastApart, MostApart int
+}
+
+// Schools is the table of established ways. Adding one is one entry here, its
+// words in the interface and a row in its test. By day it is the middle of what
+// is aimed at: 15 to 20 g for one box, 20 to 25 g for two.
+var Schools = []School{
+	{"floor-sheet", Rule{Per: PerColony, ML: 30, At: 0.60, From: Below, Visits: 4, Apart: 7}, 4, 4, 7},
+	{"sponge-above", Rule{Per: PerComb, ML: 2, At: 0.60, From: Above, Visits: 4, Apart: 5}, 3, 4, 7},
+	{"sponge-below", Rule{Per: PerComb, ML: 3, At: 0.60, From: Below, Visits: 4, Apart: 5}, 3, 4, 7},
+	{"bottle-wick", Rule{Per: PerDay, Day: [2]chem.Grams{17.5, 22.5}, Days: 14, From: Above, Visits: 1}, 1, 0, 0},
+}
+
+// DefaultSchool is the school a new plan starts from.
+const DefaultSchool = "sponge-above"
+
+// fullCombs is the number of combs of the colony that an amount by the colony or
+// box is meant for; a nuc gets its part of it.
+const fullCombs = 10
+
+// Find looks a school up by its ID.
+func Find(id string) (School, bool) {
+	for _, s := range Schools {
+		if s.ID == id {
+			return s, true
+		}
+	}
+	return School{}, false
+}

@@ -1,0 +1,97 @@
+package strip
+
+import (
+	"math"
+	"slices"
+
+	"keeler/core/note"
+)
+
+// What a keeper should know of a pot; the figures that each note carries are
+// named behind it.
+const (
+	NoteWeak     note.Code = "below_schools"   // strength, weakest school: %
+	NoteStrong   note.Code = "above_schools"   // strength, strongest school: %
+	NoteUptake   note.Code = "much_uptake"     // uptake, the trade's most: g
+	NoteHot      note.Code = "hot_pot"         // heat, usual: °C
+	NoteShort    note.Code = "runs_short"      // pieces asked, pieces that the pot does
+	NoteCarried  note.Code = "carried_differs" // its strength, the wanted: %
+	NoteBalance  note.Code = "finer_balance"   // division g, share of the acid
+	NoteGaps     note.Code = "too_few_gaps"    // pieces asked, placed: of the worst colony
+	NoteMost     note.Code = "most_per_box"    // pieces asked, placed: of the worst colony
+	NoteNoGap    note.Code = "no_gap"          // none
+	NoteClose    note.Code = "too_close"       // none: by hand, less than two frames apart
+	NoteOutside  note.Code = "outside_nest"    // none: by hand, where neither bees nor brood were seen
+	NoteUnlooked note.Code = "not_looked"      // none: placed without bees or brood seen
+	NoteNoBees   note.Code = "no_bees"         // none: by bees, and none were seen
+)
+
+func notes(r Request, p Plan) []note.Note {
+	var out []note.Note
+	warn := func(when bool, code note.Code, figures ...float64) {
+		if when {
+			out = append(out, note.Warning(code, figures...))
+		}
+	}
+	percent := 100 * float64(p.Strength)
+	weakest, strongest := Span(r.Glycerol)
+	warn(p.Below == "", NoteWeak, percent, 100*float64(weakest))
+	warn(p.Strength > strongest*1.005, NoteStrong, percent, 100*float64(strongest))
+	warn(r.Layout.Carrier == Fibre && r.Uptake > MostUptake, NoteUptake, float64(r.Uptake), float64(MostUptake))
+	warn(r.Heat > UsualHeat, NoteHot, float64(r.Heat), float64(UsualHeat))
+	warn(!r.Size.byStrips() && p.Need > p.Strips, NoteShort, float64(p.Need), float64(p.Strips))
+	if r.Carried.Mass > 0 && math.Abs(float64(r.Carried.OAD-p.Strength)) > 0.005 {
+		out = append(out, note.Info(NoteCarried, 100*float64(r.Carried.OAD), percent))
+	}
+	for _, line := range p.Lines {
+		if line.Step == StepAcid {
+			part, coarse := r.Balance.Coarse(line.Mass)
+			warn(coarse, NoteBalance, float64(r.Balance.Division), float64(part))
+		}
+	}
+	return append(out, colonyNotes(r, p)...)
+}
+
+// colonyNotes gathers what holds for some colonies, each kind once with its
+// worst figures.
+func colonyNotes(r Request, p Plan) []note.Note {
+	all := []note.Note{
+		note.Warning(NoteClose), note.Warning(NoteOutside),
+		note.Warning(NoteNoGap, 0, 0), note.Warning(NoteGaps, 0, 0), note.Info(NoteMost, 0, 0),
+		note.Info(NoteNoBees), note.Info(NoteUnlooked),
+	}
+	of := func(code note.Code) *note.Note {
+		return &all[slices.IndexFunc(all, func(n note.Note) bool { return n.Code == code })]
+	}
+	say := func(code note.Code, colony string) { of(code).Colonies = append(of(code).Colonies, colony) }
+	for i, c := range p.Colonies {
+		placed := len(c.Placement.Spots)
+		switch {
+		case c.ByHand:
+			close, outside := Doubts(r.Colonies[i], c.Placement)
+			if close {
+				say(NoteClose, c.Name)
+			}
+			if outside {
+				say(NoteOutside, c.Name)
+			}
+		case c.Wanted == 0:
+			say(NoteNoBees, c.Name)
+		case c.Placement.Reason != "":
+			code := note.Code(c.Placement.Reason)
+			say(code, c.Name)
+			if f := of(code).Figures; float64(c.Wanted-placed) > f[0]-f[1] {
+				f[0], f[1] = float64(c.Wanted), float64(placed)
+			}
+		case !c.Placement.Looked:
+			say(NoteUnlooked, c.Name)
+		}
+	}
+	var out []note.Note
+	for _, n := range all {
+		if len(n.Colonies) > 0 {
+			out = append(out, n)
+		}
+	}
+	return out
+}

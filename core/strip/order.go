@@ -1,0 +1,35 @@
+package strip
+
+import "keeler/core/bench"
+
+// The steps of a pot, in the order of the work.
+const (
+	StepGlycerol bench.Step = "glycerol" // into the pot, to be warmed
+	StepCarried  bench.Step = "carried"  // liquor left from the last pot, into the warm glycerol
+	StepAcid     bench.Step = "acid"     // into the hot pot, which it cools; then back to heat until clear
+)
+
+// lines is the order of the work: what holds no acid first, then the gear.
+func (r Request) lines(p Pot) []bench.Line {
+	var out []bench.Line
+	if p.Glycerol > dust {
+		line := bench.Weighed(StepGlycerol, p.Glycerol, r.Balance.Bulk(p.Glycerol))
+		line.Volume = p.Pour
+		out = append(out, line)
+	}
+	if mass := p.Carried.Mass(); mass > dust {
+		out = append(out, bench.Weighed(StepCarried, mass, r.Balance.Bulk(mass)))
+	}
+	if p.Acid > dust {
+		line := bench.Weighed(StepAcid, p.Acid, r.Balance.Bulk(p.Acid))
+		line.Temp = r.Heat
+		out = append(out, line)
+	}
+	for i := range out { // before the first that holds acid
+		if out[i].Step != StepGlycerol {
+			out[i].Gear = bench.PotGear
+			break
+		}
+	}
+	return out
+}

@@ -1,0 +1,83 @@
+// Package strip is the extended release: acid cooked into glycerol, soaked up by
+// strips or sponges, and where in the nest those go.
+package strip
+
+import "keeler/core/chem"
+
+// Recipe is acid to glycerol as bought: by weight, or with the glycerol by volume.
+type Recipe struct {
+	OAD      chem.Grams
+	Glycerol chem.Grams       // as bought, its water counted; 0 when Volume is given
+	Volume   chem.Millilitres // as bought
+}
+
+// Weight is the recipe's glycerol in g, for glycerol of a strength.
+func (r Recipe) Weight(glycerol chem.Share) chem.Grams {
+	if r.Glycerol > 0 {
+		return r.Glycerol
+	}
+	return chem.Grams(float64(r.Volume) * float64(chem.GlycerolDensity(glycerol)))
+}
+
+// Made is the liquor that the recipe makes with glycerol of a strength.
+func (r Recipe) Made(glycerol chem.Share) chem.Mixture {
+	w := r.Weight(glycerol)
+	pure := chem.Grams(float64(w) * float64(glycerol))
+	return chem.Mixture{OAD: r.OAD, Glycerol: pure, Water: w - pure}
+}
+
+// School is one established recipe and what it is soaked into.
+type School struct {
+	ID      string
+	Recipe  Recipe
+	Carrier Carrier
+	Uptake  chem.Grams // of liquor by one piece, to start from; 0 when it must be weighed
+}
+
+// Schools is the table of established recipes, weakest first. Adding one is one
+// entry here, its words in the interface and a row in its test. A pot of the
+// first does 60 to 70 strips, so that 20 g a strip leaves a little over.
+var Schools = []School{
+	{"two-to-three", Recipe{OAD: 500, Volume: 750}, Fibre, UsualUptake},
+	{"one-to-one", Recipe{OAD: 500, Glycerol: 500}, Sponge, 0},
+}
+
+// DefaultSchool is the school a new plan starts from.
+const DefaultSchool = "two-to-three"
+
+// UsualUptake is what a fibre strip takes up, to start from.
+const UsualUptake chem.Grams = 20
+
+// MostUptake is what a fibre strip takes up at most in the trade's pot: more
+// would leave nothing over.
+const MostUptake chem.Grams = 22
+
+// Find looks a school up by its ID.
+func Find(id string) (School, bool) {
+	for _, s := range Schools {
+		if s.ID == id {
+			return s, true
+		}
+	}
+	return School{}, false
+}
+
+// Strength is the share of OAD in the liquor by mass.
+func Strength(liquor chem.Mixture) chem.Share { return liquor.Share(liquor.OAD) }
+
+// Standing says where a liquor stands among the schools, each made with the same
+// glycerol; "" beyond either end. Within half a per cent it stands on a school.
+func Standing(strength, glycerol chem.Share) (below, above string) {
+	for _, s := range Schools {
+		if strength < Strength(s.Recipe.Made(glycerol))*0.995 {
+			return below, s.ID
+		}
+		below = s.ID
+	}
+	return below, ""
+}
+
+// Span is the strength of the weakest and of the strongest school.
+func Span(glycerol chem.Share) (weakest, strongest chem.Share) {
+	return Strength(Schools[0].Recipe.Made(glycerol)), Strength(Schools[len(Schools)-1].Recipe.Made(glycerol))
+}

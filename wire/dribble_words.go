@@ -1,0 +1,66 @@
+package wire
+
+import (
+	"keeler/core/note"
+	"keeler/core/syrup"
+)
+
+// units is how each kind of thing held is counted.
+var units = map[syrup.HoldKind]string{
+	syrup.Crystals: "g", syrup.Packet: "packets", syrup.Tablets: "tablets",
+	syrup.ReadyMix: "mL", syrup.ReadyToUse: "mL",
+}
+
+func sayDribble(n note.Note, held syrup.HoldKind) string {
+	at := func(i int) string { return figure(n.Figures[i]) }
+	percent := func(i int) string { return figure(n.Figures[i] * 100) }
+	who := names(n.Colonies)
+	switch n.Code {
+	case syrup.NoteWeak:
+		return "At " + at(0) + " g/L it is weaker than the mildest school (" + at(1) + " g/L): it may not kill enough mites."
+	case syrup.NoteStrong:
+		return "At " + at(0) + " g/L it is stronger than any school (" + at(1) + " g/L): it can harm bees. Check dihydrate against anhydrous."
+	case syrup.NoteSeamLow:
+		return who + at(0) + " mg acid in a full seam; below about " + at(1) + " mg it may not kill enough mites."
+	case syrup.NoteSeamHigh:
+		return who + at(0) + " mg acid in a full seam; above about " + at(1) + " mg it is hard on bees. Dose by seam, or thinner."
+	case syrup.NoteCap:
+		return who + "the seams ask up to " + at(0) + " mL; " + at(1) + " mL is given, shared over all seams."
+	case syrup.NoteBigCap:
+		return "The cap is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
+	case syrup.NoteMean:
+		return at(0) + " seams a colony is a mean. A colony of over " + at(1) + " seams is capped and takes less than this sum, and the mean hides it: count singly to know."
+	case syrup.NoteShort:
+		return "The doses come to " + at(0) + " mL, the batch to " + at(1) + " mL: it runs short."
+	case syrup.NoteHolding:
+		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
+	case syrup.NoteCrystals:
+		return "Colder than " + at(0) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
+	case syrup.NoteRatio:
+		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the schools keep 1 : 1."
+	case syrup.NoteBalance:
+		return "A balance that reads " + at(0) + " g puts ± " + percent(1) + " % on the acid: borrow a finer one, or make more."
+	case syrup.NoteNoBees:
+		return who + "no seams marked, so nothing is given."
+	case syrup.NoteTablets:
+		return "Whole tablets give " + at(0) + " g/L instead of " + at(1) + " g/L."
+	case syrup.NoteSteps:
+		return who + "steps of " + at(0) + " mL put the dose up to " + percent(1) + " % off: a finer applicator would do better."
+	case syrup.NoteBeyond:
+		return who + "up to " + at(0) + " bees, more than the last row of the label; " + at(1) + " mL is taken. Read the label again."
+	case syrup.NoteNoOxalic:
+		return "The label card names no oxalic acid, so no strength is shown."
+	}
+	return string(n.Code)
+}
+
+// crystalPlace says where crystals are to be feared: figure 1 is the fridge, 2 the yard.
+func crystalPlace(n note.Note) string {
+	switch {
+	case n.Figures[1] > 0 && n.Figures[2] > 0:
+		return ", in the fridge and in the yard"
+	case n.Figures[1] > 0:
+		return ", so in the fridge"
+	}
+	return ", so in the yard"
+}

@@ -1,0 +1,190 @@
+package wire
+
+import (
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/hive"
+	"keeler/core/strip"
+)
+
+// Liquor is acid in glycerol.
+type Liquor struct {
+	Grams      float64 `json:"grams" doc:"All of it, g."`
+	VolumeML   float64 `json:"volume_ml" doc:"mL at 20 °C; an estimate, good to about 3 %."`
+	OADG       float64 `json:"oad_g" doc:"g oxalic acid dihydrate."`
+	GlycerolG  float64 `json:"glycerol_g" doc:"g pure glycerol."`
+	WaterG     float64 `json:"water_g" doc:"g water, the glycerol's own."`
+	OADPercent float64 `json:"oad_percent" doc:"OAD by weight, %."`
+}
+
+// StripGap is one gap beside the combs.
+type StripGap struct {
+	Open      bool    `json:"open" doc:"Whether bees can sit here on a comb."`
+	Seam      float64 `json:"seam" doc:"Bees in it, 0 to 1 in quarters."`
+	Strip     bool    `json:"strip,omitempty" doc:"A strip hangs from here, or a sponge lies above it."`
+	Through   bool    `json:"through,omitempty" doc:"It reaches into the box below."`
+	FromAbove bool    `json:"from_above,omitempty" doc:"One reaches into it from the box above."`
+}
+
+// StripBox is what one box gets.
+type StripBox struct {
+	Strips int        `json:"strips"`
+	OADG   float64    `json:"oad_g" doc:"g OAD in them."`
+	Gaps   []StripGap `json:"gaps"`
+}
+
+// ColonyStrips is what one colony gets, and where.
+type ColonyStrips struct {
+	Name   string     `json:"name"`
+	Frames float64    `json:"frames" doc:"Frames of bees."`
+	Wanted int        `json:"wanted" doc:"By the rule."`
+	Strips int        `json:"strips" doc:"Placed."`
+	ByHand bool       `json:"by_hand,omitempty" doc:"Placed by the keeper."`
+	Reason string     `json:"reason,omitempty" doc:"Why fewer than wanted: too_few_gaps, most_per_box or no_gap."`
+	OADG   float64    `json:"oad_g" doc:"g OAD in all its strips."`
+	Boxes  []StripBox `json:"boxes" doc:"The lowest first."`
+}
+
+// Bundles is how the strips go into the jig.
+type Bundles struct {
+	Soaks  int `json:"soaks" doc:"One after another."`
+	Fuller int `json:"fuller,omitempty" doc:"Slots, over all soaks, that hold one more than the others."`
+	More   int `json:"more,omitempty" doc:"Strips in a fuller slot."`
+	Slots  int `json:"slots" doc:"The other slots in use."`
+	Less   int `json:"less" doc:"Strips in one of them."`
+}
+
+// StripAnswer is one pot.
+type StripAnswer struct {
+	Liquor      Liquor         `json:"liquor" doc:"All of it, with what is carried over."`
+	AcidG       float64        `json:"acid_g" doc:"New OAD to weigh, g."`
+	GlycerolG   float64        `json:"glycerol_g" doc:"New glycerol as bought, g."`
+	GlycerolML  float64        `json:"glycerol_ml" doc:"The same, mL at 20 °C."`
+	Below       string         `json:"below,omitempty" doc:"The school at or next below in strength."`
+	Above       string         `json:"above,omitempty" doc:"The school next above."`
+	Strips      int            `json:"strips" doc:"Pieces to be soaked."`
+	Need        int            `json:"need" doc:"Pieces that the colonies or the count ask for."`
+	Served      int            `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
+	StripOADG   float64        `json:"strip_oad_g" doc:"g OAD in one piece."`
+	LeftoverG   float64        `json:"leftover_g" doc:"Liquor expected to be left, g."`
+	LeftoverML  float64        `json:"leftover_ml" doc:"The same, mL."`
+	VesselML    float64        `json:"vessel_ml" doc:"Pot size with headroom, mL."`
+	WarmToC     float64        `json:"warm_to_c" doc:"°C."`
+	DipC        float64        `json:"dip_c" doc:"By how many °C the pot cools when the acid goes in: an estimate."`
+	Bundles     *Bundles       `json:"bundles,omitempty" doc:"Only with a jig."`
+	Colonies    []ColonyStrips `json:"colonies"`
+	Lines       []Line         `json:"lines" doc:"In the order of the work."`
+	GiveGear    []string       `json:"give_gear" doc:"To be worn in the yard."`
+	Neutralise  Neutralise     `json:"neutralise"`
+	Cost        *Cost          `json:"cost,omitempty" doc:"Only where prices are given."`
+	CostOfStrip float64        `json:"cost_of_strip,omitempty" doc:"Cost of one soaked piece."`
+	Notes       []Note         `json:"notes"`
+}
+
+// StripPlacementAnswer is where the strips go.
+type StripPlacementAnswer struct {
+	Colonies []ColonyStrips `json:"colonies"`
+	Notes    []Note         `json:"notes"`
+}
+
+// StripSchool is one established recipe for a pot.
+type StripSchool struct {
+	ID      string  `json:"id"`
+	Liquor  Liquor  `json:"liquor" doc:"As it makes it with glycerol of 99.5 %."`
+	Carrier string  `json:"carrier" doc:"What it is soaked into."`
+	UptakeG float64 `json:"uptake_g,omitempty" doc:"g liquor in one piece, to start from; left out where it must be weighed."`
+	Default bool    `json:"default,omitempty"`
+}
+
+// PlanStrip works out a pot. Its error is a fault.List whose fields are paths in
+// the request.
+func PlanStrip(r StripRequest) (StripAnswer, error) {
+	in, err := r.core()
+	if err != nil {
+		return StripAnswer{}, err
+	}
+	p, err := strip.New(in)
+	if err != nil {
+		return StripAnswer{}, err
+	}
+	return stripAnswer(p, in), nil
+}
+
+// PlaceStrips works out where strips go.
+func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
+	a, err := PlanStrip(StripRequest{
+		Recipe: StripRecipe{School: strip.DefaultSchool}, UptakeG: float64(strip.UsualUptake),
+		Carrier: r.Carrier, BetweenBoxes: r.BetweenBoxes, Number: r.Number, Colonies: r.Colonies,
+		Size: StripSize{By: string(strip.SizeColonies)},
+	})
+	return StripPlacementAnswer{Colonies: a.Colonies, Notes: a.Notes}, err
+}
+
+// StripSchools lists the established recipes, weakest first.
+func StripSchools() []StripSchool {
+	out := make([]StripSchool, len(strip.Schools))
+	for i, s := range strip.Schools {
+		out[i] = StripSchool{
+			ID: s.ID, Liquor: liquor(s.Recipe.Made(chem.MaxGlycerol)), Carrier: string(s.Carrier),
+			UptakeG: float64(s.Uptake), Default: s.ID == strip.DefaultSchool,
+		}
+	}
+	return out
+}
+
+func liquor(m chem.Mixture) Liquor {
+	return Liquor{
+		Grams: round(m.Mass()), VolumeML: round(chem.LiquorVolume(m)), OADG: round(m.OAD),
+		GlycerolG: round(m.Glycerol), WaterG: round(m.Water), OADPercent: round(100 * strip.Strength(m)),
+	}
+}
+
+var potIngredients = map[bench.Step]string{
+	strip.StepGlycerol: "glycerol", strip.StepCarried: "carried_liquor", strip.StepAcid: "oxalic_acid_dihydrate",
+}
+
+func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
+	out := StripAnswer{
+		Liquor: liquor(p.Liquor), AcidG: round(p.Acid), GlycerolG: round(p.Glycerol), GlycerolML: round(p.Pour),
+		Below: p.Below, Above: p.Above, Strips: p.Strips, Need: p.Need, Served: p.Served,
+		StripOADG: round(p.PieceOAD), LeftoverG: round(p.Leftover), LeftoverML: round(p.LeftVolume),
+		VesselML: float64(p.Vessel), WarmToC: float64(in.Heat), DipC: round(p.Dip),
+		Colonies: make([]ColonyStrips, len(p.Colonies)), Lines: make([]Line, len(p.Lines)),
+		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
+		CostOfStrip: round(p.PieceCost), Notes: notes(p.Notes, sayStrip),
+	}
+	for i, l := range p.Lines {
+		out.Lines[i] = line(l, potIngredients[l.Step])
+	}
+	for i, c := range p.Colonies {
+		out.Colonies[i] = colonyStrips(c, in.Colonies[i])
+	}
+	if p.Bundles.Soaks > 0 {
+		b := Bundles(p.Bundles)
+		out.Bundles = &b
+	}
+	return out
+}
+
+func colonyStrips(c strip.ColonyStrips, bees hive.Colony) ColonyStrips {
+	out := ColonyStrips{
+		Name: c.Name, Frames: c.Frames, Wanted: c.Wanted, Strips: len(c.Placement.Spots), ByHand: c.ByHand,
+		Reason: string(c.Placement.Reason), OADG: round(c.OAD), Boxes: make([]StripBox, len(bees.Boxes)),
+	}
+	for i, b := range bees.Boxes {
+		gaps := make([]StripGap, len(b.Slots)+1)
+		for g, open := range b.Open() {
+			gaps[g] = StripGap{Open: open, Seam: float64(b.Seam(g)) / float64(hive.Full)}
+		}
+		out.Boxes[i] = StripBox{OADG: round(c.BoxOAD[i]), Gaps: gaps}
+	}
+	for _, s := range c.Placement.Spots {
+		box := &out.Boxes[s.Box]
+		box.Strips++
+		box.Gaps[s.Gap].Strip, box.Gaps[s.Gap].Through = true, s.Through
+		if s.Through {
+			out.Boxes[s.Box-1].Gaps[s.Gap].FromAbove = true
+		}
+	}
+	return out
+}

@@ -1,0 +1,161 @@
+package wire
+
+import (
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/strip"
+)
+
+// StripRecipe is the wanted recipe: a school's, or the keeper's own.
+type StripRecipe struct {
+	School     string  `json:"school,omitempty" doc:"ID from /api/strip/schools; or give oad_g and the glycerol."`
+	OADG       float64 `json:"oad_g,omitempty" doc:"Own: g OAD, 1 to 25000; 0.1 to 1.1 g for each gram of glycerol."`
+	GlycerolG  float64 `json:"glycerol_g,omitempty" doc:"Own: g glycerol as bought to that much acid, 1 to 60000; or give glycerol_ml."`
+	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Own: mL glycerol as bought to that much acid, 1 to 50000."`
+}
+
+// StripNumber is the rule for how many strips a colony gets.
+type StripNumber struct {
+	By         string  `json:"by" enum:"bees,box,colony" doc:"One to so many frames of bees (a full seam counts as one), so many a box with bees, or so many a colony."`
+	Each       int     `json:"each,omitempty" doc:"By box or colony, 1 to 40."`
+	Frames     float64 `json:"frames,omitempty" doc:"By bees: frames of bees to one strip, 0.5 to 20; 2.5 when left out."`
+	MostPerBox *int    `json:"most_per_box,omitempty" doc:"By bees: at most so many a box, 0 to 20; 4 when left out, 0 for no limit."`
+}
+
+// StripSize settles how much liquor is made.
+type StripSize struct {
+	By         string  `json:"by" enum:"colonies,count,strips,acid,glycerol,times,volume" doc:"By the strips placed in the colonies; by so many colonies with so many each; by strips; or the other way round by the acid or glycerol in hand, the recipe so many times, or the volume of the liquor."`
+	Colonies   int     `json:"colonies,omitempty" doc:"By count, 1 to 1000."`
+	Each       float64 `json:"each,omitempty" doc:"By count: strips a colony, 0.25 to 40."`
+	Strips     int     `json:"strips,omitempty" doc:"1 to 20000."`
+	AcidG      float64 `json:"acid_g,omitempty" doc:"OAD in hand, g, 1 to 50000."`
+	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 5 to 50000."`
+	Times      float64 `json:"times,omitempty" doc:"The recipe so many times, 0.02 to 50."`
+	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 15 to 75000."`
+}
+
+// StripCarried is liquor left from an earlier pot.
+type StripCarried struct {
+	Grams        float64 `json:"grams" doc:"g of it, at most what this pot can take."`
+	OADPercent   float64 `json:"oad_percent" doc:"OAD in it by weight, 1 to 60 %."`
+	WaterPercent float64 `json:"water_percent,omitempty" doc:"Water in it by weight, 0 to 30 %; the rest counts as glycerol."`
+}
+
+// StripJig is what the strips are soaked in.
+type StripJig struct {
+	Slots int `json:"slots,omitempty" doc:"0 to 500."`
+	Most  int `json:"most,omitempty" doc:"Strips in a slot at most, 0 to 500; 0 for no limit."`
+}
+
+// StripColony is one colony, and where the keeper himself puts the strips.
+type StripColony struct {
+	Colony
+	Placed [][]int `json:"placed,omitempty" doc:"The gaps chosen by hand, by box from the lowest, counted from 0 at the left wall; left out where Keeler places."`
+}
+
+// StripPrices are in any one currency.
+type StripPrices struct {
+	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of OAD."`
+	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought."`
+	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge."`
+}
+
+// StripRequest is all that a pot depends on.
+type StripRequest struct {
+	Recipe           StripRecipe   `json:"recipe"`
+	GlycerolPercent  float64       `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
+	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler school."`
+	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
+	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
+	Number           *StripNumber  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, 0.5 to 500 g; 20 for a strip when left out, never guessed for a sponge."`
+	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
+	Size             StripSize     `json:"size"`
+	Colonies         []StripColony `json:"colonies,omitempty" doc:"Up to 1000."`
+	Carried          *StripCarried `json:"carried,omitempty" doc:"Left over from an earlier pot and going into this one."`
+	HeadroomPercent  *float64      `json:"headroom_percent,omitempty" doc:"Free room in the pot over the liquor, 0 to 200 %; 30 when left out."`
+	Jig              StripJig      `json:"jig,omitempty"`
+	BalanceG         float64       `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
+	BalanceCapacityG float64       `json:"balance_capacity_g,omitempty" doc:"What it carries, g, at least 100 divisions; left out when it is not known."`
+	Prices           StripPrices   `json:"prices,omitempty"`
+}
+
+// StripPlacementRequest asks where strips go, without a pot.
+type StripPlacementRequest struct {
+	Carrier      string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"strip when left out."`
+	BetweenBoxes bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
+	Number       *StripNumber  `json:"number,omitempty" doc:"As in a plan."`
+	Colonies     []StripColony `json:"colonies" doc:"1 to 1000."`
+}
+
+func (r StripRequest) core() (strip.Request, error) {
+	var l fault.List
+	out := strip.Request{
+		Aim:      strip.Aim{School: r.Recipe.School},
+		Glycerol: chem.MaxGlycerol,
+		Heat:     strip.UsualHeat,
+		Layout:   strip.Layout{Carrier: strip.Fibre, Between: r.BetweenBoxes},
+		Uptake:   chem.Grams(r.UptakeG),
+		Stays:    chem.Millilitres(r.StaysML),
+		Size: strip.Size{
+			By: strip.SizeBy(r.Size.By), Colonies: r.Size.Colonies, Each: r.Size.Each, Strips: r.Size.Strips,
+			Acid: chem.Grams(r.Size.AcidG), Glycerol: chem.Millilitres(r.Size.GlycerolML),
+			Times: r.Size.Times, Volume: chem.Millilitres(r.Size.VolumeML),
+		},
+		Headroom: chem.Share(or(r.HeadroomPercent, 30) / 100),
+		Jig:      strip.Jig{Slots: r.Jig.Slots, Most: r.Jig.Most},
+		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
+		Prices:   strip.Prices{AcidKg: r.Prices.AcidKg, GlycerolL: r.Prices.GlycerolL, Strip: r.Prices.Strip},
+	}
+	out.Colonies, out.Placed = readStripColonies(r.Colonies, &l)
+	if r.GlycerolPercent != 0 {
+		out.Glycerol = chem.Share(r.GlycerolPercent / 100)
+	}
+	if r.WarmToC != 0 {
+		out.Heat = chem.Celsius(r.WarmToC)
+	}
+	if r.Carrier != "" {
+		out.Layout.Carrier = strip.Carrier(r.Carrier)
+	}
+	if r.Recipe.School == "" {
+		out.Aim.Own = &strip.Recipe{
+			OAD: chem.Grams(r.Recipe.OADG), Glycerol: chem.Grams(r.Recipe.GlycerolG), Volume: chem.Millilitres(r.Recipe.GlycerolML),
+		}
+	}
+	sponges := out.Layout.Carrier == strip.Sponge
+	if out.Uptake == 0 && !sponges {
+		out.Uptake = strip.UsualUptake
+	}
+	out.Number = r.Number.core(sponges)
+	if c := r.Carried; c != nil {
+		out.Carried = strip.Carried{Mass: chem.Grams(c.Grams), OAD: chem.Share(c.OADPercent / 100), Water: chem.Share(c.WaterPercent / 100)}
+	}
+	return out, l.Err()
+}
+
+func (n *StripNumber) core(sponges bool) strip.Number {
+	switch {
+	case n == nil && sponges:
+		return strip.Number{By: strip.PerBox, Each: strip.SpongesPerBox}
+	case n == nil:
+		return strip.DefaultNumber
+	}
+	out := strip.Number{By: strip.NumberBy(n.By), Each: n.Each, Frames: n.Frames, Most: strip.DefaultNumber.Most}
+	if n.Frames == 0 {
+		out.Frames = strip.DefaultNumber.Frames
+	}
+	if n.MostPerBox != nil {
+		out.Most = *n.MostPerBox
+	}
+	return out
+}
+
+func readStripColonies(in []StripColony, l *fault.List) (colonies []hive.Colony, placed [][][]int) {
+	plain := make([]Colony, len(in))
+	placed = make([][][]int, len(in))
+	for i, c := range in {
+		plain[i], placed[i] = c.Colony, c.Placed
+	}
+	return readColonies(plain, l), placed
+}
