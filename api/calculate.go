@@ -31,6 +31,7 @@ func calculations(h huma.API) {
 	calculate(h, "pad/plan", "Formic acid let down for all colonies and visits, or ready pads", wire.PlanPad)
 	calculate(h, "pad/dilution", "Formic acid let down by weight, any of stock, working acid or water given", wire.DilutePad)
 	calculate(h, "pad/assay", "The strength of formic acid from its density and temperature", wire.AssayPad)
+	list(h, "pad/strengths", "The strengths that formic acid is worked with and bought at", wire.PadStrengths)
 	list(h, "pad/schools", "The established ways of giving formic acid", wire.PadSchools)
 }
 

@@ -21,7 +21,7 @@ func gap(colony string, n int) string {
 func TestFromFirstLookToKeptBatch(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL, browser.Desk)
-	p.says("[data-unfilled]", "No seams yet")
+	p.says("[data-unfilled]", "Nobody gets anything yet")
 
 	p.fill("hold.grams", "64")
 	for n := 3; n <= 8; n++ {

@@ -100,6 +100,38 @@ func (p page) choose(words string) {
 	p.do(chromedp.Click(fmt.Sprintf(`//button[normalize-space()=%q]`, words)))
 }
 
+// open unfolds a section by its title.
+func (p page) open(title string) {
+	p.t.Helper()
+	p.do(chromedp.Click(fmt.Sprintf(`//summary[starts-with(normalize-space(), %q)]`, title)))
+}
+
+// count is how many parts of the page there are of a kind.
+func (p page) count(selector string) int {
+	p.t.Helper()
+	n, err := chromedp.Run(p.ctx, chromedp.Evaluate[int](fmt.Sprintf(`document.querySelectorAll(%q).length`, selector)))
+	if err != nil {
+		p.t.Fatal(err)
+	}
+	return n
+}
+
+// pick chooses an option of a list by its words, once it is there.
+func (p page) pick(list, words string) {
+	p.t.Helper()
+	js := fmt.Sprintf(`(() => {
+		const list = document.querySelector('select[aria-label=%q]')
+		const option = [...(list?.options ?? [])].find((o) => o.text === %q)
+		if (!option) return false
+		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(list, option.value)
+		list.dispatchEvent(new Event('change', { bubbles: true }))
+		return true
+	})()`, list, words)
+	if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
+		p.t.Fatalf("no %q to choose in %q: %v\n%s", words, list, err, p.words())
+	}
+}
+
 // fill replaces what a field holds, as a person does: the field by its path.
 func (p page) fill(path, text string) {
 	p.t.Helper()

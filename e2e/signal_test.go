@@ -41,7 +41,7 @@ func TestLatestInputWins(t *testing.T) {
 		r.Body = io.NopCloser(bytes.NewReader(raw))
 		var plan wire.DribbleRequest
 		_ = json.Unmarshal(raw, &plan)
-		if r.URL.Path == "/api/plan" && plan.Size.VolumeML == 500 {
+		if r.URL.Path == "/api/dribble/plan" && plan.Size.VolumeML == 500 {
 			late.Store(true)
 			select {
 			case <-newer:

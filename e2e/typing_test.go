@@ -94,6 +94,23 @@ func TestBrokenDraft(t *testing.T) {
 	p.says("[data-docket]", "Weigh for 267 mL")
 }
 
+// What was typed into an earlier Keeler, before there were strips and pads, is there.
+func TestDraftOfAnEarlierKeeler(t *testing.T) {
+	p := open(t, up(t, true).URL, browser.Desk)
+	p.says("[data-docket]", "Weigh for 267 mL")
+	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () => {
+		const { dribble, units, colonies, balance } = JSON.parse(localStorage.getItem('keeler.mix.draft'))
+		for (const c of colonies) { delete c.placed; for (const b of c.boxes) delete b.brood }
+		dribble.size = { ...dribble.size, by: 'volume', volume: '262' }
+		localStorage.setItem('keeler.mix.draft', JSON.stringify(
+			{ version: 1, ...dribble, units, colonies, balance, place: 'Tar Steps', rule: '', batchName: '' }))
+	})`), chromedp.Reload())
+	p.says("[data-docket]", "Weigh for 262 mL")
+	p.says("h1", "Tar Steps: 8 hives")
+	p.click(`[data-choose="strip"]`)
+	p.says("[data-docket]", "Cook for 19 strips")
+}
+
 // With the server away nothing typed is lost, no figure is shown for what it
 // did not work out, and both the figures and the saving come back with it.
 func TestServerAway(t *testing.T) {

@@ -100,6 +100,13 @@ type PadSchool struct {
 	Default   bool    `json:"default,omitempty"`
 }
 
+// PadStrength is one strength on the ladder.
+type PadStrength struct {
+	ID      string  `json:"id"`
+	Percent float64 `json:"percent" doc:"By weight, %."`
+	Worked  bool    `json:"worked" doc:"Schools work with it; otherwise it is only bought."`
+}
+
 // PlanPad works out working acid or ready pads. Its error is a fault.List whose
 // fields are paths in the request.
 func PlanPad(r PadRequest) (PadAnswer, error) {
@@ -142,6 +149,15 @@ func PadSchools() []PadSchool {
 		}
 	}
 	return out
+}
+
+// PadStrengths lists what is worked with and bought, the weakest first.
+func PadStrengths() []PadStrength {
+	return []PadStrength{
+		{"weak", round(100 * pad.WeakestWorking), true},
+		{"strong", round(100 * pad.StrongestWorking), true},
+		{"bought", round(100 * pad.StrongestBought), false},
+	}
 }
 
 var padIngredients = map[bench.Step]string{

@@ -69,7 +69,7 @@ type StripRequest struct {
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
 	Number           *StripNumber  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
-	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, 0.5 to 500 g; 20 for a strip when left out, never guessed for a sponge."`
+	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, 0.5 to 500 g; 20 for a strip when left out, never guessed for a long one or a sponge."`
 	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
 	Size             StripSize     `json:"size"`
 	Colonies         []StripColony `json:"colonies,omitempty" doc:"Up to 1000."`
@@ -124,7 +124,7 @@ func (r StripRequest) core() (strip.Request, error) {
 		}
 	}
 	sponges := out.Layout.Carrier == strip.Sponge
-	if out.Uptake == 0 && !sponges {
+	if out.Uptake == 0 && out.Layout.Carrier == strip.Fibre {
 		out.Uptake = strip.UsualUptake
 	}
 	out.Number = r.Number.core(sponges)

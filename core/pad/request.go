@@ -102,7 +102,7 @@ func (r Request) check() fault.List {
 	}
 	r.checkMean(&l)
 	r.Balance.Check(&l)
-	l.Within("prices.stock_l", r.Prices.StockL, 0, 1e6, "")
+	l.Within("prices.stock", r.Prices.StockL, 0, 1e6, "")
 	return l
 }
 

@@ -10,10 +10,8 @@ const (
 	StrongestWorking chem.Share = 0.65
 )
 
-// Strengths is what is bought and worked with, the weakest first.
-var Strengths = []chem.Share{0.60, 0.65, 0.85}
-
-// StrongestBought is the strongest acid that the trade sells to keepers.
+// StrongestBought is the strongest acid that the trade sells to keepers; they
+// buy the strengths worked with, too.
 const StrongestBought chem.Share = 0.85
 
 // Per is what an amount goes by.

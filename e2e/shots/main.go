@@ -54,6 +54,29 @@ var views = []view{
 		shown(`[data-colony="R9"] [data-dose]`),
 		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
 	}},
+	{name: "strip-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`[data-choose="strip"]`), shown("[data-strips]"),
+	}},
+	{name: "strip-phone", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`[data-choose="strip"]`), shown("[data-strips]"),
+	}},
+	{name: "strip-double", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`[data-choose="strip"]`), shown("[data-strips]"),
+		script(`document.querySelectorAll('details').forEach((d) => (d.open = true))`),
+		click(`button[value="long"]`), typed(`[data-path="uptake_g"] input`, "34"),
+		script(`document.querySelectorAll('details').forEach((d) => (d.open = false))`),
+		chromedp.SetValue(chromedp.CSS("[data-add] select"), "double10"),
+		script(`document.querySelector('[data-add] select').dispatchEvent(new Event('change', { bubbles: true }))`),
+		typed("[data-add] input", "6+7½\r"),
+		shown(`[data-colony="R9"] [data-strips]`),
+		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
+	}},
+	{name: "pad-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`[data-choose="pad"]`), shown("[data-given]"),
+	}},
+	{name: "pad-phone", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
+		click(`[data-choose="pad"]`), shown("[data-given]"),
+	}},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
 	{name: "batch-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
 		click("[data-save]"), click("[data-saved]"), shown("main h1 + div [data-docket]"),
@@ -103,7 +126,8 @@ func shoot(url, out string, v view, full bool) error {
 		shown(v.wait),
 	}, v.do...)
 	steps = append(steps, script(`document.fonts.ready
-		.then(() => Promise.all(document.getAnimations().map((a) => a.finished))).then(() => undefined)`))
+		.then(() => Promise.all(document.getAnimations().filter((a) => a instanceof CSSTransition).map((a) => a.finished)))
+		.then(() => undefined)`))
 	if err := chromedp.Do(ctx, steps...); err != nil {
 		return err
 	}

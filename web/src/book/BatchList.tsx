@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { client } from '../api/client'
+import { client, type Schemas } from '../api/client'
+import { Mark } from '../drawing/Mark'
 import { clock, day } from '../shell/day'
 import { three, volume } from '../units/format'
 import { useUnits } from '../units/units'
@@ -25,24 +26,24 @@ export default function BatchList() {
       {list.data?.length === 0 && <p>{text.none}</p>}
       <ul className={styles.list}>
         {list.data?.map((b) => {
-          const made = volume(b.volume_ml, system)
+          const made = b.pieces
+            ? { value: String(b.pieces), unit: text.pieces }
+            : volume(b.volume_ml ?? 0, system)
           return (
             <li key={b.id} className={b.voided_at ? styles.void : undefined}>
               <Link to={`/batches/${b.id}`}>
-                <Drop />
+                <Mark method={b.method} />
                 <span className={styles.name}>
                   <span className={b.voided_at ? styles.struck : undefined}>{b.name}</span>
                   {b.voided_at && <span className={styles.tag}>{text.void}</span>}
                   <small>
-                    {day(b.made_on)} {clock(b.made_on)} · {text.dribble}
+                    {day(b.made_on)} {clock(b.made_on)} · {text.methods[b.method]}
                   </small>
                 </span>
                 <span className={styles.figure}>
                   {made.value} <small>{made.unit}</small>
                 </span>
-                <span className={styles.figure}>
-                  {three(b.g_per_l)} <small>{text.gPerL}</small>
-                </span>
+                <span className={styles.figure}>{b.strength && <Strength {...b.strength} />}</span>
               </Link>
             </li>
           )
@@ -52,11 +53,10 @@ export default function BatchList() {
   )
 }
 
-/** The dribble's mark. */
-function Drop() {
+function Strength({ value, unit }: Schemas['BatchStrength']) {
   return (
-    <svg width="22" height="28" viewBox="0 0 22 28" aria-hidden="true">
-      <path fill="var(--drop)" d="M11 1c5 8 9 12 9 17a9 9 0 0 1-18 0c0-5 4-9 9-17z" />
-    </svg>
+    <>
+      {three(value)} <small>{text.strengths[unit]}</small>
+    </>
   )
 }

@@ -3,13 +3,11 @@ import Button from '@mui/material/Button'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { client, Problem, type Schemas } from '../api/client'
-import { clock, day } from '../shell/day'
-import { adopt } from '../stages/mix/adopt'
-import { MixDocket } from '../stages/mix/MixDocket'
+import { adopt } from '../stages/mix/draft'
+import { METHODS } from '../stages/mix/methods'
 import { keepDraft } from '../stages/mix/useDraft'
 import { Asking } from './Asking'
 import styles from './book.module.css'
-import { KeptBoards } from './KeptBoards'
 import { Remarks } from './Remarks'
 import { said } from './said'
 import { text } from './text'
@@ -44,6 +42,7 @@ function Whole({ batch }: { batch: Batch }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [draftPlace = ''] = batch.name.split(',')
+  const { Docket, Boards } = METHODS[batch.method]
   const voiding = useMutation({
     networkMode: 'always',
     mutationFn: async (reason: string) =>
@@ -59,14 +58,13 @@ function Whole({ batch }: { batch: Batch }) {
           {text.voided(batch.void_reason ?? '')}
         </Alert>
       )}
+      {batch.parent_id && (
+        <p className="no-print">
+          {text.parent} <Link to={`/batches/${batch.parent_id}`}>{batch.parent_name}</Link>
+        </p>
+      )}
       <div className={styles.columns}>
-        <MixDocket
-          plan={batch.answer}
-          request={batch.plan}
-          place={batch.name}
-          rule={batch.rule_worked_under ?? ''}
-          when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
-        />
+        <Docket batch={batch} />
         <div className="no-print">
           <div className={styles.actions}>
             <Asking
@@ -74,7 +72,7 @@ function Whole({ batch }: { batch: Batch }) {
               hint={text.copyAsk}
               yes={text.copyYes}
               onYes={() => {
-                keepDraft(adopt(batch.plan, draftPlace, batch.rule_worked_under))
+                keepDraft(adopt(batch.recipe, draftPlace, batch.rule_worked_under))
                 void navigate('/')
               }}
             />
@@ -82,7 +80,7 @@ function Whole({ batch }: { batch: Batch }) {
               {text.print}
             </Button>
           </div>
-          <KeptBoards batch={batch} />
+          <Boards batch={batch} />
           <Remarks batch={batch} />
           {!batch.voided_at && (
             <Asking

@@ -8,8 +8,10 @@ export const text = {
   all: 'All batches',
   void: 'void',
   voided: (reason: string) => `Void: ${reason}`,
-  gPerL: 'g/L dihydrate',
-  dribble: 'dribble',
+  strengths: { g_per_l: 'g/L dihydrate', percent_ww: '% by weight' },
+  methods: { dribble: 'dribble', strip: 'strips', pad: 'pads' },
+  pieces: 'pads',
+  parent: 'Its left-over liquor comes from',
   copy: 'Copy into a new plan',
   copyAsk: 'This takes the place of what is typed on the Mix screen now.',
   copyYes: 'Copy it',
@@ -23,5 +25,4 @@ export const text = {
   cancel: 'Leave it',
   lost: 'Not written: the server does not answer. Nothing is lost here; press again.',
   print: 'Print',
-  ml: (ml: string) => `${ml} mL`,
 }

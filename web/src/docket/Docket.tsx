@@ -37,7 +37,7 @@ export function Docket({ title, sub, origin, busy, children }: Props) {
   )
 }
 
-interface LineProps {
+export interface LineProps {
   number: number
   name: string
   hint: string

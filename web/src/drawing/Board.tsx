@@ -1,6 +1,8 @@
 import { useRef, type KeyboardEvent } from 'react'
-import { plain, seams as fraction } from '../units/format'
+import { seams as fraction } from '../units/format'
 import styles from './Board.module.css'
+import { Hung } from './Hung'
+import { Lid, type LidProps } from './Lid'
 import { text } from './text'
 
 export type Slot = 'comb' | 'feeder' | 'dummy' | 'empty'
@@ -10,19 +12,30 @@ export interface BoardGap {
   open: boolean
   /** Bees in the gap, 0 to 1 in quarters. */
   seam: number
-  /** What it gets; undefined while it is not known. */
-  ml?: number
+  /** Stands below the gap: what it gets. */
+  figure?: string
+  /** What hangs in it or lies over it. */
+  hung?: 'strip' | 'through' | 'from_above' | 'sponge'
 }
+
+/** What a touch of the board changes. */
+export type Touch =
+  | { sets: 'seam'; on: (gap: number, seam: number) => void }
+  | { sets: 'strip'; on: (gap: number) => void }
+  | { sets: 'brood'; on: (slot: number) => void }
 
 interface Props {
   name: string
   depth: Depth
   slots: readonly Slot[]
   gaps: readonly BoardGap[]
-  onSeam?: (gap: number, seam: number) => void
+  /** One a slot: the comb holds sealed brood. */
+  brood?: readonly boolean[]
+  lid?: LidProps
+  touch?: Touch
 }
 
-const GAP = 24
+export const GAP = 24
 const WALL = 4
 const HEIGHT: Record<Depth, number> = { deep: 84, medium: 66, shallow: 54 }
 const FIGURES = 21
@@ -33,102 +46,172 @@ const SCALE = 11 * GAP + 2 * WALL
  * A box seen from above: combs as bars, bees as dark bodies in the gaps between
  * them, and below each gap what it gets. A gap is touched over the whole depth.
  */
-export function Board({ name, depth, slots, gaps, onSeam }: Props) {
-  const svg = useRef<SVGSVGElement>(null)
+export function Board({ name, depth, slots, gaps, brood, lid, touch }: Props) {
   const height = HEIGHT[depth]
+  const figures = gaps.some((g) => g.figure !== undefined) ? FIGURES : 4
   const width = gaps.length * GAP + 2 * WALL
-  const wide = Math.max(width, SCALE)
-
-  const focus = (gap: number) => svg.current?.querySelector<SVGElement>(`[data-gap="${gap}"]`)?.focus()
-  const neighbour = (from: number, step: number) => {
-    for (let g = from + step; g >= 0 && g < gaps.length; g += step) if (gaps[g]?.open) return focus(g)
-  }
-  const keys = (gap: number, seam: number) => (e: KeyboardEvent) => {
-    const set: Record<string, number> = {
-      ' ': (seam + 0.25) % 1.25,
-      Enter: (seam + 0.25) % 1.25,
-      ArrowUp: Math.min(1, seam + 0.25),
-      ArrowDown: Math.max(0, seam - 0.25),
-      '0': 0,
-      '1': 0.25,
-      '2': 0.5,
-      '3': 0.75,
-      '4': 1,
-    }
-    const value = set[e.key]
-    if (e.key === 'ArrowLeft') neighbour(gap, -1)
-    else if (e.key === 'ArrowRight') neighbour(gap, 1)
-    else if (value !== undefined) onSeam?.(gap, value)
-    else return
-    e.preventDefault()
-    e.stopPropagation()
-  }
-  const stop = gaps.findIndex((g) => g.open)
-
+  const comb = (slot: number) => WALL + (slot + 1) * GAP
+  const gap = (i: number) => WALL + i * GAP
   return (
     <svg
-      ref={svg}
       className={styles.board}
-      viewBox={`0 0 ${wide} ${height + FIGURES}`}
+      viewBox={`0 0 ${Math.max(width, SCALE)} ${height + figures}`}
       role="group"
       aria-label={text.board(name)}
     >
       <rect className={styles.box} x={1} y={1} width={width - 2} height={height - 2} rx={3} />
+      {lid?.from === 'below' && <Lid {...lid} width={width} height={height} />}
       {slots.map((slot, i) => (
-        <SlotMark key={i} slot={slot} x={WALL + (i + 1) * GAP} height={height} />
+        <SlotMark key={i} slot={slot} x={comb(i)} height={height} brood={brood?.[i]} />
       ))}
-      {gaps.map((gap, i) => {
-        const x = WALL + i * GAP
-        const body = gap.seam * (height - 16)
-        const figure = gap.ml === undefined ? '' : gap.ml > 0 ? plain(gap.ml) : '·'
+      {gaps.map(({ open, seam, figure, hung }, i) => {
+        const body = seam * (height - 16)
         return (
-          <g
-            key={i}
-            data-gap={i}
-            className={gap.open && onSeam ? styles.live : undefined}
-            {...(gap.open && onSeam
-              ? {
-                  role: 'slider',
-                  tabIndex: i === stop ? 0 : -1,
-                  'aria-label': text.gap(i + 1),
-                  'aria-valuemin': 0,
-                  'aria-valuemax': 1,
-                  'aria-valuenow': gap.seam,
-                  'aria-valuetext': text.gapHolds(fraction(gap.seam), figure),
-                  onClick: () => onSeam(i, (gap.seam + 0.25) % 1.25),
-                  onKeyDown: keys(i, gap.seam),
-                }
-              : {})}
-          >
-            <rect className={styles.touch} x={x} y={0} width={GAP} height={height + FIGURES} />
+          <g key={i}>
             {body > 0 && (
               <rect
-                className={styles.bees}
-                x={x + 3.5}
+                className={lid ? styles.faint : styles.bees}
+                x={gap(i) + 3.5}
                 width={GAP - 7}
                 y={(height - body) / 2}
                 height={body}
                 rx={5}
               />
             )}
-            <text
-              className={figure === '·' ? styles.none : figure.length > 3 ? styles.tight : styles.ml}
-              x={x + GAP / 2}
-              y={height + 15}
-            >
-              {gap.open ? figure : ''}
-            </text>
+            {hung && <Hung kind={hung} x={gap(i) + GAP / 2} height={height} />}
+            {open && figure !== undefined && (
+              <text
+                className={figure === '·' ? styles.none : figure.length > 3 ? styles.tight : styles.ml}
+                x={gap(i) + GAP / 2}
+                y={height + 15}
+              >
+                {figure}
+              </text>
+            )}
           </g>
         )
       })}
+      {lid?.from === 'above' && <Lid {...lid} width={width} height={height} />}
+      {touch?.sets === 'brood' ? (
+        <Cells
+          at={slots.flatMap((s, i) => (s === 'comb' ? [{ i, x: comb(i) - GAP / 2 }] : []))}
+          height={height + figures}
+          name="comb"
+          about={(i) => toggle(text.comb(i + 1), brood?.[i] ?? false, () => touch.on(i))}
+        />
+      ) : (
+        touch && (
+          <Cells
+            at={gaps.flatMap((g, i) => (g.open ? [{ i, x: gap(i) }] : []))}
+            height={height + figures}
+            name="gap"
+            about={(i) => aboutGap(touch, i, gaps[i]!)}
+          />
+        )
+      )}
     </svg>
   )
 }
 
-function SlotMark({ slot, x, height }: { slot: Slot; x: number; height: number }) {
+interface About {
+  aria: React.SVGAttributes<SVGGElement>
+  press: () => void
+  /** What other keys do. */
+  keys?: Record<string, () => void>
+}
+
+const toggle = (label: string, on: boolean, press: () => void): About => ({
+  aria: { role: 'checkbox', 'aria-label': label, 'aria-checked': on },
+  press,
+})
+
+function aboutGap(touch: Exclude<Touch, { sets: 'brood' }>, i: number, gap: BoardGap): About {
+  if (touch.sets === 'strip')
+    return toggle(
+      text.stripIn(i + 1, fraction(gap.seam)),
+      gap.hung !== undefined && gap.hung !== 'from_above',
+      () => touch.on(i),
+    )
+  const set = (seam: number) => () => touch.on(i, seam)
+  return {
+    aria: {
+      role: 'slider',
+      'aria-label': text.gap(i + 1),
+      'aria-valuemin': 0,
+      'aria-valuemax': 1,
+      'aria-valuenow': gap.seam,
+      'aria-valuetext': text.gapHolds(fraction(gap.seam), gap.figure ?? ''),
+    },
+    press: set((gap.seam + 0.25) % 1.25),
+    keys: {
+      ArrowUp: set(Math.min(1, gap.seam + 0.25)),
+      ArrowDown: set(Math.max(0, gap.seam - 0.25)),
+      '0': set(0),
+      '1': set(0.25),
+      '2': set(0.5),
+      '3': set(0.75),
+      '4': set(1),
+    },
+  }
+}
+
+interface CellsProps {
+  at: readonly { i: number; x: number }[]
+  height: number
+  name: 'gap' | 'comb'
+  about: (i: number) => About
+}
+
+/** What can be touched: one tab stop, and the arrows from cell to cell. */
+function Cells({ at, height, name, about }: CellsProps) {
+  const group = useRef<SVGGElement>(null)
+  const focus = (k: number) => group.current?.querySelectorAll<SVGElement>('[tabindex]')[k]?.focus()
+  return (
+    <g ref={group}>
+      {at.map(({ i, x }, k) => {
+        const { aria, press, keys } = about(i)
+        const onKeyDown = (e: KeyboardEvent) => {
+          if (e.key === 'ArrowLeft') focus(k - 1)
+          else if (e.key === 'ArrowRight') focus(k + 1)
+          else if (e.key === ' ' || e.key === 'Enter') press()
+          else if (keys?.[e.key]) keys[e.key]!()
+          else return
+          e.preventDefault()
+          e.stopPropagation()
+        }
+        return (
+          <g
+            key={i}
+            {...{ [`data-${name}`]: i }}
+            className={styles.live}
+            tabIndex={k === 0 ? 0 : -1}
+            {...aria}
+            onClick={press}
+            onKeyDown={onKeyDown}
+          >
+            <rect className={styles.touch} x={x} y={0} width={GAP} height={height} />
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+interface SlotProps {
+  slot: Slot
+  x: number
+  height: number
+  brood: boolean | undefined
+}
+
+function SlotMark({ slot, x, height, brood }: SlotProps) {
   switch (slot) {
     case 'comb':
-      return <rect className={styles.comb} x={x - 1.8} y={6} width={3.6} height={height - 12} rx={1} />
+      return brood ? (
+        <rect className={styles.brood} x={x - 4} y={8} width={8} height={height - 16} rx={3} />
+      ) : (
+        <rect className={styles.comb} x={x - 1.8} y={6} width={3.6} height={height - 12} rx={1} />
+      )
     case 'feeder':
       return (
         <g className={styles.feeder}>

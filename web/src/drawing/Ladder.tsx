@@ -5,13 +5,18 @@ import { text } from './text'
 export interface Rung {
   id: string
   name: string
-  gPerL: number
+  at: number
 }
 
 interface Props {
   rungs: readonly Rung[]
-  /** Where this syrup stands, g OAD per litre. */
+  unit: string
+  /** Places after the point of a rung's strength. */
+  places?: number
+  /** Where this batch stands. */
   at?: number
+  /** What it is filled with: the class of its vessel. */
+  fill: 'jar' | 'pot' | 'bottle'
   chosen?: string
   onChoose?: (id: string) => void
 }
@@ -21,15 +26,15 @@ const HEIGHT = 136
 const BOTTOM = HEIGHT - 10
 const ROW = 21
 
-/** The schools by strength, the weakest lowest, and where this syrup stands among them. */
-export function Ladder({ rungs, at, chosen, onChoose }: Props) {
-  const strengths = rungs.map((r) => r.gPerL)
+/** The schools by strength, the weakest lowest, and where this batch stands among them. */
+export function Ladder({ rungs, unit, places = 0, at, fill, chosen, onChoose }: Props) {
+  const strengths = rungs.map((r) => r.at)
   const low = Math.min(...strengths, at ?? Infinity) - 4
   const high = Math.max(...strengths, at ?? -Infinity) + 4
   const y = (v: number) => BOTTOM - ((v - low) / (high - low)) * (BOTTOM - 14)
   // Words keep apart even where rungs are close.
   const words: number[] = []
-  rungs.forEach((r, i) => words.push(Math.min(y(r.gPerL), (words[i - 1] ?? BOTTOM + ROW) - ROW)))
+  rungs.forEach((r, i) => words.push(Math.min(y(r.at), (words[i - 1] ?? BOTTOM + ROW) - ROW)))
   const inside =
     at !== undefined && at >= Math.min(...strengths) * 0.995 && at <= Math.max(...strengths) * 1.005
 
@@ -38,7 +43,7 @@ export function Ladder({ rungs, at, chosen, onChoose }: Props) {
       <rect className={styles.tube} x={52} y={4} width={26} height={BOTTOM} rx={6} />
       {at !== undefined && (
         <rect
-          className={styles.fill}
+          className={styles[fill]}
           x={54}
           width={22}
           y={y(at)}
@@ -59,7 +64,7 @@ export function Ladder({ rungs, at, chosen, onChoose }: Props) {
                   role: 'button',
                   tabIndex: 0,
                   'aria-pressed': on,
-                  'aria-label': text.rung(r.name, fixed(r.gPerL, 0)),
+                  'aria-label': text.rung(r.name, `${fixed(r.at, places)} ${unit}`),
                   onClick: () => onChoose(r.id),
                   onKeyDown: (e) => {
                     if (e.key === 'Enter' || e.key === ' ') {
@@ -72,12 +77,12 @@ export function Ladder({ rungs, at, chosen, onChoose }: Props) {
               : {})}
           >
             <rect className={styles.touch} x={80} y={line - 11} width={WIDTH - 80} height={ROW + 1} rx={4} />
-            <path className={styles.rung} d={`M78 ${y(r.gPerL)}h8l10 ${line - y(r.gPerL)}h6`} />
+            <path className={styles.rung} d={`M78 ${y(r.at)}h8l10 ${line - y(r.at)}h6`} />
             <text className={on ? styles.on : styles.name} x={108} y={line + 5}>
               {r.name}
             </text>
             <text className={styles.strength} x={WIDTH - 4} y={line + 5}>
-              {fixed(r.gPerL, 0)} g/L
+              {fixed(r.at, places)} {unit}
             </text>
           </g>
         )

@@ -15,6 +15,9 @@ export const fixed = (value: number, places: number) =>
 /** As many places as the figure needs, at most three. */
 export const plain = (value: number) => value.toLocaleString('en', { maximumFractionDigits: 3 })
 
+/** Tenths, where there are any. */
+export const tenths = (value: number) => value.toLocaleString('en', { maximumFractionDigits: 1 })
+
 /** About three figures, for strengths and costs. */
 export const three = (value: number) => {
   const size = Math.abs(value)

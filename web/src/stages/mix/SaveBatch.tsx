@@ -2,16 +2,18 @@ import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { client, Problem } from '../../api/client'
+import { client, Problem, type Schemas } from '../../api/client'
 import { Field } from '../../parts/Field'
 import { Faults } from '../../parts/faults'
-import { text } from './docketText'
 import styles from './mix.module.css'
-import type { PlanRequest } from './request'
+import { text } from './text'
 import { triedId } from './triedId'
 
+/** What is kept: the recipe by its method, and the batch that a rest comes from. */
+export type Kept = Pick<Schemas['SaveBatch'], 'recipe' | 'parent_id'>
+
 interface Props {
-  request: PlanRequest
+  kept: Kept
   rule: string
   /** As typed; empty for the suggestion. */
   name: string
@@ -25,12 +27,12 @@ interface Props {
  * Keeps the batch. A try that got no answer is repeated under the same id, so
  * that the batch counts once; what has changed since gets an id of its own.
  */
-export function SaveBatch({ request, rule, name, suggestion, busy, onName }: Props) {
+export function SaveBatch({ kept, rule, name, suggestion, busy, onName }: Props) {
   const queries = useQueryClient()
   const save = useMutation({
     networkMode: 'always',
     mutationFn: async () => {
-      const body = { name: name || suggestion, rule_worked_under: rule, plan: request }
+      const body = { name: name || suggestion, rule_worked_under: rule, ...kept }
       const id = triedId(JSON.stringify(body))
       return (await client.POST('/api/batches', { body: { ...body, id } })).data
     },

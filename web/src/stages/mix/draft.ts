@@ -1,168 +1,63 @@
-import type { Depth, Slot } from '../../drawing/Board'
+import type { Schemas } from '../../api/client'
 import type { System } from '../../units/format'
+import * as dribble from './dribble/draft'
+import { newColony, type DraftColony } from './hives/hive'
+import { adoptColonies } from './hives/request'
+import { given, typed } from './reader'
+import * as pad from './pad/draft'
+import * as strip from './strip/draft'
+
+export type Method = Schemas['BatchSummary']['method']
 
 /**
  * A plan as it is being typed: every figure is the text that was typed, so that
- * nothing is lost by an error or a reload. Read by request.ts.
+ * nothing is lost by an error or a reload. The methods share the hives, the
+ * balance and the names; each has a part of its own, kept while another is used.
  */
 export interface Draft {
-  version: 1
+  version: 2
+  method: Method
   /** The units in which volumes and temperatures are typed. */
   units: System
   place: string
   rule: string
   /** What the batch shall be called; empty for the place and day. */
   batchName: string
-  hold: {
-    kind: HoldKind
-    powder: Record<PowderKind, Powder>
-    madeUpTo: string
-    volume: string
-    stock: { value: string; form: StockForm; basis: Basis | ''; sugar: string }
-    card: { name: string; actives: CardActive[]; rows: CardRow[]; repeats: string }
-  }
-  aim: {
-    by: 'school' | 'value' | 'packet'
-    school: string
-    value: string
-    form: StrengthForm
-    basis: Basis | ''
-  }
-  ratio: string
-  thinSugar: string
-  size: { by: SizeBy; volume: string; colonies: string; reserve: string }
-  mean: { seams: string; colonies: string }
   colonies: DraftColony[]
-  dosing: { perSeam: string; cap: string; flat: string; nucFlat: string }
-  applicator: {
-    device: Device
-    size: string
-    unit: string
-    dead: string
-    shots: string
-    shotsWeigh: string
-    liquid: 'water' | 'syrup'
-  }
   balance: string
-  fridge: string
-  yard: string
-  prices: { hold: string; sugar: string }
+  capacity: string
+  dribble: dribble.DribbleDraft
+  strip: strip.StripDraft
+  pad: pad.PadDraft
 }
 
-export type PowderKind = 'crystals' | 'packet' | 'tablets'
-/** Mass held (crystals), of one packet or of one tablet; the acid's share; how many. */
-export interface Powder {
-  grams: string
-  oadPercent: string
-  count: string
-}
-export type HoldKind = PowderKind | 'ready_mix' | 'ready_to_use'
-export type Basis = 'dihydrate' | 'anhydrous'
-export type StockForm = 'g_per_l' | 'percent_wv' | 'percent_ww'
-export type StrengthForm = StockForm | 'mg_per_seam' | 'g_per_colony'
-/** How the batch is sized; boards and count are both "by seams" to the server. */
-export type SizeBy = 'boards' | 'count' | 'colonies' | 'volume' | 'in_hand'
-export type Device = 'syringe' | 'bulb' | 'gun' | 'sprayer'
-
-export interface CardActive {
-  name: 'oxalic' | 'formic' | 'other'
-  gPerL: string
-  basis: Basis | ''
-}
-
-export interface CardRow {
-  upTo: string
-  dose: string
-}
-
-export interface DraftBox {
-  depth: Depth
-  slots: Slot[]
-  /** One a gap; null while only a count was typed. */
-  seams: number[] | null
-  counted: string
-}
-
-export interface DraftColony {
-  key: string
-  name: string
-  nuc: boolean
-  boxes: DraftBox[]
-}
-
-export const comb = (n: number): Slot[] => Array<Slot>(n).fill('comb')
-
-export const box = (depth: Depth, frames: number): DraftBox => ({
-  depth,
-  slots: comb(frames),
-  seams: Array<number>(frames + 1).fill(0),
-  counted: '',
-})
-
-/** Common hives: boxes from the floor up. */
-export const HIVES = {
-  single10: { nuc: false, boxes: () => [box('deep', 10)] },
-  single11: { nuc: false, boxes: () => [box('deep', 11)] },
-  single8: { nuc: false, boxes: () => [box('deep', 8)] },
-  double10: { nuc: false, boxes: () => [box('deep', 10), box('deep', 10)] },
-  half10: { nuc: false, boxes: () => [box('deep', 10), box('shallow', 10)] },
-  mediums10: { nuc: false, boxes: () => [box('medium', 10), box('medium', 10)] },
-  nuc6: { nuc: true, boxes: () => [box('deep', 6)] },
-  nuc5: { nuc: true, boxes: () => [box('deep', 5)] },
-} as const
-
-export type HiveName = keyof typeof HIVES
-
-export function newColony(hive: HiveName, name: string): DraftColony {
-  const { nuc, boxes } = HIVES[hive]
-  return { key: crypto.randomUUID(), name, nuc, boxes: boxes() }
-}
-
-/** The next free name after those there are: R8 is followed by R9. */
-export function nextName(colonies: readonly DraftColony[]): string {
-  const last = /^(.*?)(\d+)$/.exec(colonies.at(-1)?.name ?? '')
-  const stem = last?.[1] ?? ''
-  let n = Number(last?.[2] ?? colonies.length) + 1
-  while (colonies.some((c) => c.name === stem + String(n))) n++
-  return stem + String(n)
-}
+export type Change<T = Draft> = (recipe: (draft: T) => void) => void
 
 export const emptyDraft = (): Draft => ({
-  version: 1,
+  version: 2,
+  method: 'dribble',
   units: 'metric',
   place: '',
   rule: '',
   batchName: '',
-  hold: {
-    kind: 'crystals',
-    powder: {
-      crystals: { grams: '', oadPercent: '100', count: '' },
-      packet: { grams: '35', oadPercent: '', count: '1' },
-      tablets: { grams: '1', oadPercent: '100', count: '' },
-    },
-    madeUpTo: '',
-    volume: '',
-    stock: { value: '', form: 'percent_wv', basis: '', sugar: '0' },
-    card: { name: '', actives: [], rows: [{ upTo: '', dose: '' }], repeats: '' },
-  },
-  aim: { by: 'school', school: 'label-litre', value: '', form: 'g_per_l', basis: '' },
-  ratio: '',
-  thinSugar: '30',
-  size: { by: 'boards', volume: '', colonies: '', reserve: '10' },
-  mean: { seams: '', colonies: '' },
   colonies: [newColony('single10', '1')],
-  dosing: { perSeam: '5', cap: '50', flat: '', nucFlat: '' },
-  applicator: {
-    device: 'syringe',
-    size: '60',
-    unit: '',
-    dead: '10',
-    shots: '10',
-    shotsWeigh: '',
-    liquid: 'water',
-  },
   balance: '0.1',
-  fridge: '4',
-  yard: '4',
-  prices: { hold: '', sugar: '' },
+  capacity: '',
+  dribble: dribble.empty(),
+  strip: strip.empty(),
+  pad: pad.empty(),
 })
+
+/** A draft from a kept or offered recipe, in metric units. */
+export function adopt(recipe: Schemas['Recipe'], place: string, rule = ''): Draft {
+  const d = { ...emptyDraft(), place, rule }
+  const shared = recipe.dribble ?? recipe.strip ?? recipe.pad
+  d.method = recipe.dribble ? 'dribble' : recipe.strip ? 'strip' : 'pad'
+  d.colonies = adoptColonies(shared?.colonies)
+  d.balance = given(shared?.balance_g, '0.1')
+  d.capacity = typed(shared?.balance_capacity_g)
+  if (recipe.dribble) d.dribble = dribble.adopt(recipe.dribble)
+  if (recipe.strip) d.strip = strip.adopt(recipe.strip)
+  if (recipe.pad) d.pad = pad.adopt(recipe.pad)
+  return d
+}

@@ -5,27 +5,33 @@ import {
   mlToFluidOunces,
   type System,
 } from '../../units/format'
+import * as dribble from './dribble/draft'
 import type { Draft } from './draft'
+import * as pad from './pad/draft'
+import * as strip from './strip/draft'
+
+/** Rewrites typed figures into other units. */
+export interface Rewrite {
+  volume: (typed: string) => string
+  degrees: (typed: string) => string
+}
 
 /** Rewrites what was typed when the units change, so that 500 mL never becomes 500 fl oz. */
 export function inUnits(draft: Draft, to: System): Draft {
   if (draft.units === to) return draft
-  const [volume, degrees] =
-    to === 'us' ? [mlToFluidOunces, celsiusToFahrenheit] : [fluidOuncesToML, fahrenheitToCelsius]
-  const again = (typed: string, convert: (v: number) => number) => {
+  const rewrite = (convert: (v: number) => number) => (typed: string) => {
     const v = Number(typed.replace(',', '.'))
     return typed.trim() === '' || Number.isNaN(v) ? typed : String(Number(convert(v).toFixed(2)))
   }
+  const again: Rewrite =
+    to === 'us'
+      ? { volume: rewrite(mlToFluidOunces), degrees: rewrite(celsiusToFahrenheit) }
+      : { volume: rewrite(fluidOuncesToML), degrees: rewrite(fahrenheitToCelsius) }
   return {
     ...draft,
     units: to,
-    hold: {
-      ...draft.hold,
-      volume: again(draft.hold.volume, volume),
-      madeUpTo: again(draft.hold.madeUpTo, volume),
-    },
-    size: { ...draft.size, volume: again(draft.size.volume, volume) },
-    fridge: again(draft.fridge, degrees),
-    yard: again(draft.yard, degrees),
+    dribble: dribble.inUnits(draft.dribble, again),
+    strip: strip.inUnits(draft.strip, again),
+    pad: pad.inUnits(draft.pad, again),
   }
 }

@@ -1,24 +1,24 @@
 import { produce } from 'immer'
 import { useCallback, useEffect, useState } from 'react'
 import { useUnits } from '../../units/units'
-import { emptyDraft, type Draft } from './draft'
+import { emptyDraft, type Change, type Draft, type Method } from './draft'
 import { inUnits } from './inUnits'
+import { upgrade } from './upgrade'
 
 const KEY = 'keeler.mix.draft'
 
 function kept(): Draft | undefined {
+  let draft: unknown
   try {
-    const draft = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Draft | null
-    return draft?.version === 1 ? draft : undefined
+    draft = JSON.parse(localStorage.getItem(KEY) ?? 'null')
   } catch {
     return undefined
   }
+  return upgrade(draft)
 }
 
 /** Puts a plan on the bench from elsewhere, to be found when the Mix screen opens. */
 export const keepDraft = (draft: Draft) => localStorage.setItem(KEY, JSON.stringify(draft))
-
-export type Change = (recipe: (draft: Draft) => void) => void
 
 /** The plan being typed. It outlives a reload; a first visit begins with what is offered. */
 export function useDraft(offered: Draft | undefined) {
@@ -29,3 +29,7 @@ export function useDraft(offered: Draft | undefined) {
   const change = useCallback<Change>((recipe) => setDraft((d) => produce(d, recipe)), [])
   return { draft, change, replace: setDraft }
 }
+
+/** The change of one method's own part of the draft. */
+export const useOwn = <M extends Method>(change: Change, method: M) =>
+  useCallback<Change<Draft[M]>>((recipe) => change((d) => recipe(d[method])), [change, method])

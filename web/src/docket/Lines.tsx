@@ -1,0 +1,94 @@
+import { Fragment } from 'react'
+import type { Schemas } from '../api/client'
+import {
+  fixed,
+  mass,
+  ounces,
+  placesOf,
+  plain,
+  pounds,
+  temperature,
+  volume,
+  type System,
+} from '../units/format'
+import { useUnits } from '../units/units'
+import { DocketLine, Gear } from './Docket'
+import { text } from './text'
+
+type Line = Schemas['Line']
+/** Writes a temperature in the units in use. */
+export type Degrees = (celsius: number) => string
+/** The name and the hint of each step of a method. */
+export type StepWords = Record<string, (l: Line, at: Degrees) => string[]>
+
+interface Props {
+  lines: readonly Line[]
+  words: StepWords
+  /** What is counted, in the plural. */
+  pieces?: string
+}
+
+/** What to weigh, in the order of the work, the gear before the line that asks for it. */
+export function Lines({ lines, words, pieces = '' }: Props) {
+  const { system } = useUnits()
+  return lines.map((l, i) => {
+    const [name = l.step, hint = ''] = words[l.step]?.(l, (c) => temperature(c, system)) ?? []
+    return (
+      <Fragment key={i}>
+        {l.gear && <GearNow pieces={l.gear} label={text.gearLabel} />}
+        <DocketLine
+          number={i + 1}
+          name={name}
+          hint={[hint, loads(l)].filter(Boolean).join('; ')}
+          acid={ACID.has(l.ingredient)}
+          {...figures(l, lines, system, pieces)}
+        />
+      </Fragment>
+    )
+  })
+}
+
+export function GearNow({ pieces, label }: { pieces: readonly string[]; label: string }) {
+  if (pieces.length === 0) return null
+  return <Gear label={label} pieces={pieces.map((g) => text.gear[g] ?? g)} />
+}
+
+const ACID = new Set([
+  'oxalic_acid_dihydrate',
+  'packet_powder',
+  'tablets',
+  'ready_mix',
+  'ready_to_use',
+  'carried_liquor',
+  'formic_acid',
+  'ready_pads',
+])
+
+function loads(l: Line): string {
+  if ((l.loads ?? 1) < 2) return ''
+  return text.loads(l.loads ?? 0, fixed(l.load_g ?? 0, placesOf(l.band_g ?? 1)))
+}
+
+/**
+ * The figure of a line, and what stands beneath it. What holds acid is always in
+ * grams; the rest may be in pounds and ounces, and two parts of the water then
+ * keep adding up.
+ */
+function figures(l: Line, all: readonly Line[], system: System, pieces: string) {
+  if (l.count) return { value: String(l.count), unit: pieces }
+  if (l.grams === undefined || l.show_g === undefined) return volume(l.volume_ml ?? 0, 'metric')
+  const grams = mass(l.show_g, l.band_g ?? 1)
+  const band = text.tolerance(fixed(l.band_g ?? 0, placesOf(l.band_g ?? 0)))
+  if (system === 'us' && !ACID.has(l.ingredient)) {
+    return { ...pounds(kitchen(l, all)), tolerance: text.grams(grams.value) }
+  }
+  const poured = l.volume_ml ? `${plain(Math.round(l.volume_ml))} mL` : ''
+  return { ...grams, tolerance: [band, poured].filter(Boolean).join(' · ') }
+}
+
+function kitchen(l: Line, all: readonly Line[]): number {
+  const water = all.filter((x) => x.ingredient === 'water')
+  if (water.length < 2 || l !== water[1]) return ounces(l.grams ?? 0)
+  const whole = ounces(water.reduce((sum, x) => sum + (x.grams ?? 0), 0))
+  return Number((whole - ounces(water[0]?.grams ?? 0)).toFixed(2))
+}

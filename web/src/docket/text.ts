@@ -1,0 +1,50 @@
+/** The words that every docket shares, on the screen and on paper. */
+export const text = {
+  origin: (place: string, when: string) => `Keeler · ${place} · ${when}`,
+  own: 'own recipe',
+
+  gearLabel: 'Put on before the next line',
+  gear: {
+    nitrile_gloves: 'nitrile gloves',
+    heat_gloves: 'heat-proof gloves over',
+    butyl_gloves: 'butyl or neoprene gloves',
+    goggles: 'goggles',
+    tight_goggles: 'tight goggles',
+    particle_mask: 'P2 mask or better',
+    acid_gas_p3: 'acid-gas + P3 filters',
+    acid_gas_mask: 'full mask, acid-gas filter in date',
+    long_sleeves: 'long sleeves',
+    water_bottle: 'squeeze bottle of water',
+    water_bucket: 'bucket of water',
+    bicarbonate_rinse: 'bicarbonate rinse',
+    thermometer: 'thermometer in the pot',
+    fan: 'fan across the pot',
+    second_person: 'second person near',
+  } as Record<string, string>,
+  tolerance: (band: string) => `± ${band}`,
+  grams: (g: string) => `${g} g`,
+  loads: (n: number, each: string) => `in ${n} loads of ${each} g, each tared and ticked`,
+
+  giving: 'For giving it',
+  whoGets: 'Who gets what',
+  sum: 'All',
+
+  notes: 'Mind',
+  cost: 'cost of all',
+  costColony: 'cost a colony',
+  keeping: 'Keeping',
+  never: 'Never',
+  splash: 'After a splash',
+  splashOxalic:
+    'Eyes: rinse at once, lenses out, at least 15 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not make sick, poison centre.',
+  splashFormic:
+    'Eyes: rinse at once, lenses out, 30 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not make sick, poison centre. Breathed in and coughing: fresh air and medical help; it can harm hours later.',
+  leftover: 'Left over',
+  neutralise: (left: string, bicarbonate: string, gas: string) =>
+    `${left} left takes ${bicarbonate} of bicarbonate and gives ${gas} of gas: open bucket, small portions, it foams. Keep bees off it.`,
+  neutraliseAll: (bicarbonate: string) => `The whole batch would take ${bicarbonate} of bicarbonate.`,
+  law: 'Law',
+  laws: 'Many places forbid home-made mixtures and allow only a registered product by its label. Keeler does not say what is allowed where you are.',
+  lawCard: 'The product’s label comes before anything here.',
+  ruleNoted: (rule: string) => `Noted: ${rule}.`,
+}

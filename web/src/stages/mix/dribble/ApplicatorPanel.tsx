@@ -1,0 +1,104 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { client, Problem } from '../../../api/client'
+import { Choice } from '../../../parts/Choice'
+import { Faults } from '../../../parts/faults'
+import { Field } from '../../../parts/Field'
+import { Section } from '../../../parts/Section'
+import { three } from '../../../units/format'
+import type { Change } from '../draft'
+import type { DribbleDraft } from './draft'
+import styles from '../mix.module.css'
+import { nameIn } from '../text'
+import { text } from './text'
+
+/** What brings the syrup onto the bees, and what one stroke of it gives. */
+export function ApplicatorPanel({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
+  const a = draft.applicator
+  return (
+    <Section title={text.applicator} brief={nameIn(text.devices, a.device)}>
+      <Choice
+        label={text.applicator}
+        value={a.device}
+        options={text.devices}
+        path="applicator.device"
+        onChange={(device) =>
+          change((d) => {
+            d.applicator.device = device
+            d.applicator.unit = ''
+          })
+        }
+      />
+      {a.device === 'syringe' && (
+        <Field
+          label={text.syringeSize}
+          unit="mL"
+          path="applicator.size_ml"
+          value={a.size}
+          onChange={(v) => change((d) => void (d.applicator.size = v))}
+        />
+      )}
+      <Field
+        label={text.unit[a.device]}
+        unit="mL"
+        path="applicator.unit_ml"
+        placeholder={a.device === 'sprayer' ? '' : text.usual}
+        value={a.unit}
+        onChange={(v) => change((d) => void (d.applicator.unit = v))}
+      />
+      <Field
+        label={text.dead}
+        unit="mL"
+        path="applicator.dead_ml"
+        value={a.dead}
+        onChange={(v) => change((d) => void (d.applicator.dead = v))}
+      />
+      {a.device !== 'syringe' && <Calibration draft={draft} change={change} />}
+    </Section>
+  )
+}
+
+function Calibration({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
+  const a = draft.applicator
+  const body = { shots: Number(a.shots), grams: Number(a.shotsWeigh.replace(',', '.')), liquid: a.liquid }
+  const ready = Number.isInteger(body.shots) && body.grams > 0
+  const query = useQuery({
+    queryKey: ['calibration', body],
+    queryFn: async ({ signal }) => (await client.POST('/api/dribble/calibration', { body, signal })).data,
+    enabled: ready,
+    retry: false,
+  })
+  const faults = query.error instanceof Problem ? query.error.faults : {}
+  const unit = ready ? query.data?.unit_ml : undefined
+  return (
+    <details className={styles.fold}>
+      <summary>{text.calibrate}</summary>
+      <Faults value={faults}>
+        <Field
+          label={text.shots[a.device]}
+          path="shots"
+          value={a.shots}
+          onChange={(v) => change((d) => void (d.applicator.shots = v))}
+        />
+        <Field
+          label={text.shotsWeigh}
+          unit="g"
+          path="grams"
+          value={a.shotsWeigh}
+          onChange={(v) => change((d) => void (d.applicator.shotsWeigh = v))}
+        />
+        <Choice
+          label={text.calibrate}
+          value={a.liquid}
+          options={text.liquids}
+          onChange={(liquid) => change((d) => void (d.applicator.liquid = liquid))}
+        />
+      </Faults>
+      {unit !== undefined && (
+        <Button size="small" onClick={() => change((d) => void (d.applicator.unit = unit.toFixed(2)))}>
+          {text.take(three(unit))}
+        </Button>
+      )}
+    </details>
+  )
+}

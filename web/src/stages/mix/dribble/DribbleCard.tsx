@@ -1,0 +1,66 @@
+import { memo } from 'react'
+import type { Schemas } from '../../../api/client'
+import { Board, type BoardGap } from '../../../drawing/Board'
+import { plain, seams as fraction } from '../../../units/format'
+import type { Change } from '../draft'
+import type { DraftColony } from '../hives/hive'
+import { HiveCard } from '../hives/HiveCard'
+import { gapsOf, setSeam } from '../hives/seams'
+import { text as mix } from '../text'
+import type { Device } from './draft'
+import { drawing } from './drawing'
+import { text } from './text'
+
+interface Props {
+  colony: DraftColony
+  at: number
+  dose: Schemas['ColonyDose'] | undefined
+  device: Device
+  change: Change
+}
+
+/** One colony, with the mL for each gap under it. */
+export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device, change }: Props) {
+  return (
+    <HiveCard
+      colony={colony}
+      at={at}
+      change={change}
+      figure={
+        dose && (
+          <>
+            <b data-dose>{plain(dose.ml)}</b> mL · {mix.seamsOf(fraction(dose.seams))}
+          </>
+        )
+      }
+      boxFigure={(i) => (dose?.boxes[i] ? text.boxDose(i === 0, plain(dose.boxes[i].ml)) : '')}
+      board={(box, i, name) => {
+        const gaps = withDoses(gapsOf(box, dose?.boxes[i]?.gaps), dose?.boxes[i])
+        return (
+          <Board
+            name={name}
+            depth={box.depth}
+            slots={box.slots}
+            gaps={gaps}
+            touch={setSeam(change, at, i, gaps)}
+          />
+        )
+      }}
+      foot={dose && dose.draws.length > 0 && handling(dose, device)}
+    />
+  )
+})
+
+function handling(dose: Schemas['ColonyDose'], device: Device) {
+  if (dose.capped) return text.asked(plain(dose.asked_ml), dose.seam_ml.toFixed(1))
+  return (device !== 'syringe' || dose.draws.length > 1) && drawing(dose.draws, device)
+}
+
+/** Under each gap its mL; a dot for none, nothing while it is not known. */
+export function withDoses(gaps: BoardGap[], dose: Schemas['BoxDose'] | undefined): BoardGap[] {
+  const known = dose?.gaps.length === gaps.length ? dose.gaps : undefined
+  return gaps.map((g, i) => {
+    const ml = known?.[i]?.ml
+    return { ...g, figure: ml === undefined ? '' : ml > 0 ? plain(ml) : '·' }
+  })
+}

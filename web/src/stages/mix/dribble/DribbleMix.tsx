@@ -1,0 +1,91 @@
+import { client } from '../../../api/client'
+import { day } from '../../../shell/day'
+import { mass } from '../../../units/format'
+import { Bench } from '../Bench'
+import { Frame, type Workplace } from '../Frame'
+import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { useAnswer } from '../useAnswer'
+import { useOwn } from '../useDraft'
+import { ApplicatorPanel } from './ApplicatorPanel'
+import { DosingPanel, KeepingFields } from './DosingPanel'
+import { DribbleCard } from './DribbleCard'
+import { DribbleDocket } from './DribbleDocket'
+import { HoldPanel } from './HoldPanel'
+import { JarBand } from './JarBand'
+import { read, type Answer } from './request'
+import { SizePanel } from './SizePanel'
+import { StrengthPanel } from './StrengthPanel'
+import { text } from './text'
+
+/** The Mix screen of the dribble. */
+export function DribbleMix(workplace: Workplace) {
+  const { start, draft, change } = workplace
+  const own = draft.dribble
+  const changeOwn = useOwn(change, 'dribble')
+  const reading = read(draft)
+  const asked = useAnswer('dribble', reading, (body, signal) =>
+    client.POST('/api/dribble/plan', { body, signal }),
+  )
+  const plan = asked.answer
+  const bought = own.hold.kind === 'ready_to_use'
+  return (
+    <Frame
+      {...workplace}
+      asked={asked}
+      kept={{ recipe: { dribble: reading.request } }}
+      made={{ ml: plan?.volume_ml, acid: plan && acid(plan) }}
+      panels={
+        <>
+          <HoldPanel draft={own} change={changeOwn} />
+          {!bought && <StrengthPanel draft={own} change={changeOwn} />}
+          <SizePanel draft={own} change={changeOwn} />
+          <ApplicatorPanel draft={own} change={changeOwn} />
+          {!bought && <DosingPanel draft={own} change={changeOwn} />}
+          <Bench draft={draft} change={change}>
+            <KeepingFields draft={own} change={changeOwn} />
+          </Bench>
+        </>
+      }
+      band={<JarBand draft={own} plan={plan} change={changeOwn} />}
+      hives={
+        own.size.by === 'count' ? (
+          <NoBoards words={text.countOnly} />
+        ) : (
+          <Hives
+            draft={draft}
+            change={change}
+            rule={bought ? text.ruleByLabel : text.ruleOfDose(own.dosing.perSeam, own.dosing.cap)}
+            hint={text.boardsHint}
+            card={(colony, i) => (
+              <DribbleCard
+                key={colony.key}
+                colony={colony}
+                at={i}
+                dose={rowOf(plan?.doses, i, colony)}
+                device={own.applicator.device}
+                change={change}
+              />
+            )}
+          />
+        )
+      }
+      docket={
+        plan && (
+          <DribbleDocket
+            answer={plan}
+            request={reading.request}
+            place={draft.place}
+            rule={draft.rule}
+            when={day(start.now)}
+            busy={asked.busy}
+          />
+        )
+      }
+    />
+  )
+}
+
+function acid(plan: Answer): string {
+  const line = plan.lines.find((l) => l.step === 'acid')
+  return line?.show_g === undefined ? '' : text.acid(mass(line.show_g, line.band_g ?? 1).value)
+}

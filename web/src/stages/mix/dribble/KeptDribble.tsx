@@ -1,0 +1,36 @@
+import type { Schemas } from '../../../api/client'
+import { clock, day } from '../../../shell/day'
+import { plain } from '../../../units/format'
+import { KeptHives } from '../hives/KeptHives'
+import { adoptColonies } from '../hives/request'
+import { gapsOf } from '../hives/seams'
+import { withDoses } from './DribbleCard'
+import { DribbleDocket } from './DribbleDocket'
+import { text } from './text'
+
+/** A kept batch of syrup, as it was worked out then. */
+export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+  const { recipe, answer } = batch
+  if (!recipe.dribble || !answer.dribble) return null
+  return (
+    <DribbleDocket
+      answer={answer.dribble}
+      request={recipe.dribble}
+      place={batch.name}
+      rule={batch.rule_worked_under ?? ''}
+      when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
+    />
+  )
+}
+
+/** Its hives from above, as they were dosed. */
+export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+  const doses = batch.answer.dribble?.doses ?? []
+  return (
+    <KeptHives
+      colonies={adoptColonies(batch.recipe.dribble?.colonies)}
+      figure={(i) => text.ml(plain(doses[i]?.ml ?? 0))}
+      board={(box, i, b) => ({ gaps: withDoses(gapsOf(box, doses[i]?.boxes[b]?.gaps), doses[i]?.boxes[b]) })}
+    />
+  )
+}

@@ -1,0 +1,95 @@
+import { client } from '../../../api/client'
+import { day } from '../../../shell/day'
+import { mass } from '../../../units/format'
+import { Bench } from '../Bench'
+import { Frame, type Workplace } from '../Frame'
+import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { useAnswer } from '../useAnswer'
+import { useOwn } from '../useDraft'
+import { BottleBand } from './BottleBand'
+import type { From } from './draft'
+import { PadCard } from './PadCard'
+import { PadDocket } from './PadDocket'
+import { AmountPanel, Buying, HivesPanel, HoldPanel, SheetPanel, SizePanel, WorkingPanel } from './Panels'
+import { read, type Answer } from './request'
+import { text } from './text'
+
+/** The Mix screen of formic acid and its pads. */
+export default function PadMix(workplace: Workplace) {
+  const { start, draft, change } = workplace
+  const own = draft.pad
+  const changeOwn = useOwn(change, 'pad')
+  const reading = read(draft)
+  const asked = useAnswer('pad', reading, (body, signal) => client.POST('/api/pad/plan', { body, signal }))
+  const plan = asked.answer
+  const ready = own.hold.kind === 'ready_pads'
+  return (
+    <Frame
+      {...workplace}
+      asked={asked}
+      kept={{ recipe: { pad: reading.request } }}
+      made={{
+        ml: plan?.dilution?.working_ml,
+        figure: plan && ready ? text.pads(plan.visit_pads) : undefined,
+        acid: plan && acid(plan),
+      }}
+      panels={
+        <>
+          <HoldPanel draft={own} change={changeOwn} />
+          {!ready && (
+            <>
+              <WorkingPanel draft={own} change={changeOwn} />
+              <AmountPanel draft={own} change={changeOwn} />
+              <SizePanel draft={own} change={changeOwn} />
+            </>
+          )}
+          <HivesPanel draft={own} change={changeOwn} />
+          {!ready && <SheetPanel draft={own} change={changeOwn} />}
+          <Bench draft={draft} change={change}>
+            <Buying draft={own} change={changeOwn} />
+          </Bench>
+        </>
+      }
+      band={<BottleBand draft={own} request={reading.request} plan={plan} change={changeOwn} />}
+      hives={
+        own.hives === 'counted' ? (
+          <NoBoards words={text.countOnly} />
+        ) : (
+          <Hives
+            draft={draft}
+            change={change}
+            rule={ready ? own.hold.card.name : (text.rules[own.amount.by] ?? '')}
+            hint={text.hint}
+            card={(colony, i) => (
+              <PadCard
+                key={colony.key}
+                colony={colony}
+                at={i}
+                row={rowOf(plan?.given, i, colony)}
+                from={(plan?.from ?? 'above') as From}
+                change={change}
+              />
+            )}
+          />
+        )
+      }
+      docket={
+        plan && (
+          <PadDocket
+            answer={plan}
+            request={reading.request}
+            place={draft.place}
+            rule={draft.rule}
+            when={day(start.now)}
+            busy={asked.busy}
+          />
+        )
+      }
+    />
+  )
+}
+
+function acid(plan: Answer): string {
+  const line = plan.lines.find((l) => l.step === 'stock')
+  return line?.show_g === undefined ? '' : text.stockIn(mass(line.show_g, line.band_g ?? 1).value)
+}

@@ -1,0 +1,54 @@
+import { fahrenheitToCelsius, fluidOuncesToML, type System } from '../../units/format'
+import { text } from './text'
+
+/** What a request is read into, and what could not be read at all, by path. */
+export interface Reading<Request> {
+  request: Request
+  faults: Record<string, string>
+}
+
+/** Reads typed figures, and keeps a word for each that is none. */
+export class Reader {
+  readonly faults: Record<string, string> = {}
+
+  constructor(private readonly units: System) {}
+
+  /** A figure, or undefined when nothing was typed. */
+  number(path: string, typed: string): number | undefined {
+    const clean = typed.trim().replace(',', '.')
+    if (clean === '') return undefined
+    if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(clean)) {
+      this.faults[path] = text.notANumber
+      return undefined
+    }
+    return Number(clean)
+  }
+
+  whole(path: string, typed: string): number | undefined {
+    const n = this.number(path, typed)
+    if (n !== undefined && !Number.isInteger(n)) {
+      this.faults[path] = text.notWhole
+      return undefined
+    }
+    return n
+  }
+
+  /** mL, whatever it was typed in. */
+  volume(path: string, typed: string): number | undefined {
+    const v = this.number(path, typed)
+    return v !== undefined && this.units === 'us' ? fluidOuncesToML(v) : v
+  }
+
+  /** °C, whatever it was typed in. */
+  degrees(path: string, typed: string): number | undefined {
+    const v = this.number(path, typed)
+    return v !== undefined && this.units === 'us' ? fahrenheitToCelsius(v) : v
+  }
+}
+
+/** A figure of a request as it would be typed; nothing for 0. */
+export const typed = (v: number | undefined) =>
+  v === undefined || v === 0 ? '' : String(Number(v.toFixed(6)))
+
+/** The same where 0 is a figure like others. */
+export const given = (v: number | undefined, otherwise: string) => (v === undefined ? otherwise : String(v))

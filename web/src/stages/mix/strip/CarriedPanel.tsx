@@ -1,0 +1,78 @@
+import NativeSelect from '@mui/material/NativeSelect'
+import { useQuery } from '@tanstack/react-query'
+import { client, type Schemas } from '../../../api/client'
+import { FaultLine, Field } from '../../../parts/Field'
+import { Section } from '../../../parts/Section'
+import type { Change } from '../draft'
+import type { StripDraft } from './draft'
+import { text } from './text'
+
+/** What is left of an earlier pot and goes into this one, with its own strength. */
+export function CarriedPanel({ draft, change }: { draft: StripDraft; change: Change<StripDraft> }) {
+  const { carried } = draft
+  const pots = useQuery({
+    queryKey: ['batches'],
+    queryFn: async ({ signal }) => (await client.GET('/api/batches', { signal })).data?.batches ?? [],
+    select: (batches) => batches.filter((b) => b.method === 'strip' && !b.voided_at),
+    networkMode: 'always',
+  })
+  const choose = (id: string) =>
+    change((d) => {
+      d.carried.parent = id
+      const pot = pots.data?.find((p) => p.id === id)
+      if (pot) Object.assign(d.carried, strengths(pot))
+    })
+  return (
+    <Section
+      title={text.carried}
+      brief={carried.grams === '' ? text.carriedNone : text.carriedBrief(carried.grams)}
+      folded={carried.grams === '' && carried.parent === ''}
+    >
+      <NativeSelect
+        fullWidth
+        value={carried.parent}
+        inputProps={{ 'aria-label': text.carriedFrom }}
+        onChange={(e) => choose(e.target.value)}
+      >
+        <option value="">{text.carriedUnkept}</option>
+        {pots.data?.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </NativeSelect>
+      <FaultLine path="parent_id" />
+      <Field
+        label={text.carriedGrams}
+        unit="g"
+        path="carried.grams"
+        value={carried.grams}
+        onChange={(v) => change((d) => void (d.carried.grams = v))}
+      />
+      <Field
+        label={text.carriedOAD}
+        unit="%"
+        path="carried.oad_percent"
+        value={carried.oad}
+        onChange={(v) => change((d) => void (d.carried.oad = v))}
+      />
+      <Field
+        label={text.carriedWater}
+        unit="%"
+        path="carried.water_percent"
+        value={carried.water}
+        onChange={(v) => change((d) => void (d.carried.water = v))}
+      />
+    </Section>
+  )
+}
+
+/** A kept pot's shares of acid and water, as they would be typed. */
+function strengths(pot: Schemas['BatchSummary']) {
+  const all = pot.composition.reduce((sum, c) => sum + c.grams, 0)
+  const percent = (name: string) => {
+    const grams = pot.composition.find((c) => c.name === name)?.grams ?? 0
+    return String(Number(((100 * grams) / all).toFixed(2)))
+  }
+  return { oad: percent('oxalic_acid_dihydrate'), water: percent('water') }
+}

@@ -1,0 +1,38 @@
+import type { Schemas } from '../../../api/client'
+import { clock, day } from '../../../shell/day'
+import { KeptHives } from '../hives/KeptHives'
+import { adoptColonies } from '../hives/request'
+import { gapsOf } from '../hives/seams'
+import { withStrips } from './StripCard'
+import { StripDocket } from './StripDocket'
+import { text } from './text'
+
+/** A kept pot, as it was worked out then. */
+export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+  const { recipe, answer } = batch
+  if (!recipe.strip || !answer.strip) return null
+  return (
+    <StripDocket
+      answer={answer.strip}
+      request={recipe.strip}
+      place={batch.name}
+      rule={batch.rule_worked_under ?? ''}
+      when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
+    />
+  )
+}
+
+/** Its hives from above, with the strips in their gaps. */
+export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+  const rows = batch.answer.strip?.colonies ?? []
+  const carrier = batch.recipe.strip?.carrier ?? 'strip'
+  return (
+    <KeptHives
+      colonies={adoptColonies(batch.recipe.strip?.colonies)}
+      figure={(i) => text.count(rows[i]?.strips ?? 0, carrier)}
+      board={(box, i, b) => ({
+        gaps: withStrips(gapsOf(box, rows[i]?.boxes[b]?.gaps), rows[i]?.boxes[b], carrier),
+      })}
+    />
+  )
+}

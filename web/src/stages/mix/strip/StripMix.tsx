@@ -1,0 +1,112 @@
+import { client } from '../../../api/client'
+import { Choice } from '../../../parts/Choice'
+import { day } from '../../../shell/day'
+import { mass } from '../../../units/format'
+import { Bench } from '../Bench'
+import { Frame, type Workplace } from '../Frame'
+import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { useAnswer } from '../useAnswer'
+import { useOwn } from '../useDraft'
+import { CarriedPanel } from './CarriedPanel'
+import type { StripDraft } from './draft'
+import { CarrierPanel, NumberPanel, Prices, RecipePanel, SizePanel, VesselPanel } from './Panels'
+import { PotBand } from './PotBand'
+import { read, type Answer } from './request'
+import { StripCard } from './StripCard'
+import { StripDocket } from './StripDocket'
+import { text } from './text'
+
+/** The Mix screen of the strips. */
+export default function StripMix(workplace: Workplace) {
+  const { start, draft, change } = workplace
+  const own = draft.strip
+  const changeOwn = useOwn(change, 'strip')
+  const reading = read(draft)
+  const asked = useAnswer('strip', reading, (body, signal) =>
+    client.POST('/api/strip/plan', { body, signal }),
+  )
+  const plan = asked.answer
+  return (
+    <Frame
+      {...workplace}
+      asked={asked}
+      kept={{ recipe: { strip: reading.request }, parent_id: parentOf(own) }}
+      made={{
+        ml: plan?.liquor.volume_ml,
+        figure: plan && text.count(plan.strips, own.carrier),
+        acid: plan && acid(plan),
+      }}
+      panels={
+        <>
+          <RecipePanel draft={own} change={changeOwn} />
+          <CarrierPanel draft={own} change={changeOwn} />
+          <NumberPanel draft={own} change={changeOwn} />
+          <SizePanel draft={own} change={changeOwn} />
+          <CarriedPanel draft={own} change={changeOwn} />
+          <VesselPanel draft={own} change={changeOwn} />
+          <Bench draft={draft} change={change}>
+            <Prices draft={own} change={changeOwn} />
+          </Bench>
+        </>
+      }
+      band={<PotBand draft={own} plan={plan} change={changeOwn} />}
+      hives={
+        own.size.by === 'count' ? (
+          <NoBoards words={text.countOnly} />
+        ) : (
+          <Hives
+            draft={draft}
+            change={change}
+            rule={ruleOf(own.number)}
+            hint={
+              <>
+                <Choice
+                  label={text.marks}
+                  value={own.marks}
+                  options={text.marksKinds}
+                  columns={3}
+                  onChange={(marks) => changeOwn((d) => void (d.marks = marks))}
+                />
+                {text.marksOf[own.marks]}
+              </>
+            }
+            card={(colony, i) => (
+              <StripCard
+                key={colony.key}
+                colony={colony}
+                at={i}
+                row={rowOf(plan?.colonies, i, colony)}
+                carrier={own.carrier}
+                marks={own.marks}
+                change={change}
+              />
+            )}
+          />
+        )
+      }
+      docket={
+        plan && (
+          <StripDocket
+            answer={plan}
+            request={reading.request}
+            place={draft.place}
+            rule={draft.rule}
+            when={day(start.now)}
+            busy={asked.busy}
+          />
+        )
+      }
+    />
+  )
+}
+
+/** The batch that what is carried comes from. */
+const parentOf = ({ carried }: StripDraft) => (carried.grams && carried.parent ? carried.parent : undefined)
+
+const ruleOf = (n: StripDraft['number']) =>
+  n.by === 'bees' ? text.rule.bees(n.frames, n.most) : text.rule[n.by](n.each)
+
+function acid(plan: Answer): string {
+  const line = plan.lines.find((l) => l.step === 'acid')
+  return line?.show_g === undefined ? '' : text.acidIn(mass(line.show_g, line.band_g ?? 1).value)
+}

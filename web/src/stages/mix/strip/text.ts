@@ -1,0 +1,118 @@
+/** Every word of the strips’ Mix screen. */
+export const text = {
+  recipe: 'Recipe, acid to glycerol',
+  recipes: [
+    ['two-to-three', 'Two to three'],
+    ['one-to-one', 'One to one'],
+    ['own', 'My own'],
+  ] as const,
+  schoolNames: {
+    'two-to-three': 'two to three',
+    'one-to-one': 'one to one',
+  } as Record<string, string>,
+  ownName: 'own recipe',
+  oad: 'Acid, dihydrate',
+  ownGlycerol: 'to glycerol',
+  per: 'Glycerol by',
+  pers: [
+    ['ml', 'Volume'],
+    ['g', 'Weight'],
+  ] as const,
+  glycerol: 'Glycerol bought at',
+  warmTo: 'Pot kept at',
+  warmHint: 'Usual 70 °C; a gentler school stops at 60. Never above 77.',
+
+  carrier: 'Soaked into',
+  carriers: [
+    ['strip', 'Strip'],
+    ['long', 'Long strip'],
+    ['sponge', 'Sponge'],
+  ] as const,
+  piece: { strip: 'strip', long: 'strip', sponge: 'sponge' },
+  pieces: { strip: 'strips', long: 'strips', sponge: 'sponges' },
+  count: (n: number, carrier: 'strip' | 'long' | 'sponge') =>
+    `${n} ${n === 1 ? text.piece[carrier] : text.pieces[carrier]}`,
+  uptake: { strip: 'A strip takes up', long: 'One takes up', sponge: 'One takes up' },
+  uptakeHint: 'Weigh one dry and one soaked: the difference.',
+  between: 'In a double',
+  betweens: [
+    ['each', 'On each box'],
+    ['between', 'Between boxes'],
+  ] as const,
+
+  number: 'How many',
+  numbers: [
+    ['bees', 'By bees'],
+    ['box', 'A box'],
+    ['colony', 'A colony'],
+  ] as const,
+  frames: 'One for frames of bees',
+  most: 'In a box at most',
+  each: { box: 'In each box', colony: 'In each colony' },
+
+  sizedBy: 'Sized by',
+  sizes: [
+    ['colonies', 'Hives drawn'],
+    ['count', 'Hives counted'],
+    ['strips', 'Strips'],
+    ['volume', 'Liquor in the pot'],
+    ['acid', 'All my acid'],
+    ['glycerol', 'All my glycerol'],
+    ['times', 'Recipe × n'],
+  ] as const,
+  colonies: 'Colonies',
+  eachColony: 'Strips in each',
+  strips: 'Strips',
+  acid: 'Acid in hand',
+  glycerolHand: 'Glycerol in hand',
+  times: 'Times the recipe',
+  volume: 'Liquor',
+
+  carried: 'Left from an earlier pot',
+  carriedNone: 'none',
+  carriedFrom: 'From',
+  carriedUnkept: 'a pot not kept here',
+  carriedGrams: 'Goes into this one',
+  carriedOAD: 'Acid in it',
+  carriedWater: 'Water in it',
+  carriedBrief: (grams: string) => `${grams} g`,
+
+  vessel: 'Tray, jig, pot',
+  stays: 'Must stand in the tray',
+  headroom: 'Room above in the pot',
+  slots: 'Slots of the jig',
+  mostInSlot: 'Strips in a slot at most',
+  noJig: 'no jig',
+  noLimit: 'no limit',
+
+  priceAcid: 'Price of a kg acid',
+  priceGlycerol: 'Price of a litre glycerol',
+  priceStrip: 'Price of a dry piece',
+
+  potStrips: (acid: string) => `, ${acid} g acid in each`,
+  potLeft: (grams: string) => `${grams} g left for the next pot`,
+  potServes: (n: number) => (n === 1 ? 'does 1 colony' : `does ${n} colonies`),
+  potLiquor: 'liquor',
+
+  marks: 'A tap marks',
+  marksOf: {
+    seam: 'Tap a gap for its bees: none, ¼, ½, ¾, full',
+    strip: 'Tap a gap to hang a strip there or take it away',
+    brood: 'Tap a comb with sealed brood: strips then go beside brood',
+  },
+  marksKinds: [
+    ['seam', 'Bees'],
+    ['strip', 'Strips'],
+    ['brood', 'Brood'],
+  ] as const,
+  rule: {
+    bees: (frames: string, most: string) => `1 strip to ${frames} frames of bees, at most ${most} a box`,
+    box: (each: string) => `${each} a box`,
+    colony: (each: string) => `${each} a colony`,
+  },
+  countOnly: 'Only a count: no boards needed. Choose “Hives drawn” to see which gaps they hang in.',
+  acidIn: (grams: string) => `${grams} g acid`,
+  reach: (n: number) => `${n} ${n === 1 ? 'reaches' : 'reach'} in`,
+  placeAgain: 'Place them for me',
+  short: (wanted: number) => `of ${wanted}`,
+} as const
