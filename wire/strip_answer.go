@@ -70,6 +70,7 @@ type StripAnswer struct {
 	LeftoverML  float64        `json:"leftover_ml" doc:"The same, mL."`
 	VesselML    float64        `json:"vessel_ml" doc:"Pot size with headroom, mL."`
 	WarmToC     float64        `json:"warm_to_c" doc:"°C."`
+	HighestC    float64        `json:"highest_c" doc:"Never above it, °C."`
 	DipC        float64        `json:"dip_c" doc:"By how many °C the pot cools when the acid goes in: an estimate."`
 	Bundles     *Bundles       `json:"bundles,omitempty" doc:"Only with a jig."`
 	Colonies    []ColonyStrips `json:"colonies"`
@@ -148,7 +149,7 @@ func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
 		Liquor: liquor(p.Liquor), AcidG: round(p.Acid), GlycerolG: round(p.Glycerol), GlycerolML: round(p.Pour),
 		Below: p.Below, Above: p.Above, Strips: p.Strips, Need: p.Need, Served: p.Served,
 		StripOADG: round(p.PieceOAD), LeftoverG: round(p.Leftover), LeftoverML: round(p.LeftVolume),
-		VesselML: float64(p.Vessel), WarmToC: float64(in.Heat), DipC: round(p.Dip),
+		VesselML: float64(p.Vessel), WarmToC: float64(in.Heat), HighestC: float64(strip.HighestHeat), DipC: round(p.Dip),
 		Colonies: make([]ColonyStrips, len(p.Colonies)), Lines: make([]Line, len(p.Lines)),
 		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
 		CostOfStrip: round(p.PieceCost), Notes: notes(p.Notes, sayStrip),

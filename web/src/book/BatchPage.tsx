@@ -6,6 +6,7 @@ import { client, Problem, type Schemas } from '../api/client'
 import { adopt } from '../stages/mix/draft'
 import { METHODS } from '../stages/mix/methods'
 import { keepDraft } from '../stages/mix/useDraft'
+import { three } from '../units/format'
 import { Asking } from './Asking'
 import styles from './book.module.css'
 import { Remarks } from './Remarks'
@@ -58,8 +59,11 @@ function Whole({ batch }: { batch: Batch }) {
           {text.voided(batch.void_reason ?? '')}
         </Alert>
       )}
+      <p className={`${styles.holds} no-print`}>
+        {text.holds} {batch.composition.map((c) => text.component(three(c.grams), c.name)).join(' · ')}
+      </p>
       {batch.parent_id && (
-        <p className="no-print">
+        <p className={`${styles.holds} no-print`}>
           {text.parent} <Link to={`/batches/${batch.parent_id}`}>{batch.parent_name}</Link>
         </p>
       )}

@@ -1,3 +1,11 @@
+const COMPONENTS = {
+  oxalic_acid_dihydrate: 'oxalic acid dihydrate',
+  formic_acid: 'formic acid',
+  glycerol: 'glycerol',
+  water: 'water',
+  sugar: 'sugar',
+}
+
 /** Every word of the book of batches. */
 export const text = {
   title: 'Batches',
@@ -11,6 +19,8 @@ export const text = {
   strengths: { g_per_l: 'g/L dihydrate', percent_ww: '% by weight' },
   methods: { dribble: 'dribble', strip: 'strips', pad: 'pads' },
   pieces: 'pads',
+  holds: 'Holds',
+  component: (grams: string, name: keyof typeof COMPONENTS) => `${grams} g ${COMPONENTS[name]}`,
   parent: 'Its left-over liquor comes from',
   copy: 'Copy into a new plan',
   copyAsk: 'This takes the place of what is typed on the Mix screen now.',

@@ -25,16 +25,19 @@ interface Props {
   /** What is left, in words; empty for nothing. */
   left: string
   neutralise: Schemas['Neutralise']
+  /** What else the rest asks for. */
+  aftercare?: string
   /** The rule worked under, or undefined for a product by its label. */
   rule?: string
 }
 
 /** The cautions at the foot of a docket: splashes, nevers, the rest, keeping, law. */
-export function Minding({ splash, nevers, keeping, left, neutralise: n, rule }: Props) {
+export function Minding({ splash, nevers, keeping, left, neutralise: n, aftercare, rule }: Props) {
   const rest = []
   if (left && n.leftover_g > 0)
     rest.push(text.neutralise(left, text.grams(three(n.leftover_g)), `${three(n.leftover_gas_l)} L`))
   if (n.whole_g > 0) rest.push(text.neutraliseAll(text.grams(three(n.whole_g))))
+  if (rest.length > 0 && aftercare) rest.push(aftercare)
   return (
     <>
       <Advice title={text.splash} harm lines={[splash]} />

@@ -41,7 +41,7 @@ export const text = {
     'Eyes: rinse at once, lenses out, 30 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not make sick, poison centre. Breathed in and coughing: fresh air and medical help; it can harm hours later.',
   leftover: 'Left over',
   neutralise: (left: string, bicarbonate: string, gas: string) =>
-    `${left} left takes ${bicarbonate} of bicarbonate and gives ${gas} of gas: open bucket, small portions, it foams. Keep bees off it.`,
+    `${left} left takes ${bicarbonate} of bicarbonate and gives ${gas} of gas: open bucket, small portions, it foams.`,
   neutraliseAll: (bicarbonate: string) => `The whole batch would take ${bicarbonate} of bicarbonate.`,
   law: 'Law',
   laws: 'Many places forbid home-made mixtures and allow only a registered product by its label. Keeler does not say what is allowed where you are.',

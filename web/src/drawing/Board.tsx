@@ -60,7 +60,6 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: Props) {
       aria-label={text.board(name)}
     >
       <rect className={styles.box} x={1} y={1} width={width - 2} height={height - 2} rx={3} />
-      {lid?.from === 'below' && <Lid {...lid} width={width} height={height} />}
       {slots.map((slot, i) => (
         <SlotMark key={i} slot={slot} x={comb(i)} height={height} brood={brood?.[i]} />
       ))}
@@ -91,7 +90,7 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: Props) {
           </g>
         )
       })}
-      {lid?.from === 'above' && <Lid {...lid} width={width} height={height} />}
+      {lid && <Lid {...lid} width={width} height={height} />}
       {touch?.sets === 'brood' ? (
         <Cells
           at={slots.flatMap((s, i) => (s === 'comb' ? [{ i, x: comb(i) - GAP / 2 }] : []))}

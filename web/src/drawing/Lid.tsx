@@ -2,7 +2,7 @@ import styles from './Board.module.css'
 
 export interface LidProps {
   from: 'above' | 'below'
-  /** What each piece holds or is, in a word: 20 mL. */
+  /** What each piece holds: 20 mL. */
   words: string
   /** Pieces beside each other; at most four are drawn. */
   pieces: number
@@ -16,11 +16,13 @@ export function Lid({ from, words, pieces, width, height }: LidProps & { width: 
   return (
     <g className={from === 'above' ? styles.pad : styles.under}>
       {Array.from({ length: n }, (_, i) => (
-        <rect key={i} x={left + i * (side + 8)} y={(height - side) / 2} width={side} height={side} rx={12} />
+        <g key={i}>
+          <rect x={left + i * (side + 8)} y={(height - side) / 2} width={side} height={side} rx={12} />
+          <text x={left + i * (side + 8) + side / 2} y={height / 2 + 6}>
+            {words}
+          </text>
+        </g>
       ))}
-      <text x={width / 2} y={height / 2 + 6}>
-        {words}
-      </text>
     </g>
   )
 }

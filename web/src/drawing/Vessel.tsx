@@ -1,7 +1,7 @@
 import styles from './Vessel.module.css'
 import { text } from './text'
 
-type Kind = 'jar' | 'pot' | 'bottle'
+type Kind = 'jar' | 'pot' | 'bottle' | 'packet'
 
 interface Props {
   kind: Kind
@@ -39,6 +39,13 @@ const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: num
     x: 18,
     width: 68,
     label: 61,
+  },
+  packet: {
+    outline: 'M26 34h52c9 0 14 5 14 14v52c0 9-5 14-14 14H26c-9 0-14-5-14-14V48c0-9 5-14 14-14z',
+    top: 34,
+    x: 12,
+    width: 80,
+    label: 22,
   },
 }
 

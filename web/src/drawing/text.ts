@@ -4,7 +4,7 @@ export const text = {
   gapHolds: (seam: string, ml: string) => (ml && ml !== '·' ? `${seam} seam, ${ml} mL` : `${seam} seam`),
   comb: (n: number) => `sealed brood on comb ${n}`,
   stripIn: (n: number, seam: string) => `strip in gap ${n}, ${seam} seam`,
-  vessels: { jar: 'jar', pot: 'pot', bottle: 'bottle' },
+  vessels: { jar: 'jar', pot: 'pot', bottle: 'bottle', packet: 'packet' },
   vessel: (kind: string, figure: string, unit: string) => `a ${kind} with ${figure} ${unit}`,
   vesselOf: (ml: number, kind: string) => `${ml >= 1000 ? `${ml / 1000} L` : `${ml} mL`} ${kind}`.trim(),
   ladder: 'strength among the schools',

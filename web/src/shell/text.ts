@@ -24,7 +24,7 @@ export const text = {
   keyList: [
     ['Tab', 'to the next board or figure'],
     ['← →', 'to the next gap of a board'],
-    ['space', 'a quarter more bees in the gap, after full none'],
+    ['space', 'a quarter more bees in the gap, after full none; or hang a strip, mark brood'],
     ['↑ ↓', 'a quarter more, a quarter less'],
     ['0 1 2 3 4', 'none, ¼, ½, ¾, full'],
     ['Enter', 'in the row under the boards: add the hives typed'],

@@ -18,3 +18,6 @@ export function UnitsProvider({ children }: { children: ReactNode }) {
 }
 
 export const useUnits = () => useContext(Units)
+
+/** The unit in which volumes are typed. */
+export const useVolumeUnit = () => (useUnits().system === 'us' ? 'fl oz' : 'mL')

@@ -4,10 +4,11 @@ import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import { Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
-import { date } from '../../shell/day'
+import { date, day } from '../../shell/day'
 import { usePublishedVolume } from '../../shell/volume'
 import { volume } from '../../units/format'
 import { useUnits } from '../../units/units'
+import type { Slip } from './docketProps'
 import { emptyDraft, type Change, type Draft } from './draft'
 import { MethodPicker } from './MethodPicker'
 import styles from './mix.module.css'
@@ -32,7 +33,7 @@ interface Props extends Workplace {
   band: ReactNode
   hives: ReactNode
   /** Undefined while there is nothing to weigh. */
-  docket: ReactNode
+  docket: ((slip: Slip) => ReactNode) | undefined
 }
 
 /** The Mix screen that all methods share: what is asked at the left, drawn in the middle, weighed at the right. */
@@ -80,7 +81,7 @@ export function Frame({
         <aside id="docket" className={styles.right} aria-label={text.docket}>
           {docket ? (
             <>
-              {docket}
+              {docket({ place: draft.place, rule: draft.rule, when: day(start.now), busy: asked.busy })}
               <div className={`${styles.after} no-print`}>
                 <SaveBatch
                   kept={kept}

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { client, Problem } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
 import { Faults } from '../../../parts/faults'
+import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
 import { three } from '../../../units/format'
@@ -38,20 +39,19 @@ export function ApplicatorPanel({ draft, change }: { draft: DribbleDraft; change
           onChange={(v) => change((d) => void (d.applicator.size = v))}
         />
       )}
-      <Field
-        label={text.unit[a.device]}
-        unit="mL"
-        path="applicator.unit_ml"
-        placeholder={a.device === 'sprayer' ? '' : text.usual}
-        value={a.unit}
-        onChange={(v) => change((d) => void (d.applicator.unit = v))}
-      />
-      <Field
-        label={text.dead}
-        unit="mL"
-        path="applicator.dead_ml"
-        value={a.dead}
-        onChange={(v) => change((d) => void (d.applicator.dead = v))}
+      <Figures
+        part={a}
+        set={(key, v) => change((d) => void (d.applicator[key] = v))}
+        rows={[
+          {
+            of: 'unit',
+            label: text.unit[a.device],
+            unit: 'mL',
+            path: 'applicator.unit_ml',
+            placeholder: a.device === 'sprayer' ? '' : text.usual,
+          },
+          { of: 'dead', label: text.dead, unit: 'mL', path: 'applicator.dead_ml' },
+        ]}
       />
       {a.device !== 'syringe' && <Calibration draft={draft} change={change} />}
     </Section>
@@ -74,18 +74,13 @@ function Calibration({ draft, change }: { draft: DribbleDraft; change: Change<Dr
     <details className={styles.fold}>
       <summary>{text.calibrate}</summary>
       <Faults value={faults}>
-        <Field
-          label={text.shots[a.device]}
-          path="shots"
-          value={a.shots}
-          onChange={(v) => change((d) => void (d.applicator.shots = v))}
-        />
-        <Field
-          label={text.shotsWeigh}
-          unit="g"
-          path="grams"
-          value={a.shotsWeigh}
-          onChange={(v) => change((d) => void (d.applicator.shotsWeigh = v))}
+        <Figures
+          part={a}
+          set={(key, v) => change((d) => void (d.applicator[key] = v))}
+          rows={[
+            { of: 'shots', label: text.shots[a.device], path: 'shots' },
+            { of: 'shotsWeigh', label: text.shotsWeigh, unit: 'g', path: 'grams' },
+          ]}
         />
         <Choice
           label={text.calibrate}

@@ -1,3 +1,4 @@
+import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
 import { useUnits } from '../../../units/units'
@@ -10,36 +11,22 @@ export function DosingPanel({ draft, change }: { draft: DribbleDraft; change: Ch
   const { dosing } = draft
   return (
     <Section title={text.dosing} folded>
-      <Field
-        label={text.perSeam}
-        unit="mL"
-        path="rule.full_seam_ml"
-        value={dosing.perSeam}
-        onChange={(v) => change((d) => void (d.dosing.perSeam = v))}
-      />
-      <Field
-        label={text.cap}
-        unit="mL"
-        path="rule.cap_ml"
-        value={dosing.cap}
-        onChange={(v) => change((d) => void (d.dosing.cap = v))}
-      />
-      <Field
-        label={text.flat}
-        unit="mL"
-        path="rule.flat_ml"
-        placeholder={text.bySeam}
-        value={dosing.flat}
-        onChange={(v) => change((d) => void (d.dosing.flat = v))}
-      />
-      <Field
-        label={text.nucFlat}
-        unit="mL"
-        path="rule.nuc_flat_ml"
-        placeholder={text.bySeam}
-        hint={text.flatHint}
-        value={dosing.nucFlat}
-        onChange={(v) => change((d) => void (d.dosing.nucFlat = v))}
+      <Figures
+        part={dosing}
+        set={(key, v) => change((d) => void (d.dosing[key] = v))}
+        rows={[
+          { of: 'perSeam', label: text.perSeam, unit: 'mL', path: 'rule.full_seam_ml' },
+          { of: 'cap', label: text.cap, unit: 'mL', path: 'rule.cap_ml' },
+          { of: 'flat', label: text.flat, unit: 'mL', path: 'rule.flat_ml', placeholder: text.bySeam },
+          {
+            of: 'nucFlat',
+            label: text.nucFlat,
+            unit: 'mL',
+            path: 'rule.nuc_flat_ml',
+            placeholder: text.bySeam,
+            hint: text.flatHint,
+          },
+        ]}
       />
     </Section>
   )
@@ -65,17 +52,13 @@ export function KeepingFields({ draft, change }: { draft: DribbleDraft; change: 
         value={draft.yard}
         onChange={(v) => change((d) => void (d.yard = v))}
       />
-      <Field
-        label={text.priceOf[hold.kind]}
-        path="prices.hold"
-        value={prices.hold}
-        onChange={(v) => change((d) => void (d.prices.hold = v))}
-      />
-      <Field
-        label={text.priceSugar}
-        path="prices.sugar_kg"
-        value={prices.sugar}
-        onChange={(v) => change((d) => void (d.prices.sugar = v))}
+      <Figures
+        part={prices}
+        set={(key, v) => change((d) => void (d.prices[key] = v))}
+        rows={[
+          { of: 'hold', label: text.priceOf[hold.kind], path: 'prices.hold' },
+          { of: 'sugar', label: text.priceSugar, path: 'prices.sugar_kg' },
+        ]}
       />
     </>
   )

@@ -51,6 +51,7 @@ export function DribbleDocket({
             nevers={bought ? undefined : text.nevers}
             left={plan.leftover_ml > 0 ? `${plain(Math.round(plan.leftover_ml))} mL` : ''}
             neutralise={plan.neutralise}
+            aftercare={text.aftercare}
             keeping={bought ? [shared.lawCard] : [keeping(plan, system)]}
             rule={bought ? undefined : rule}
           />

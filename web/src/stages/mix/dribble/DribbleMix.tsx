@@ -1,5 +1,4 @@
 import { client } from '../../../api/client'
-import { day } from '../../../shell/day'
 import { mass } from '../../../units/format'
 import { Bench } from '../Bench'
 import { Frame, type Workplace } from '../Frame'
@@ -19,7 +18,7 @@ import { text } from './text'
 
 /** The Mix screen of the dribble. */
 export function DribbleMix(workplace: Workplace) {
-  const { start, draft, change } = workplace
+  const { draft, change } = workplace
   const own = draft.dribble
   const changeOwn = useOwn(change, 'dribble')
   const reading = read(draft)
@@ -69,18 +68,7 @@ export function DribbleMix(workplace: Workplace) {
           />
         )
       }
-      docket={
-        plan && (
-          <DribbleDocket
-            answer={plan}
-            request={reading.request}
-            place={draft.place}
-            rule={draft.rule}
-            when={day(start.now)}
-            busy={asked.busy}
-          />
-        )
-      }
+      docket={plan && ((slip) => <DribbleDocket answer={plan} request={reading.request} {...slip} />)}
     />
   )
 }

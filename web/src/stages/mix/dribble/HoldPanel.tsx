@@ -1,8 +1,9 @@
 import { lazy, Suspense } from 'react'
 import { Choice } from '../../../parts/Choice'
+import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
-import { useUnits } from '../../../units/units'
+import { useVolumeUnit } from '../../../units/units'
 import type { Change } from '../draft'
 import type { DribbleDraft } from './draft'
 import { nameIn } from '../text'
@@ -13,7 +14,7 @@ const CardEditor = lazy(() => import('./CardEditor'))
 /** What the keeper holds: crystals, packets, tablets, or a bought liquid. */
 export function HoldPanel({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
   const { hold } = draft
-  const millilitres = useUnits().system === 'us' ? 'fl oz' : 'mL'
+  const millilitres = useVolumeUnit()
   return (
     <Section title={text.hold} brief={nameIn(text.holdKinds, hold.kind)}>
       <Choice
@@ -71,20 +72,19 @@ function PowderFields({
   const powder = draft.hold.powder[kind]
   return (
     <>
-      <Field
-        label={text.holdAmount[kind]}
-        unit="g"
-        path="hold.grams"
-        value={powder.grams}
-        onChange={(v) => change((d) => void (d.hold.powder[kind].grams = v))}
-      />
-      <Field
-        label={text.oadShare}
-        unit="%"
-        path="hold.oad_percent"
-        hint={kind === 'packet' && powder.oadPercent === '' ? text.packetShareHint : undefined}
-        value={powder.oadPercent}
-        onChange={(v) => change((d) => void (d.hold.powder[kind].oadPercent = v))}
+      <Figures
+        part={powder}
+        set={(key, v) => change((d) => void (d.hold.powder[kind][key] = v))}
+        rows={[
+          { of: 'grams', label: text.holdAmount[kind], unit: 'g', path: 'hold.grams' },
+          {
+            of: 'oadPercent',
+            label: text.oadShare,
+            unit: '%',
+            path: 'hold.oad_percent',
+            hint: kind === 'packet' && powder.oadPercent === '' ? text.packetShareHint : undefined,
+          },
+        ]}
       />
       {kind !== 'crystals' && (
         <Field

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../api/client'
-import { clock, day } from '../../../shell/day'
 import { plain } from '../../../units/format'
+import { keptSlip } from '../docketProps'
 import { KeptHives } from '../hives/KeptHives'
 import { adoptColonies } from '../hives/request'
 import { gapsOf } from '../hives/seams'
@@ -12,15 +12,7 @@ import { text } from './text'
 export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.dribble || !answer.dribble) return null
-  return (
-    <DribbleDocket
-      answer={answer.dribble}
-      request={recipe.dribble}
-      place={batch.name}
-      rule={batch.rule_worked_under ?? ''}
-      when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
-    />
-  )
+  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} {...keptSlip(batch)} />
 }
 
 /** Its hives from above, as they were dosed. */

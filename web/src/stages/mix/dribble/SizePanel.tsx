@@ -1,7 +1,8 @@
 import { Choice } from '../../../parts/Choice'
+import { Figures } from '../../../parts/Figures'
 import { FaultLine, Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
-import { useUnits } from '../../../units/units'
+import { useVolumeUnit } from '../../../units/units'
 import type { Change } from '../draft'
 import type { DribbleDraft } from './draft'
 import { nameIn } from '../text'
@@ -10,7 +11,7 @@ import { text } from './text'
 /** What settles how much is made. */
 export function SizePanel({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
   const { size, mean } = draft
-  const us = useUnits().system === 'us'
+  const millilitres = useVolumeUnit()
   return (
     <Section title={text.sizedBy} brief={nameIn(text.sizes, size.by)}>
       <Choice
@@ -22,17 +23,13 @@ export function SizePanel({ draft, change }: { draft: DribbleDraft; change: Chan
       />
       {size.by === 'count' && (
         <>
-          <Field
-            label={text.meanSeams}
-            path="mean.seams"
-            value={mean.seams}
-            onChange={(v) => change((d) => void (d.mean.seams = v))}
-          />
-          <Field
-            label={text.meanColonies}
-            path="mean.colonies"
-            value={mean.colonies}
-            onChange={(v) => change((d) => void (d.mean.colonies = v))}
+          <Figures
+            part={mean}
+            set={(key, v) => change((d) => void (d.mean[key] = v))}
+            rows={[
+              { of: 'seams', label: text.meanSeams, path: 'mean.seams' },
+              { of: 'colonies', label: text.meanColonies, path: 'mean.colonies' },
+            ]}
           />
         </>
       )}
@@ -47,7 +44,7 @@ export function SizePanel({ draft, change }: { draft: DribbleDraft; change: Chan
       {size.by === 'volume' && (
         <Field
           label={text.volume}
-          unit={us ? 'fl oz' : 'mL'}
+          unit={millilitres}
           path="size.volume_ml"
           value={size.volume}
           onChange={(v) => change((d) => void (d.size.volume = v))}

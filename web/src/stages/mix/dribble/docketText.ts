@@ -39,6 +39,7 @@ export const text = {
   keep: (at: Degrees) =>
     `Make it for the day: a day at room temperature at most, a week in the fridge, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
   clearTo: (t: string) => `The acid stays dissolved down to ${t}.`,
+  aftercare: 'Neutralised syrup is still poisonous and sweet: keep bees off it.',
   nevers:
     'Never by spoon or cup: crystals pack differently, so the same spoon holds more or less. Never shaken in a closed jar. Never aluminium, copper or galvanised. The vessels never again for food; mark them POISON and lock them away.',
 }

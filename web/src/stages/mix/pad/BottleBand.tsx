@@ -38,7 +38,7 @@ export function BottleBand({ draft, request, plan, change }: Props) {
   return (
     <div className={styles.band}>
       <Vessel
-        kind="bottle"
+        kind={ready ? 'packet' : 'bottle'}
         volume={ml}
         taken={plan ? plan.visit_ml * Math.max(plan.visits, ml > 0 ? 1 : 0) : 0}
         figure={made.value}

@@ -2,7 +2,7 @@ import { memo } from 'react'
 import type { Schemas } from '../../../api/client'
 import { Board } from '../../../drawing/Board'
 import type { LidProps } from '../../../drawing/Lid'
-import { plain, three } from '../../../units/format'
+import { plain, tenths, three } from '../../../units/format'
 import type { Change } from '../draft'
 import type { DraftColony } from '../hives/hive'
 import { HiveCard } from '../hives/HiveCard'
@@ -65,9 +65,10 @@ export function lidOf(
   boxes: number,
 ): LidProps | undefined {
   if (!row || row.formic_g === 0 || box !== (from === 'above' ? boxes - 1 : 0)) return undefined
+  const pieces = row.pads ?? 1
   return {
     from,
-    words: row.ml ? text.mL(plain(row.ml)) : text.pads(row.pads ?? 0),
-    pieces: row.pads ?? 1,
+    pieces,
+    words: row.ml ? text.mL(tenths(row.ml / pieces)) : text.grams(tenths(row.formic_g / pieces)),
   }
 }

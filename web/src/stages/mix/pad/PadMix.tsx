@@ -1,5 +1,4 @@
 import { client } from '../../../api/client'
-import { day } from '../../../shell/day'
 import { mass } from '../../../units/format'
 import { Bench } from '../Bench'
 import { Frame, type Workplace } from '../Frame'
@@ -10,13 +9,15 @@ import { BottleBand } from './BottleBand'
 import type { From } from './draft'
 import { PadCard } from './PadCard'
 import { PadDocket } from './PadDocket'
-import { AmountPanel, Buying, HivesPanel, HoldPanel, SheetPanel, SizePanel, WorkingPanel } from './Panels'
+import { AmountPanel, WorkingPanel } from './AmountPanel'
+import { HoldPanel } from './HoldPanel'
+import { Buying, HivesPanel, SheetPanel, SizePanel } from './SizePanel'
 import { read, type Answer } from './request'
 import { text } from './text'
 
 /** The Mix screen of formic acid and its pads. */
 export default function PadMix(workplace: Workplace) {
-  const { start, draft, change } = workplace
+  const { draft, change } = workplace
   const own = draft.pad
   const changeOwn = useOwn(change, 'pad')
   const reading = read(draft)
@@ -73,18 +74,7 @@ export default function PadMix(workplace: Workplace) {
           />
         )
       }
-      docket={
-        plan && (
-          <PadDocket
-            answer={plan}
-            request={reading.request}
-            place={draft.place}
-            rule={draft.rule}
-            when={day(start.now)}
-            busy={asked.busy}
-          />
-        )
-      }
+      docket={plan && ((slip) => <PadDocket answer={plan} request={reading.request} {...slip} />)}
     />
   )
 }

@@ -127,6 +127,7 @@ export const text = {
   countOnly: 'Only a count: no boards needed. Choose “Drawn” to see what goes on each hive.',
   mL: (ml: string) => `${ml} mL`,
   stockIn: (grams: string) => `${grams} g stock`,
+  grams: (grams: string) => `${grams} g`,
   acidIn: (grams: string) => `${grams} g acid`,
   combsOf: (n: number) => `${n} ${n === 1 ? 'comb' : 'combs'}`,
   sheets: (n: number, area: string) => `${n === 1 ? '1 sheet' : `${n} sheets`}, or ${area} cm²`,

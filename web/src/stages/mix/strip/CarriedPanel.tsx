@@ -1,7 +1,8 @@
 import NativeSelect from '@mui/material/NativeSelect'
 import { useQuery } from '@tanstack/react-query'
 import { client, type Schemas } from '../../../api/client'
-import { FaultLine, Field } from '../../../parts/Field'
+import { Figures } from '../../../parts/Figures'
+import { FaultLine } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
 import type { Change } from '../draft'
 import type { StripDraft } from './draft'
@@ -42,26 +43,14 @@ export function CarriedPanel({ draft, change }: { draft: StripDraft; change: Cha
         ))}
       </NativeSelect>
       <FaultLine path="parent_id" />
-      <Field
-        label={text.carriedGrams}
-        unit="g"
-        path="carried.grams"
-        value={carried.grams}
-        onChange={(v) => change((d) => void (d.carried.grams = v))}
-      />
-      <Field
-        label={text.carriedOAD}
-        unit="%"
-        path="carried.oad_percent"
-        value={carried.oad}
-        onChange={(v) => change((d) => void (d.carried.oad = v))}
-      />
-      <Field
-        label={text.carriedWater}
-        unit="%"
-        path="carried.water_percent"
-        value={carried.water}
-        onChange={(v) => change((d) => void (d.carried.water = v))}
+      <Figures
+        part={carried}
+        set={(key, v) => change((d) => void (d.carried[key] = v))}
+        rows={[
+          { of: 'grams', label: text.carriedGrams, unit: 'g', path: 'carried.grams' },
+          { of: 'oad', label: text.carriedOAD, unit: '%', path: 'carried.oad_percent' },
+          { of: 'water', label: text.carriedWater, unit: '%', path: 'carried.water_percent' },
+        ]}
       />
     </Section>
   )

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../../api/client'
-import { clock, day } from '../../../shell/day'
+import { keptSlip } from '../docketProps'
 import { KeptHives } from '../hives/KeptHives'
 import { adoptColonies } from '../hives/request'
 import { gapsOf } from '../hives/seams'
@@ -11,15 +11,7 @@ import { text } from './text'
 export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.strip || !answer.strip) return null
-  return (
-    <StripDocket
-      answer={answer.strip}
-      request={recipe.strip}
-      place={batch.name}
-      rule={batch.rule_worked_under ?? ''}
-      when={`${day(batch.made_on)} ${clock(batch.made_on)}`}
-    />
-  )
+  return <StripDocket answer={answer.strip} request={recipe.strip} {...keptSlip(batch)} />
 }
 
 /** Its hives from above, with the strips in their gaps. */

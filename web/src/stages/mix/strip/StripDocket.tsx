@@ -121,7 +121,7 @@ function work(plan: Answer, carrier: Carrier, system: System): string[] {
   const out = []
   if (plan.acid_g > 0) {
     const fall = system === 'us' ? `${Math.round(plan.dip_c * 1.8)} °F` : `${Math.round(plan.dip_c)} °C`
-    out.push(text.dip(temperature(plan.warm_to_c, system), fall))
+    out.push(text.dip(temperature(plan.warm_to_c, system), fall, temperature(plan.highest_c, system)))
   }
   if (carrier === 'sponge') return [...out, text.soakSponges]
   const b = plan.bundles

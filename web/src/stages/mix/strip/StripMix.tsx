@@ -1,6 +1,5 @@
 import { client } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
-import { day } from '../../../shell/day'
 import { mass } from '../../../units/format'
 import { Bench } from '../Bench'
 import { Frame, type Workplace } from '../Frame'
@@ -9,7 +8,9 @@ import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { CarriedPanel } from './CarriedPanel'
 import type { StripDraft } from './draft'
-import { CarrierPanel, NumberPanel, Prices, RecipePanel, SizePanel, VesselPanel } from './Panels'
+import { CarrierPanel, NumberPanel } from './PiecesPanel'
+import { RecipePanel } from './RecipePanel'
+import { Prices, SizePanel, VesselPanel } from './SizePanel'
 import { PotBand } from './PotBand'
 import { read, type Answer } from './request'
 import { StripCard } from './StripCard'
@@ -18,7 +19,7 @@ import { text } from './text'
 
 /** The Mix screen of the strips. */
 export default function StripMix(workplace: Workplace) {
-  const { start, draft, change } = workplace
+  const { draft, change } = workplace
   const own = draft.strip
   const changeOwn = useOwn(change, 'strip')
   const reading = read(draft)
@@ -84,18 +85,7 @@ export default function StripMix(workplace: Workplace) {
           />
         )
       }
-      docket={
-        plan && (
-          <StripDocket
-            answer={plan}
-            request={reading.request}
-            place={draft.place}
-            rule={draft.rule}
-            when={day(start.now)}
-            busy={asked.busy}
-          />
-        )
-      }
+      docket={plan && ((slip) => <StripDocket answer={plan} request={reading.request} {...slip} />)}
     />
   )
 }

@@ -21,8 +21,8 @@ export const text = {
   costPiece: (piece: string) => `cost a ${piece}`,
 
   then: 'Then',
-  dip: (heat: string, fall: string) =>
-    `The acid cools the pot by about ${fall} (an estimate). Warm it back to ${heat} until clear, thermometer in it. Never above 77 °C: a forgotten pot gives off acid gas, and drips on the plate smoke.`,
+  dip: (heat: string, fall: string, most: string) =>
+    `The acid cools the pot by about ${fall} (an estimate). Warm it back to ${heat} until clear, thermometer in it. Never above ${most}: a forgotten pot gives off acid gas, and drips on the plate smoke.`,
   soak: (bundles: string) =>
     `Pour over the strips, upright${bundles && `: ${bundles}`}. Bundles loosened, weighted down, 24 hours. Drain back, weigh what is left, close it, mark it POISON.`,
   soakSponges:

@@ -20,7 +20,8 @@ export const text = {
   ] as const,
   glycerol: 'Glycerol bought at',
   warmTo: 'Pot kept at',
-  warmHint: 'Usual 70 °C; a gentler school stops at 60. Never above 77.',
+  warmHint: (at: (celsius: number) => string) =>
+    `Usual ${at(70)}; a gentler school stops at ${at(60)}. Never above ${at(77)}.`,
 
   carrier: 'Soaked into',
   carriers: [

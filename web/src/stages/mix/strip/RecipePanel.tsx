@@ -1,0 +1,77 @@
+import { Choice } from '../../../parts/Choice'
+import { Figures } from '../../../parts/Figures'
+import { Field } from '../../../parts/Field'
+import { Section } from '../../../parts/Section'
+import { temperature } from '../../../units/format'
+import { useUnits } from '../../../units/units'
+import type { Change } from '../draft'
+import { nameIn } from '../text'
+import type { StripDraft } from './draft'
+import { text } from './text'
+
+interface Props {
+  draft: StripDraft
+  change: Change<StripDraft>
+}
+
+/** Acid to glycerol: a school, or one's own; and how strong the glycerol is. */
+export function RecipePanel({ draft, change }: Props) {
+  const { recipe } = draft
+  const { system } = useUnits()
+  const chosen = recipe.by === 'own' ? 'own' : recipe.school
+  return (
+    <Section title={text.recipe} brief={nameIn(text.recipes, chosen)}>
+      <Choice
+        label={text.recipe}
+        value={chosen as (typeof text.recipes)[number][0]}
+        options={text.recipes}
+        columns={3}
+        path="recipe.school"
+        onChange={(key) =>
+          change((d) => {
+            d.recipe.by = key === 'own' ? 'own' : 'school'
+            if (key !== 'own') d.recipe.school = key
+          })
+        }
+      />
+      {recipe.by === 'own' && (
+        <>
+          <Figures
+            part={recipe}
+            set={(key, v) => change((d) => void (d.recipe[key] = v))}
+            rows={[
+              { of: 'oad', label: text.oad, unit: 'g', path: 'recipe.oad_g' },
+              {
+                of: 'glycerol',
+                label: text.ownGlycerol,
+                unit: recipe.per === 'ml' ? 'mL' : 'g',
+                path: recipe.per === 'ml' ? 'recipe.glycerol_ml' : 'recipe.glycerol_g',
+              },
+            ]}
+          />
+          <Choice
+            label={text.per}
+            value={recipe.per}
+            options={text.pers}
+            onChange={(per) => change((d) => void (d.recipe.per = per))}
+          />
+        </>
+      )}
+      <Field
+        label={text.glycerol}
+        unit="%"
+        path="glycerol_percent"
+        value={draft.glycerol}
+        onChange={(v) => change((d) => void (d.glycerol = v))}
+      />
+      <Field
+        label={text.warmTo}
+        unit={system === 'us' ? '°F' : '°C'}
+        path="warm_to_c"
+        hint={text.warmHint((c) => temperature(c, system))}
+        value={draft.warmTo}
+        onChange={(v) => change((d) => void (d.warmTo = v))}
+      />
+    </Section>
+  )
+}
