@@ -18,7 +18,7 @@ func TestImportsRunOneWay(t *testing.T) {
 		"keeler/wire":  {"keeler/app", "keeler/store", "keeler/api", "net", "os", "database", "github.com"},
 		"keeler/store": {"keeler/core", "keeler/wire", "keeler/app", "keeler/api", "net/http"},
 		"keeler/app":   {"keeler/api", "net/http", "gorm.io"},
-		"keeler/api":   {"keeler/core/syrup", "keeler/core/chem", "gorm.io"},
+		"keeler/api":   {"keeler/core/syrup", "keeler/core/strip", "keeler/core/pad", "keeler/core/chem", "gorm.io"},
 	}
 	seen := map[string]bool{}
 	for line := range strings.Lines(string(out)) {

@@ -37,6 +37,18 @@ func TestDocketPrintsOnOnePage(t *testing.T) {
 			t.Errorf("20 colonies take %d pages of %s, want 1", n, name)
 		}
 	}
+	for method, title := range map[string]string{"strip": "Cook for", "pad": "Let down"} {
+		p.click(fmt.Sprintf(`[data-choose=%q]`, method))
+		if method == "pad" {
+			p.fill("hold.percent", "85")
+		}
+		p.says("[data-docket]", title, "20")
+		if n := p.pages(chromedp.PaperA4); n != 1 {
+			t.Errorf("20 colonies by %s take %d pages, want 1", method, n)
+		}
+	}
+	p.click(`[data-choose="dribble"]`)
+	p.says("[data-docket]", "Weigh for")
 	add(40)
 	p.says("[data-docket]", "60 11")
 	if n := p.pages(chromedp.PaperA4); n < 2 || n > 3 {

@@ -26,11 +26,13 @@ func readColonies(colonies []Colony, l *fault.List) []hive.Colony {
 	out := make([]hive.Colony, len(colonies))
 	for i, c := range colonies {
 		out[i] = hive.Colony{Name: c.Name, Nuc: c.Nuc, Boxes: make([]hive.Box, len(c.Boxes))}
-		l.Under("colonies", i, func(l *fault.List) {
-			for j, b := range c.Boxes {
-				l.Under("boxes", j, func(l *fault.List) { out[i].Boxes[j] = b.core(l) })
-			}
-		})
+		ofColony := len(*l)
+		for j := range c.Boxes {
+			ofBox := len(*l)
+			out[i].Boxes[j] = c.Boxes[j].core(l)
+			l.Beneath(ofBox, "boxes", j)
+		}
+		l.Beneath(ofColony, "colonies", i)
 	}
 	return out
 }

@@ -19,8 +19,8 @@ type Liquor struct {
 
 // StripGap is one gap beside the combs.
 type StripGap struct {
-	Open      bool    `json:"open" doc:"Whether bees can sit here on a comb."`
 	Seam      float64 `json:"seam" doc:"Bees in it, 0 to 1 in quarters."`
+	Open      bool    `json:"open" doc:"Whether bees can sit here on a comb."`
 	Strip     bool    `json:"strip,omitempty" doc:"A strip hangs from here, or a sponge lies above it."`
 	Through   bool    `json:"through,omitempty" doc:"It reaches into the box below."`
 	FromAbove bool    `json:"from_above,omitempty" doc:"One reaches into it from the box above."`
@@ -172,8 +172,15 @@ func colonyStrips(c strip.ColonyStrips, bees hive.Colony) ColonyStrips {
 		Name: c.Name, Frames: c.Frames, Wanted: c.Wanted, Strips: len(c.Placement.Spots), ByHand: c.ByHand,
 		Reason: string(c.Placement.Reason), OADG: round(c.OAD), Boxes: make([]StripBox, len(bees.Boxes)),
 	}
-	for i, b := range bees.Boxes {
-		gaps := make([]StripGap, len(b.Slots)+1)
+	all := 0
+	for i := range bees.Boxes {
+		all += len(bees.Boxes[i].Slots) + 1
+	}
+	free := make([]StripGap, all)
+	for i := range bees.Boxes {
+		b := &bees.Boxes[i]
+		gaps := free[: len(b.Slots)+1 : len(b.Slots)+1]
+		free = free[len(gaps):]
 		for g, open := range b.Open() {
 			gaps[g] = StripGap{Open: open, Seam: float64(b.Seam(g)) / float64(hive.Full)}
 		}

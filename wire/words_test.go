@@ -6,6 +6,8 @@ import (
 
 	"keeler/core/fault"
 	"keeler/core/note"
+	"keeler/core/pad"
+	"keeler/core/strip"
 	"keeler/core/syrup"
 )
 
@@ -21,6 +23,9 @@ func TestSay(t *testing.T) {
 		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way."},
 		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
 		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Too high. Possible: 0.986 to 1.209 g/mL."},
+		{fault.Fault{Field: "uptake_g", Reason: fault.Missing, Low: 0.5, High: 500, Unit: "g"}, "Weigh one dry and one soaked: the difference is what a piece takes up. Possible: 0.5 to 500 g."},
+		{fault.Fault{Field: "carried.grams", Reason: fault.Overfull, High: 221.28, Unit: "g"}, "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot. Possible: 0 to 221 g."},
+		{fault.Fault{Field: "working_percent", Reason: fault.Upward, Low: 5, High: 60, Unit: "%"}, "Thinning cannot make it stronger than what is in the bottle. Possible: 5 to 60 %."},
 		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Too low. Possible: 0 to 1,000,000."},
 	} {
 		if got := Say(c.fault); got != c.want {
@@ -33,6 +38,44 @@ func TestSayNamesFewColonies(t *testing.T) {
 	n := note.Note{Code: syrup.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
 	if got := sayDribble(n, syrup.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
 		t.Errorf("got %q", got)
+	}
+}
+
+// Every note of every method has words of its own, with all its figures in them.
+func TestEveryNoteHasWords(t *testing.T) {
+	figures := []float64{11, 12, 13, 14, 15}
+	for method, list := range map[string]struct {
+		say   func(note.Note) string
+		codes map[note.Code]int // figures that the keeper must read
+	}{
+		"dribble": {func(n note.Note) string { return sayDribble(n, syrup.Packet) }, map[note.Code]int{
+			syrup.NoteWeak: 2, syrup.NoteStrong: 2, syrup.NoteSeamLow: 2, syrup.NoteSeamHigh: 2, syrup.NoteCap: 2,
+			syrup.NoteBigCap: 2, syrup.NoteMean: 2, syrup.NoteShort: 2, syrup.NoteHolding: 1, syrup.NoteCrystals: 1,
+			syrup.NoteRatio: 1, syrup.NoteBalance: 1, syrup.NoteNoBees: 0, syrup.NoteTablets: 2, syrup.NoteSteps: 1,
+			syrup.NoteBeyond: 2, syrup.NoteNoOxalic: 0,
+		}},
+		"strip": {sayStrip, map[note.Code]int{
+			strip.NoteWeak: 2, strip.NoteStrong: 2, strip.NoteUptake: 2, strip.NoteHot: 2, strip.NoteShort: 2,
+			strip.NoteCarried: 2, strip.NoteBalance: 1, strip.NoteGaps: 2, strip.NoteMost: 2, strip.NoteNoGap: 0,
+			strip.NoteClose: 0, strip.NoteOutside: 0, strip.NoteUnlooked: 0, strip.NoteNoBees: 0,
+		}},
+		"pad": {sayPad, map[note.Code]int{
+			pad.NoteWeak: 2, pad.NoteStrong: 2, pad.NoteFuming: 2, pad.NoteReading: 2, pad.NoteScaled: 4,
+			pad.NoteSpoons: 5, pad.NoteCap: 2, pad.NoteShort: 2, pad.NoteHolding: 1, pad.NoteVisits: 2,
+			pad.NoteApart: 3, pad.NoteNuc: 0, pad.NoteNoNuc: 0, pad.NoteBalance: 1,
+		}},
+	} {
+		for code, n := range list.codes {
+			text := list.say(note.Note{Code: code, Figures: figures})
+			if len(text) < 20 || !strings.HasSuffix(text, ".") {
+				t.Errorf("%s %s: %q", method, code, text)
+			}
+			for i := range n {
+				if !strings.Contains(text, figure(figures[i])) {
+					t.Errorf("%s %s does not tell its figure %d: %q", method, code, i, text)
+				}
+			}
+		}
 	}
 }
 

@@ -85,13 +85,11 @@ func (l *List) Within(field string, value, low, high float64, unit string) bool 
 	return false
 }
 
-// Under runs a check of entry i of a list whose fields are paths within the
-// entry, and completes the paths of what it finds: "boxes" under ("colonies", 2)
-// becomes "colonies[2].boxes".
-func (l *List) Under(list string, i int, check func(*List)) {
-	before := len(*l)
-	check(l)
-	for k := before; k < len(*l); k++ {
+// Beneath completes the paths of all faults from the given one on, which were
+// found within entry i of a list: "boxes" beneath ("colonies", 2) becomes
+// "colonies[2].boxes".
+func (l *List) Beneath(from int, list string, i int) {
+	for k := from; k < len(*l); k++ {
 		(*l)[k].Field = Index(list, i) + "." + (*l)[k].Field
 	}
 }

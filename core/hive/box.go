@@ -3,6 +3,8 @@
 package hive
 
 import (
+	"slices"
+
 	"keeler/core/fault"
 )
 
@@ -48,14 +50,11 @@ type Box struct {
 	Brood []bool
 }
 
-// Combs gives n slots that all hold combs.
-func Combs(n int) []Slot {
-	slots := make([]Slot, n)
-	for i := range slots {
-		slots[i] = Comb
-	}
-	return slots
-}
+// Combs gives n slots, 0 to MaxFrames, that all hold combs. They are shared by all
+// boxes of combs: clone them before changing one.
+func Combs(n int) []Slot { return combs[:n:n] }
+
+var combs = slices.Repeat([]Slot{Comb}, MaxFrames)
 
 // Open tells for each gap whether bees can sit in it on a comb: whether at
 // least one of its two sides is a comb. A full box of n frames has n − 1 gaps

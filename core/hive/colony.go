@@ -50,8 +50,10 @@ func (c Colony) Check(l *fault.List) {
 	if !l.Within("boxes", float64(len(c.Boxes)), 1, MaxBoxes, "boxes") {
 		return
 	}
-	for i, b := range c.Boxes {
-		l.Under("boxes", i, b.check)
+	for i := range c.Boxes {
+		before := len(*l)
+		c.Boxes[i].check(l)
+		l.Beneath(before, "boxes", i)
 	}
 }
 
@@ -62,8 +64,10 @@ func CheckAll(colonies []Colony, l *fault.List) {
 		l.AddRange("colonies", fault.TooMany, 0, MaxColonies, "colonies")
 		return
 	}
-	for i, c := range colonies {
-		l.Under("colonies", i, c.Check)
+	for i := range colonies {
+		before := len(*l)
+		colonies[i].Check(l)
+		l.Beneath(before, "colonies", i)
 	}
 }
 

@@ -53,9 +53,32 @@ func TestBees(t *testing.T) {
 	}
 }
 
+// A gap between two combs lies beside brood when either comb holds it.
+func TestBroodAndGapsBetween(t *testing.T) {
+	b := Box{Slots: []Slot{Comb, Comb, Comb, Feeder, Comb}, Brood: []bool{false, false, true}, Seams: []Seam{0, 3}}
+	for gap, want := range []struct{ between, brood bool }{
+		{false, false}, {true, false}, {true, true}, {false, true}, {false, false}, {false, false},
+	} {
+		if b.Between(gap) != want.between || b.BroodBeside(gap) != want.brood {
+			t.Errorf("gap %d: between %v, brood %v", gap, b.Between(gap), b.BroodBeside(gap))
+		}
+	}
+	if b.Seam(1) != 3 || b.Seam(4) != 0 || b.Seam(-1) != 0 {
+		t.Error("where nobody looked there are no bees")
+	}
+	if n := (Colony{Boxes: []Box{b, {Slots: Combs(10)}}}).Combs(); n != 14 {
+		t.Errorf("%d combs, want 14: feeders are none", n)
+	}
+	var l fault.List
+	CheckAll(make([]Colony, MaxColonies+1), &l)
+	if len(l) != 1 || l[0].Reason != fault.TooMany {
+		t.Errorf("too many colonies: %v", l)
+	}
+}
+
 func TestWhatCannotBe(t *testing.T) {
 	good := func() Colony {
-		return Colony{Name: "R1", Boxes: []Box{{Kind: Deep, Slots: Combs(3), Seams: []Seam{0, 4, 4, 0}}}}
+		return Colony{Name: "R1", Boxes: []Box{{Kind: Deep, Slots: slices.Clone(Combs(3)), Seams: []Seam{0, 4, 4, 0}}}}
 	}
 	for _, c := range []struct {
 		name   string
@@ -69,6 +92,10 @@ func TestWhatCannotBe(t *testing.T) {
 		{"odd slot", func(c *Colony) { c.Boxes[0].Slots[1] = "hat" }, "boxes[0].slots[1]", fault.Unknown},
 		{"more seams than gaps", func(c *Colony) { c.Boxes[0].Seams = make([]Seam, 5) }, "boxes[0].seams", fault.TooMany},
 		{"over full", func(c *Colony) { c.Boxes[0].Seams[2] = 5 }, "boxes[0].seams[2]", fault.TooHigh},
+		{"brood in a feeder", func(c *Colony) {
+			c.Boxes[0].Slots, c.Boxes[0].Brood = []Slot{Comb, Feeder, Comb}, []bool{true, true}
+		}, "boxes[0].brood[1]", fault.NoGap},
+		{"more brood than combs", func(c *Colony) { c.Boxes[0].Brood = make([]bool, 4) }, "boxes[0].brood", fault.TooMany},
 		{"bees behind the feeder", func(c *Colony) { c.Boxes[0].Slots = []Slot{Comb, Feeder, Feeder} }, "boxes[0].seams[2]", fault.NoGap},
 	} {
 		colony, l := good(), fault.List{}

@@ -1,13 +1,17 @@
 package strip
 
-import "keeler/core/hive"
+import (
+	"slices"
+
+	"keeler/core/hive"
+)
 
 // gapSet is what the strips of one box can choose from: for each gap whether it
 // is in the nest, and how many quarters of bees a strip there is for.
 type gapSet struct {
 	gaps  int
 	in    [hive.MaxFrames + 1]bool
-	bees  [hive.MaxFrames + 1]int
+	bees  [hive.MaxFrames + 1]int16
 	total int // quarters of bees in all its gaps
 }
 
@@ -24,8 +28,8 @@ func nest(c hive.Colony) (sets []gapSet, looked bool) {
 	}
 	looked = brood || c.Quarters() > 0
 	sets = make([]gapSet, len(c.Boxes))
-	for i, b := range c.Boxes {
-		s := &sets[i]
+	for i := range c.Boxes {
+		b, s := &c.Boxes[i], &sets[i]
 		s.gaps = len(b.Slots) + 1
 		s.total = b.Quarters()
 		for g := range s.gaps {
@@ -37,7 +41,7 @@ func nest(c hive.Colony) (sets []gapSet, looked bool) {
 			default:
 				s.in[g] = seam > 0 || !looked
 			}
-			s.bees[g] = max(int(seam), 1)
+			s.bees[g] = max(int16(seam), 1)
 		}
 	}
 	return sets, looked
@@ -47,7 +51,17 @@ func nest(c hive.Colony) (sets []gapSet, looked bool) {
 const maxRoom = (hive.MaxFrames + apart) / apart
 
 // holds reports whether any gap of the set is in the nest.
-func (s *gapSet) holds() bool { return s.room() > 0 }
+func (s *gapSet) holds() bool { return slices.Contains(s.in[:s.gaps], true) }
+
+// anyHolds reports whether any of the sets has a gap in the nest.
+func anyHolds(sets []gapSet) bool {
+	for i := range sets {
+		if sets[i].holds() {
+			return true
+		}
+	}
+	return false
+}
 
 // room is how many strips fit, at least two frames apart: the first gap and then
 // the next one that is far enough, which no other choice can better.
@@ -130,7 +144,7 @@ func (s *gapSet) spread(n int, chosen []int) []int {
 func (s *gapSet) walk(gaps []int, left, right int) int {
 	sum := 0
 	for _, g := range gaps {
-		sum += s.bees[g] * min(g-left, right-g)
+		sum += int(s.bees[g]) * min(g-left, right-g)
 	}
 	return sum
 }

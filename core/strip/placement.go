@@ -55,7 +55,7 @@ type Layout struct {
 func Place(c hive.Colony, wanted int, how Layout) Placement {
 	sets, looked := nest(c)
 	p := Placement{Looked: looked}
-	if !slices.ContainsFunc(sets, func(s gapSet) bool { return s.holds() }) {
+	if !anyHolds(sets) {
 		if wanted > 0 {
 			p.Reason = ReasonNoGap
 		}
@@ -85,7 +85,7 @@ func Place(c hive.Colony, wanted int, how Layout) Placement {
 // topmost is the uppermost box of the nest if there is nest below it, otherwise 0.
 func topmost(sets []gapSet) int {
 	for i := len(sets) - 1; i > 0; i-- {
-		if sets[i].holds() && slices.ContainsFunc(sets[:i], func(s gapSet) bool { return s.holds() }) {
+		if sets[i].holds() && anyHolds(sets[:i]) {
 			return i
 		}
 	}
@@ -137,7 +137,7 @@ func (p *Placement) hang(c hive.Colony, sets []gapSet, wanted, most int) {
 		below := i > 0 && sets[i-1].holds()
 		if below { // a strip here is for the bees below it, too
 			for g := range min(s.gaps, sets[i-1].gaps) {
-				s.bees[g] += int(c.Boxes[i-1].Seam(g))
+				s.bees[g] += int16(c.Boxes[i-1].Seam(g))
 			}
 		}
 		n := min(wanted-len(p.Spots), s.room())

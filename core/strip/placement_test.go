@@ -28,6 +28,10 @@ func clusters(frames int) []hive.Box {
 	return out
 }
 
+func between(b hive.Box, gap int) bool {
+	return gap >= 1 && gap <= len(b.Slots)-1 && b.Slots[gap-1] == hive.Comb && b.Slots[gap] == hive.Comb
+}
+
 // valid checks one placement against the rule itself: in gaps with bees between
 // two combs, two frames apart in each box that a strip hangs in; all that are
 // wanted, or a reason and no gap left in which one more would fit.
@@ -40,7 +44,7 @@ func valid(t *testing.T, c hive.Colony, wanted int, how Layout, p Placement) {
 	hangs := make([][]int, len(c.Boxes)) // the gaps of each box in which a strip hangs
 	for _, s := range p.Spots {
 		b := c.Boxes[s.Box]
-		if s.Gap < 1 || s.Gap > len(b.Slots)-1 || c.Quarters() > 0 && b.Seams[s.Gap] == 0 {
+		if !between(b, s.Gap) || c.Quarters() > 0 && b.Seams[s.Gap] == 0 {
 			fail("outside the nest")
 		}
 		hangs[s.Box] = append(hangs[s.Box], s.Gap)
@@ -70,7 +74,7 @@ func valid(t *testing.T, c hive.Colony, wanted int, how Layout, p Placement) {
 	if p.Reason == ReasonGaps || p.Reason == ReasonNoGap {
 		for i, b := range c.Boxes {
 			for g := 1; g < len(b.Slots); g++ {
-				inNest := b.Seams[g] > 0 || c.Quarters() == 0
+				inNest := between(b, g) && (b.Seams[g] > 0 || c.Quarters() == 0)
 				if inNest && !slices.ContainsFunc(hangs[i], func(h int) bool { return max(h-g, g-h) < 2 }) {
 					fail("one more would fit")
 				}
@@ -116,6 +120,44 @@ func TestPlaceEveryCluster(t *testing.T) {
 			}
 		}
 	}
+}
+
+// Whatever hangs in two boxes and wherever the bees are, a placement keeps the rule.
+func FuzzPlace(f *testing.F) {
+	f.Add("\x00\x04\x04\x03\x00\x01\x04", "\x02\x04\x04", uint16(0), 3, uint8(0))
+	f.Add("\x04\x04\x04\x04\x04\x04", "\x04\x04\x04\x04\x04\x04", uint16(0x124), 5, uint8(5))
+	f.Fuzz(func(t *testing.T, lower, upper string, blocked uint16, wanted int, how uint8) {
+		if wanted < 0 || wanted > 60 {
+			t.Skip()
+		}
+		box := func(seams string) hive.Box {
+			b := hive.Box{Kind: hive.Deep, Slots: slices.Clone(hive.Combs(min(max(len(seams), 2), 20) - 1))}
+			for i := range b.Slots {
+				if blocked>>i&1 == 1 {
+					b.Slots[i] = hive.Feeder
+				}
+			}
+			b.Seams = make([]hive.Seam, len(b.Slots)+1)
+			for i, open := range b.Open() {
+				if open && i < len(seams) {
+					b.Seams[i] = hive.Seam(seams[i] % 5)
+				}
+			}
+			return b
+		}
+		c := hive.Colony{Boxes: []hive.Box{box(lower), box(upper)}}
+		layout := Layout{Carrier: []Carrier{Fibre, Long, Sponge}[how%3], Most: int(how / 3 % 5)}
+		p := Place(c, wanted, layout)
+		valid(t, c, wanted, layout, p)
+		var l fault.List
+		put := make([][]int, 2)
+		for _, s := range p.Spots {
+			put[s.Box] = append(put[s.Box], s.Gap)
+		}
+		if close, outside := Doubts(c, Put(c, put, layout, &l)); close || outside && c.Quarters() > 0 || len(l) > 0 {
+			t.Errorf("placed by Keeler %+v, and by hand it is doubted: %v %v %v", p, close, outside, l)
+		}
+	})
 }
 
 func gaps(p Placement, box int) []int {

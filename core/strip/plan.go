@@ -106,7 +106,9 @@ func (r Request) place(i int, l *fault.List) ColonyStrips {
 	out := ColonyStrips{Name: c.Name, Frames: float64(c.Quarters()) / 4, Wanted: r.Number.Wanted(c)}
 	if i < len(r.Placed) && r.Placed[i] != nil {
 		out.ByHand = true
-		l.Under("colonies", i, func(l *fault.List) { out.Placement = Put(c, r.Placed[i], r.Layout, l) })
+		before := len(*l)
+		out.Placement = Put(c, r.Placed[i], r.Layout, l)
+		l.Beneath(before, "colonies", i)
 		return out
 	}
 	how := r.Layout

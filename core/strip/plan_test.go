@@ -71,6 +71,35 @@ func TestPotForStrips(t *testing.T) {
 	}
 }
 
+// The table of schools: its strength with strong and with weak glycerol, and where
+// a liquor stands among them.
+func TestSchools(t *testing.T) {
+	for _, c := range []struct {
+		id           string
+		strong, weak float64 // % acid with glycerol of 99.5 and of 86 %
+		volume       float64 // mL with 99.5 %
+	}{
+		{"two-to-three", 34.602, 35.149, 1075}, // 500/1445; 500/1422.5; 750 + 325
+		{"one-to-one", 50, 50, 721.83},         // 500/1.26 + 325
+	} {
+		s, ok := Find(c.id)
+		if !ok {
+			t.Fatalf("no %s", c.id)
+		}
+		near(t, c.id, 100*float64(Strength(s.Recipe.Made(0.995))), c.strong, 0.001)
+		near(t, c.id+" in weak glycerol", 100*float64(Strength(s.Recipe.Made(0.86))), c.weak, 0.001)
+		near(t, c.id+" volume", float64(chem.LiquorVolume(s.Recipe.Made(0.995))), c.volume, 0.01)
+	}
+	for percent, want := range map[chem.Share][2]string{
+		0.30: {"", "two-to-three"}, 0.346: {"two-to-three", "one-to-one"}, 0.45: {"two-to-three", "one-to-one"},
+		0.498: {"one-to-one", ""}, 0.6: {"one-to-one", ""},
+	} {
+		if below, above := Standing(percent, 0.995); [2]string{below, above} != want {
+			t.Errorf("%v stands between %q and %q", percent, below, above)
+		}
+	}
+}
+
 func TestSizes(t *testing.T) {
 	for _, c := range []struct {
 		name                   string

@@ -1,0 +1,147 @@
+package wire
+
+import (
+	"errors"
+	"math"
+	"testing"
+
+	"keeler/core/chem"
+	"keeler/core/fault"
+)
+
+var (
+	syrupLitre = &DribbleRequest{
+		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "school", School: "label-litre"}, Size: Size{By: "volume", VolumeML: 1000},
+	}
+	fortyStrips = &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
+	litreOf60   = &PadRequest{
+		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadAmount{School: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
+	}
+	sixteenPads = &PadRequest{
+		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
+		Mean: &PadMean{Colonies: 8, Combs: 10},
+	}
+	product = &DribbleRequest{
+		Hold: Hold{Kind: "ready_to_use", Card: &Card{
+			Actives: []Active{{Name: "oxalic", GPerL: 44, Basis: "dihydrate"}}, Rows: []CardRow{{DoseML: 50}},
+		}},
+		Size: Size{By: "volume", VolumeML: 200},
+	}
+)
+
+// The composition of each kind of batch, and the strength that it makes. Syrup:
+// 1000/998.68 of 35, 600 and 600 g, 35.046 g/L. Pot: 34.602 % of 800 g. Acid: 60 % of
+// 1142.5 g. A product's 44 g/L in 200 mL are 8.8 g; of pads only the acid is known.
+func TestCompositionAndStrength(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		recipe Recipe
+		method string
+		want   map[string]float64
+		value  float64
+		unit   string
+		pieces int
+	}{
+		{"syrup", Recipe{Dribble: syrupLitre}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 35.046, "water": 600.79, "sugar": 600.79}, 35.046, "g_per_l", 0},
+		{"a product", Recipe{Dribble: product}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 8.8}, 44, "g_per_l", 0},
+		{"a pot", Recipe{Strip: fortyStrips}, Strip, map[string]float64{"oxalic_acid_dihydrate": 276.82, "glycerol": 520.57, "water": 2.616}, 34.602, "percent_ww", 0},
+		{"acid", Recipe{Pad: litreOf60}, Pad, map[string]float64{"formic_acid": 685.5, "water": 457}, 60, "percent_ww", 0},
+		{"pads", Recipe{Pad: sixteenPads}, Pad, map[string]float64{"formic_acid": 1088}, 0, "", 16},
+	} {
+		w, err := c.recipe.Work()
+		if err != nil {
+			t.Errorf("%s: %v", c.name, err)
+			continue
+		}
+		if w.Method != c.method || w.Pieces != c.pieces || len(w.Composition) != len(c.want) || len(w.Lines) == 0 {
+			t.Errorf("%s: got %+v", c.name, w)
+		}
+		for _, part := range w.Composition {
+			if want := c.want[part.Name]; math.Abs(part.Grams-want) > 0.01 {
+				t.Errorf("%s: %v g %s, want %v", c.name, part.Grams, part.Name, want)
+			}
+		}
+		s := StrengthOf(w.Method, w.Composition, w.VolumeML)
+		switch {
+		case c.unit == "":
+			if s != nil {
+				t.Errorf("%s: a strength of what nobody knows: %+v", c.name, s)
+			}
+		case s == nil || s.Unit != c.unit || math.Abs(s.Value-c.value) > 0.001:
+			t.Errorf("%s: strength %+v, want %v %s", c.name, s, c.value, c.unit)
+		}
+		if back := components(Mixture(w.Composition)); len(back) != len(w.Composition) || back[0] != w.Composition[0] {
+			t.Errorf("%s: there and back %v", c.name, back)
+		}
+	}
+}
+
+// A recipe is of exactly one method, and its faults are found beneath it.
+func TestRecipeOfOneMethod(t *testing.T) {
+	bad := *fortyStrips
+	bad.Size.Strips = 0
+	for _, c := range []struct {
+		name   string
+		recipe Recipe
+		field  string
+		reason fault.Reason
+	}{
+		{"none", Recipe{}, "recipe", fault.Missing},
+		{"two", Recipe{Dribble: syrupLitre, Pad: litreOf60}, "recipe", fault.NotFitting},
+		{"one that cannot be", Recipe{Strip: &bad}, "recipe.strip.size.strips", fault.TooLow},
+	} {
+		_, err := c.recipe.Work()
+		var l fault.List
+		if !errors.As(Beneath("recipe.", err), &l) || l[0].Field != c.field || l[0].Reason != c.reason {
+			t.Errorf("%s: got %v", c.name, err)
+		}
+	}
+}
+
+// 34.602 % may be written as 34.6; 34.4 is another liquor.
+func TestCheckParent(t *testing.T) {
+	parent := chem.Mixture{OAD: 500, Glycerol: 940, Water: 5}
+	for percent, ok := range map[float64]bool{34.6: true, 34.69: true, 34.4: false, 50: false} {
+		r := *fortyStrips
+		r.Carried = &StripCarried{Grams: 100, OADPercent: percent}
+		if err := (Recipe{Strip: &r}).CheckParent(parent); (err == nil) != ok {
+			t.Errorf("%v %%: %v", percent, err)
+		}
+	}
+	for name, r := range map[string]Recipe{"nothing is carried": {Strip: fortyStrips}, "no pot": {Pad: litreOf60}} {
+		if r.CheckParent(parent) == nil {
+			t.Errorf("%s, and still it has a parent", name)
+		}
+	}
+}
+
+// The narrow calculations agree with the plan they are a part of.
+func TestNarrowStripsAndPads(t *testing.T) {
+	hives := []StripColony{{Colony: Colony{Name: "A", Boxes: []Box{{Kind: "deep", Frames: 10, Seams: []float64{0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0}}}}}}
+	placed, err := PlaceStrips(StripPlacementRequest{Colonies: hives})
+	if err != nil || placed.Colonies[0].Strips != 2 || placed.Colonies[0].OADG != 0 && placed.Colonies[0].Frames != 6 {
+		t.Errorf("placement: %+v %v", placed, err)
+	}
+	d, err := DilutePad(PadDilutionRequest{
+		Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Size: PadSize{By: "stock", StockML: 674.646},
+	})
+	if err != nil || math.Abs(d.Dilution.WorkingML-1000) > 0.01 || len(d.Lines) != 2 {
+		t.Errorf("dilution: %+v %v", d, err)
+	}
+	temperature, sure := 20.0, 0.0
+	a, err := AssayPad(PadAssayRequest{PadReading{GPerML: 1.1425, TempC: &temperature, OffGPerML: &sure, TempOffC: &sure}})
+	if err != nil || a.Percent != 60 || a.OffPercent != 0 {
+		t.Errorf("assay: %+v %v", a, err)
+	}
+	if s := StripSchools(); len(s) != 2 || math.Abs(s[0].Liquor.OADPercent-34.602) > 0.001 || s[1].Liquor.OADPercent != 50 || s[1].UptakeG != 0 {
+		t.Errorf("schools for strips: %+v", s)
+	}
+	for _, s := range PadSchools() { // each is a plan that can be done, from 60 % as it is
+		plan, err := PlanPad(PadRequest{
+			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadAmount{School: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
+		})
+		if err != nil || plan.Course.Visits != s.Visits || plan.From != s.From || plan.Dilution.WaterG != 0 {
+			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)
+		}
+	}
+}
