@@ -79,7 +79,7 @@ var views = []view{
 	}},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
 	{name: "batch-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
-		click("[data-save]"), click("[data-saved]"), shown("main h1 + div [data-docket]"),
+		click(`[data-choose="strip"]`), shown("[data-strips]"), click("[data-save]"), click("[data-saved]"), shown("main h1 ~ div [data-docket]"),
 	}},
 }
 

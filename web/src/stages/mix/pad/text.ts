@@ -40,14 +40,14 @@ export const text = {
     ['sponge-below', 'Sponge below'],
     ['floor-sheet', 'Floor sheet'],
     ['bottle-wick', 'Bottle and wick'],
-    ['own', 'My own'],
+    ['own', 'By label, or my own'],
   ] as const,
   schoolNames: {
     'sponge-above': 'sponge above',
     'sponge-below': 'sponge below',
     'floor-sheet': 'floor sheet',
     'bottle-wick': 'bottle and wick',
-    own: 'own amount',
+    own: 'by label, or own amount',
   } as Record<string, string>,
   rules: {
     'sponge-above': '2 mL of 60 % a comb, from above',

@@ -69,7 +69,9 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
 
 function boxFigure(box: Schemas['StripBox'], carrier: Carrier) {
   const reach = box.gaps.filter((g) => g.from_above).length
-  const own = text.count(box.strips, carrier)
+  const own = [text.count(box.strips, carrier), box.strips > 0 && text.acidIn(three(box.oad_g))]
+    .filter(Boolean)
+    .join(' · ')
   if (reach === 0) return own
   return box.strips === 0 ? text.reach(reach) : `${own} · ${text.reach(reach)}`
 }
