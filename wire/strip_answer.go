@@ -63,7 +63,7 @@ type StripAnswer struct {
 	Below       string         `json:"below,omitempty" doc:"The school at or next below in strength."`
 	Above       string         `json:"above,omitempty" doc:"The school next above."`
 	Strips      int            `json:"strips" doc:"Pieces to be soaked."`
-	Need        int            `json:"need" doc:"Pieces that the colonies or the count ask for."`
+	Need        int            `json:"need" doc:"Pieces that the colonies, or else the count, ask for; 0 when nobody was asked."`
 	Served      int            `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
 	StripOADG   float64        `json:"strip_oad_g" doc:"g OAD in one piece."`
 	LeftoverG   float64        `json:"leftover_g" doc:"Liquor expected to be left, g."`

@@ -39,7 +39,7 @@ func notes(r Request, p Plan) []note.Note {
 	warn(p.Strength > strongest*1.005, NoteStrong, percent, 100*float64(strongest))
 	warn(r.Layout.Carrier == Fibre && r.Uptake > MostUptake, NoteUptake, float64(r.Uptake), float64(MostUptake))
 	warn(r.Heat > UsualHeat, NoteHot, float64(r.Heat), float64(UsualHeat))
-	warn(!r.Size.byStrips() && p.Need > p.Strips, NoteShort, float64(p.Need), float64(p.Strips))
+	warn(p.Need > p.Strips, NoteShort, float64(p.Need), float64(p.Strips))
 	if r.Carried.Mass > 0 && math.Abs(float64(r.Carried.OAD-p.Strength)) > 0.005 {
 		out = append(out, note.Info(NoteCarried, 100*float64(r.Carried.OAD), percent))
 	}

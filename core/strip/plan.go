@@ -36,7 +36,7 @@ type Plan struct {
 	Strength     chem.Share // OAD in the liquor by mass
 	Below, Above string     // schools
 	Colonies     []ColonyStrips
-	Need         int // pieces that the colonies or the count ask for
+	Need         int // pieces that the colonies, or else the count, ask for
 	Strips       int // pieces to be soaked
 	Served       int // colonies that they do; 0 when it cannot be said
 	PieceOAD     chem.Grams
@@ -70,8 +70,6 @@ func New(r Request) (Plan, error) {
 	switch r.Size.By {
 	case SizeCount:
 		p.Need = int(math.Ceil(float64(r.Size.Colonies)*r.Size.Each - 1e-9))
-	case SizeStrips:
-		p.Need = r.Size.Strips
 	case SizeColonies:
 		if p.Need == 0 && len(l) == 0 {
 			l.Add("colonies", fault.Missing)
@@ -80,8 +78,12 @@ func New(r Request) (Plan, error) {
 	if len(l) > 0 {
 		return Plan{}, l
 	}
+	p.Strips = p.Need
+	if r.Size.By == SizeStrips {
+		p.Strips = r.Size.Strips
+	}
 	var err error
-	if p.Pot, err = r.pot(Strength(made), made, p.Need); err != nil {
+	if p.Pot, err = r.pot(Strength(made), made, p.Strips); err != nil {
 		return Plan{}, err
 	}
 	p.Lines = r.lines(p.Pot)
@@ -130,7 +132,6 @@ func (p *Plan) read(r Request) {
 	p.Below, p.Above = Standing(p.Strength, r.Glycerol)
 	p.PieceOAD = r.Uptake * chem.Grams(p.Strength)
 	density := float64(p.Liquor.Mass()) / float64(p.Volume)
-	p.Strips = p.Need
 	if !r.Size.byStrips() {
 		spare := float64(p.Liquor.Mass()) - float64(r.Stays)*density
 		p.Strips = max(0, int(math.Floor(spare/float64(r.Uptake)+1e-9)))

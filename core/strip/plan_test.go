@@ -180,6 +180,10 @@ func TestNotes(t *testing.T) {
 		{"no bees", hives(cluster(10, 1, 0)), NoteNoBees, nil},
 		{"by hand, close", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{4, 5}}} }, NoteClose, nil},
 		{"by hand, outside", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{1}}} }, NoteOutside, nil},
+		{"fewer strips than the hives ask for", func(r *Request) {
+			hives(cluster(10, 2, 7))(r)
+			r.Size.Strips = 1
+		}, NoteShort, []float64{2, 1}},
 		{"the acid does not reach", func(r *Request) {
 			hives(cluster(10, 2, 7))(r)
 			r.Size = Size{By: SizeAcid, Acid: 7}

@@ -25,7 +25,7 @@ export const text = {
   grams: (g: string) => `${g} g`,
   loads: (n: number, each: string) => `in ${n} loads of ${each} g, each tared and ticked`,
 
-  giving: 'For giving it',
+  giving: 'Giving it',
   whoGets: 'Who gets what',
   sum: 'All',
 

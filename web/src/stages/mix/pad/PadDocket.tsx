@@ -32,6 +32,7 @@ export function PadDocket({ answer: plan, request, place, rule, when, busy }: Do
         giving={
           <>
             <Giving plan={plan} ready={ready} />
+            <Advice title={shared.giving} lines={how(plan)} />
             <Asides notes={plan.notes} />
           </>
         }
@@ -112,31 +113,27 @@ function Figures({ plan, request, system }: { plan: Answer; request: Request; sy
 }
 
 function Giving({ plan, ready }: { plan: Answer; ready: boolean }) {
-  if (plan.given.length === 0) return null
-  const { course } = plan
   const figure = (row: { ml?: number; pads?: number }) => plain((ready ? row.pads : row.ml) ?? 0)
   return (
-    <>
-      <GivingTable
-        gear={plan.give_gear}
-        head={ready ? text.headPads : text.head}
-        rows={plan.given.map((g) => ({
-          name: g.alike > 1 ? text.each(g.alike) : g.name,
-          cells: [String(g.combs), text.grams(three(g.formic_g))],
-          figure: figure(g),
-        }))}
-        sum={{
-          cells: ['', text.grams(three(plan.visit_formic_g))],
-          figure: figure({ ml: plan.visit_ml, pads: plan.visit_pads }),
-        }}
-      />
-      <Advice
-        title=""
-        lines={[
-          `${text.visits(course.visits, course.days_apart, course.days)} ${text.from[plan.from] ?? ''}`,
-          text.where,
-        ]}
-      />
-    </>
+    <GivingTable
+      gear={plan.give_gear}
+      head={ready ? text.headPads : text.head}
+      rows={plan.given.map((g) => ({
+        name: g.alike > 1 ? text.each(g.alike) : g.name,
+        cells: [String(g.combs), text.grams(three(g.formic_g))],
+        figure: figure(g),
+      }))}
+      sum={{
+        cells: ['', text.grams(three(plan.visit_formic_g))],
+        figure: figure({ ml: plan.visit_ml, pads: plan.visit_pads }),
+      }}
+    />
   )
+}
+
+/** How often, from which side, and what to heed in the yard. */
+function how(plan: Answer): string[] {
+  if (plan.given.length === 0) return []
+  const { visits, days_apart, days } = plan.course
+  return [`${text.visits(visits, days_apart, days)} ${text.from[plan.from] ?? ''}`, text.where]
 }

@@ -41,6 +41,7 @@ export function StripDocket({
         giving={
           <>
             <Placing plan={plan} />
+            <Advice title={shared.giving} lines={how(plan)} />
             <Asides notes={plan.notes} />
           </>
         }
@@ -84,26 +85,28 @@ function Figures({ plan, carrier, system }: { plan: Answer; carrier: Carrier; sy
 }
 
 function Placing({ plan }: { plan: Answer }) {
-  if (plan.colonies.length === 0) return null
   return (
-    <>
-      <GivingTable
-        gear={plan.give_gear}
-        head={text.head}
-        rows={plan.colonies.map((c) => ({
-          name: c.name,
-          cells: [seams(c.frames), gapsIn(c)],
-          figure: plain(c.strips),
-          parts: c.strips > 0 ? text.acid(three(c.oad_g)) : undefined,
-        }))}
-        sum={{
-          cells: [seams(plan.colonies.reduce((sum, c) => sum + c.frames, 0)), ''],
-          figure: plain(plan.need),
-        }}
-      />
-      <Advice title="" lines={[through(plan) ? `${text.gapsHint} ${text.through}` : text.gapsHint]} />
-    </>
+    <GivingTable
+      gear={plan.give_gear}
+      head={text.head}
+      rows={plan.colonies.map((c) => ({
+        name: c.name,
+        cells: [seams(c.frames), gapsIn(c)],
+        figure: plain(c.strips),
+        parts: c.strips > 0 ? text.acid(three(c.oad_g)) : undefined,
+      }))}
+      sum={{
+        cells: [seams(plan.colonies.reduce((sum, c) => sum + c.frames, 0)), ''],
+        figure: plain(plan.need),
+      }}
+    />
   )
+}
+
+/** How the gaps are counted, and how long the strips stay. */
+function how(plan: Answer): string[] {
+  if (plan.colonies.length === 0) return []
+  return [through(plan) ? `${text.gapsHint} ${text.through}` : text.gapsHint]
 }
 
 const through = (plan: Answer) =>
