@@ -74,7 +74,7 @@ type PadSheet struct {
 
 // PadPrices are in any one currency.
 type PadPrices struct {
-	Stock float64 `json:"stock,omitempty" doc:"For a litre of stock, or one ready pad."`
+	Stock float64 `json:"stock,omitempty" doc:"For a litre of stock, or one ready pad, 0 to 1000000."`
 }
 
 // PadRequest is all that a plan with formic acid depends on.

@@ -56,9 +56,9 @@ type StripColony struct {
 
 // StripPrices are in any one currency.
 type StripPrices struct {
-	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of OAD."`
-	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought."`
-	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge."`
+	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of OAD, 0 to 1000000."`
+	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought, 0 to 1000000."`
+	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge, 0 to 1000000."`
 }
 
 // StripRequest is all that a pot depends on.

@@ -45,6 +45,17 @@ func TestLoads(t *testing.T) {
 			t.Errorf("%g g on %g/%g: %d × %v, want %d × %g", c.mass, c.division, c.capacity, got.Loads, got.Each, c.loads, c.each)
 		}
 	}
+	for _, b := range []Balance{{0.1, 200}, {1, 500}, {5, 2000}, {0.01, 50}} {
+		for mass := chem.Grams(0.5); mass < 9000; mass *= 1.037 {
+			got := b.Weigh(mass)
+			if off := math.Abs(float64(got.Each)*float64(got.Loads) - float64(got.Show)); off > float64(b.Division)*float64(got.Loads)/2+1e-9 {
+				t.Fatalf("%v g on %+v: %d × %v is not %v", mass, b, got.Loads, got.Each, got.Show)
+			}
+			if got.Each > b.Capacity+1e-9 || got.Loads < 1 {
+				t.Fatalf("%v g on %+v: %d × %v is more than it carries", mass, b, got.Loads, got.Each)
+			}
+		}
+	}
 	var l fault.List
 	Balance{Division: 1, Capacity: 50}.Check(&l)
 	if len(l) != 1 || l[0].Field != "balance_capacity_g" || l[0].Low != 100 {

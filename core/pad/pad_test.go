@@ -180,6 +180,43 @@ func TestCourse(t *testing.T) {
 	}
 }
 
+// Whatever the school and the strengths: a visit is the sum of its colonies, the
+// course so many visits, what is made holds the acid that is given and the rest,
+// and the same pure acid is given at every working strength, to the whole mL.
+func TestWhatIsGivenAddsUp(t *testing.T) {
+	hives := []hive.Colony{colony("A", false, 10), colony("B", false, 11, 11), colony("N", true, 5), colony("H", false, 10, 6)}
+	for _, school := range Schools {
+		atSixty := 0.0
+		for _, working := range []chem.Share{0.60, 0.62, 0.65, 0.80} {
+			p := plan(t, func(r *Request) {
+				r.School, r.Working, r.Colonies = school.ID, working, hives
+				r.Size = Size{By: SizeCourse, Reserve: 0.1}
+			})
+			sum, pure := 0.0, 0.0
+			for _, a := range p.Amounts {
+				sum += float64(a.ML)
+				pure += float64(a.Pure)
+			}
+			visits := float64(p.Course.Visits)
+			near(t, school.ID+" visit", float64(p.Visit), sum, 1e-9)
+			near(t, school.ID+" course", float64(p.Course.Working), 1.1*visits*sum, 1e-6)
+			near(t, school.ID+" made", float64(p.Dilution.WorkingML), 1.1*visits*sum, 1e-6)
+			near(t, school.ID+" left", float64(p.Leftover), 0.1*visits*sum, 1e-6)
+			near(t, school.ID+" acid in it", float64(p.Made.Formic), 1.1*visits*pure, 1e-6)
+			near(t, school.ID+" stock", float64(p.Course.Stock), float64(p.Dilution.StockML), 1e-6)
+			if bought := float64(p.Course.Bottles) * 1000; bought < float64(p.Course.Stock) || bought-float64(p.Course.Stock) >= 1000 {
+				t.Errorf("%s: %v mL of stock in %d bottles", school.ID, p.Course.Stock, p.Course.Bottles)
+			}
+			if atSixty == 0 {
+				atSixty = pure
+			}
+			if school.Rule.Per != PerDay { // half a mL a colony, of up to 0.96 g
+				near(t, school.ID+" pure acid", pure, atSixty, 4*0.5*0.96)
+			}
+		}
+	}
+}
+
 func TestReadyPads(t *testing.T) {
 	p := plan(t, func(r *Request) {
 		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}, Count: 5}

@@ -251,6 +251,43 @@ func TestRefused(t *testing.T) {
 	}
 }
 
+// However many strips, slots and strips a slot: every strip has its slot, no slot
+// has more than it takes, and no two differ by more than one.
+func TestBundlesHoldEveryStrip(t *testing.T) {
+	for strips := 1; strips <= 130; strips++ {
+		for slots := 1; slots <= 12; slots++ {
+			for most := 0; most <= 9; most++ {
+				b := Jig{Slots: slots, Most: most}.bundle(strips)
+				held, used := b.Fuller*b.More+b.Slots*b.Less, b.Fuller+b.Slots
+				switch {
+				case held != strips:
+					t.Fatalf("%d strips in %d slots of %d: %+v holds %d", strips, slots, most, b, held)
+				case used > b.Soaks*slots || b.Soaks < 1:
+					t.Fatalf("%d strips in %d slots of %d: %+v uses %d slots", strips, slots, most, b, used)
+				case most > 0 && max(b.More, b.Less) > most:
+					t.Fatalf("%d strips in %d slots of %d: %+v is too full", strips, slots, most, b)
+				case b.Fuller > 0 && b.More != b.Less+1:
+					t.Fatalf("%d strips in %d slots of %d: %+v is uneven", strips, slots, most, b)
+				case most > 0 && (b.Soaks-1)*slots*most >= strips:
+					t.Fatalf("%d strips in %d slots of %d: %+v soaks once too often", strips, slots, most, b)
+				}
+			}
+		}
+	}
+	if (Jig{}).bundle(40) != (Bundles{}) || (Jig{Slots: 4}).bundle(0) != (Bundles{}) {
+		t.Error("no jig or no strips, and still bundles")
+	}
+}
+
+// The pot is the next that is sold, never one that the hot liquor would fill.
+func TestVessel(t *testing.T) {
+	for want, volume := range map[chem.Millilitres]chem.Millilitres{250: 1, 1000: 999.9, 1500: 1000.1, 250000: 249999, 300000: 300000} {
+		if got := vessel(volume); got != want {
+			t.Errorf("%v mL go into %v mL, want %v", volume, got, want)
+		}
+	}
+}
+
 // Chains of twenty pots, each topped up with what the last one left: all acid and
 // all glycerol that was bought is in the strips or in the last rest, to 0.1 g.
 func TestChainOfPots(t *testing.T) {
