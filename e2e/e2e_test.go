@@ -89,9 +89,13 @@ func (p page) words() string {
 	return text
 }
 
+// click presses a part of the page, brought clear of the header first as a person
+// would: the browser counts what lies beneath it as in view.
 func (p page) click(selector string) {
 	p.t.Helper()
-	p.do(chromedp.Click(chromedp.CSS(selector)))
+	p.do(chromedp.WaitVisible(chromedp.CSS(selector)),
+		chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`document.querySelector(%q).scrollIntoView({ block: 'center' })`, selector)),
+		chromedp.Click(chromedp.CSS(selector)))
 }
 
 // choose presses the button with these words.
