@@ -77,9 +77,8 @@ func TestPotTheOtherWayRound(t *testing.T) {
 	p.neverNaN()
 }
 
-// By keyboard: brood is marked on the combs and strips go beside it; sponges
-// are never counted without having been weighed.
-func TestBroodAndSponges(t *testing.T) {
+// By keyboard: brood is marked on the combs, and strips go beside it.
+func TestBroodByKeyboard(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.click(`[data-choose="strip"]`)
 	p.says(`[data-colony="R5"]`, "4 strips")
@@ -92,7 +91,14 @@ func TestBroodAndSponges(t *testing.T) {
 	// Combs 5 and 6 hold brood: gaps 5, 6 and 7 are beside it, and two strips fit.
 	p.says(`[data-colony="R5"]`, "2 strips of 4")
 	p.says("[data-docket]", "R5: up to 4 wanted, 2 placed")
+	p.neverNaN()
+}
 
+// Sponges are never counted without having been weighed.
+func TestSponges(t *testing.T) {
+	p := open(t, up(t, true).URL, browser.Desk)
+	p.click(`[data-choose="strip"]`)
+	p.says("[data-docket]", "Cook for 19 strips")
 	p.click(`button[value="sponge"]`)
 	p.says(`[data-path="uptake_g"]`, "Weigh one dry and one soaked", "Possible: 0.5 to 500 g")
 	p.fill("uptake_g", "60")

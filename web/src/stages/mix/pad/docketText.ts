@@ -18,7 +18,6 @@ export const text = {
   ],
   pads: 'pads',
 
-  made: 'makes',
   shrinks: 'lost in mixing',
   used: 'used at, by weight',
   stock: 'stock, by weight',

@@ -18,7 +18,6 @@ export const text = {
   read: (percent: string, off: string) => `reads ${percent} ± ${off} %`,
   inHand: 'In hand',
 
-  card: 'Copied from the label',
   cardName: 'Name',
   cardFormic: 'Acid in one pad',
   cardEach: 'Pads together',
@@ -75,7 +74,6 @@ export const text = {
   noCap: 'no cap',
   visits: 'Visits',
   apart: 'Days apart',
-  asSchool: 'as the school',
   once: 'once',
 
   sizedBy: 'Let down for',
@@ -110,7 +108,6 @@ export const text = {
 
   acidPure: 'pure acid in it',
   bottleVisit: 'one visit to all',
-  bottleVisits: (n: number) => (n === 1 ? 'does one visit' : `does ${n} visits`),
   bottleCourse: (visits: number, days: number) =>
     visits === 1 ? 'one visit' : `${visits} visits over ${days} days`,
   buy: (bottles: number, size: string) =>
