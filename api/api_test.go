@@ -156,6 +156,43 @@ func TestProblemsNameTheField(t *testing.T) {
 	}
 }
 
+// Batches of all three kinds stand in one list, each with what it holds.
+func TestBatchesOfAllKinds(t *testing.T) {
+	for _, c := range []struct {
+		id, method, recipe string
+		strength           float64
+		unit               string
+		components         int
+	}{
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0101", "dribble", `"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}`, 35.046, "g_per_l", 3},
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0102", "strip", `"strip":{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":40}}`, 34.602, "percent_ww", 3},
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0103", "pad", `"pad":{"hold":{"kind":"acid","percent":85},"working_percent":62,"amount":{"school":"floor-sheet"},"size":{"by":"working","working_ml":300}}`, 62, "percent_ww", 2},
+	} {
+		status, b := call(t, "/api/batches", `{"id":"`+c.id+`","name":"`+c.method+`","recipe":{`+c.recipe+`}}`)
+		if status != http.StatusCreated {
+			t.Fatalf("%s: %d %v", c.method, status, b)
+		}
+		_, list := call(t, "/api/batches", "")
+		var found map[string]any
+		for _, raw := range list["batches"].([]any) {
+			if one := raw.(map[string]any); one["id"] == c.id {
+				found = one
+			}
+		}
+		if found == nil || found["method"] != c.method || len(found["composition"].([]any)) != c.components {
+			t.Fatalf("%s in the list: %v", c.method, found)
+		}
+		strength := found["strength"].(map[string]any)
+		if v := strength["value"].(float64); v < c.strength-0.001 || v > c.strength+0.001 || strength["unit"] != c.unit {
+			t.Errorf("%s: strength %v, want %v %s", c.method, strength, c.strength, c.unit)
+		}
+		_, whole := call(t, "/api/batches/"+c.id, "")
+		if answer := whole["answer"].(map[string]any); answer[c.method] == nil || len(answer) != 1 {
+			t.Errorf("%s: kept %v", c.method, answer)
+		}
+	}
+}
+
 func TestBatchIdsCountOnce(t *testing.T) {
 	const id = "7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0001"
 	save := func(name string) (int, map[string]any) {

@@ -147,6 +147,34 @@ func TestAnotherOperationSeesNothing(t *testing.T) {
 	}
 }
 
+// A pot's parent is a batch of the same operation, or none.
+func TestParentIsOnesOwn(t *testing.T) {
+	s := open(t)
+	mine, theirs := operation(t, s), operation(t, s)
+	if _, err := mine.SaveBatch(t.Context(), batch(1)); err != nil {
+		t.Fatal(err)
+	}
+	parent := batch(1).ID
+	child := func(n int) *Batch {
+		b := batch(n)
+		b.Method, b.ParentID = "strip", &parent
+		return b
+	}
+	if saved, err := mine.SaveBatch(t.Context(), child(2)); err != nil || !saved {
+		t.Errorf("with its parent: %v %v", saved, err)
+	}
+	got, err := mine.Batch(t.Context(), child(2).ID)
+	if err != nil || got.ParentID == nil || *got.ParentID != parent {
+		t.Errorf("got parent %v, %v", got.ParentID, err)
+	}
+	if saved, err := theirs.SaveBatch(t.Context(), child(3)); err == nil || saved {
+		t.Error("a parent of another operation was taken")
+	}
+	if list, err := theirs.Batches(t.Context()); err != nil || len(list) != 0 {
+		t.Errorf("something of it stayed: %v %v", list, err)
+	}
+}
+
 func TestRemarksAndVoid(t *testing.T) {
 	o := operation(t, open(t))
 	id := batch(1).ID

@@ -54,7 +54,7 @@ type PadSize struct {
 	By             string   `json:"by,omitempty" doc:"visit (all colonies once), course (all visits), working, stock or water; not needed for ready pads."`
 	WorkingML      float64  `json:"working_ml,omitempty" doc:"Working acid wanted, mL at 20 °C, 5 to 100000."`
 	StockML        float64  `json:"stock_ml,omitempty" doc:"Stock to be used up, mL at 20 °C, 5 to 100000."`
-	WaterG         float64  `json:"water_g,omitempty" doc:"Water that is in the bottle already, g, 1 to 100000."`
+	WaterG         float64  `json:"water_g,omitempty" doc:"Water that is in the bottle already, g, 2 to 50000."`
 	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top for a visit or course, 0 to 100 %; 5 when left out."`
 }
 

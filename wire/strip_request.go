@@ -29,10 +29,10 @@ type StripSize struct {
 	Colonies   int     `json:"colonies,omitempty" doc:"By count, 1 to 1000."`
 	Each       float64 `json:"each,omitempty" doc:"By count: strips a colony, 0.25 to 40."`
 	Strips     int     `json:"strips,omitempty" doc:"1 to 20000."`
-	AcidG      float64 `json:"acid_g,omitempty" doc:"OAD in hand, g, 1 to 50000."`
-	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 5 to 50000."`
+	AcidG      float64 `json:"acid_g,omitempty" doc:"OAD in hand, g, 7 to 25000."`
+	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 15 to 50000."`
 	Times      float64 `json:"times,omitempty" doc:"The recipe so many times, 0.02 to 50."`
-	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 15 to 75000."`
+	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 20 to 75000."`
 }
 
 // StripCarried is liquor left from an earlier pot.

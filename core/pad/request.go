@@ -127,7 +127,11 @@ func (r Request) checkAcid(l *fault.List) {
 	} else if _, ok := Find(r.School); !ok {
 		l.Add("amount.school", fault.Unknown)
 	}
-	checkCourse("amount", max(r.Visits, 1), r.Apart, l)
+	visits := r.Visits
+	if visits == 0 { // the school's
+		visits = 1
+	}
+	checkCourse("amount", visits, r.Apart, l)
 	r.Size.check(l)
 	l.Within("bottle_ml", float64(r.Bottle), 50, 50000, "mL")
 	if r.Sheet.Takes != 0 {
@@ -187,7 +191,7 @@ func (s Size) check(l *fault.List) {
 	case SizeStock:
 		l.Within("size.stock_ml", float64(s.Stock), 5, 100000, "mL")
 	case SizeWater:
-		l.Within("size.water_g", float64(s.Water), 1, 100000, "g")
+		l.Within("size.water_g", float64(s.Water), 2, 50000, "g")
 	case "":
 		l.Add("size.by", fault.Missing)
 	default:

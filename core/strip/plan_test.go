@@ -184,6 +184,7 @@ func TestNotes(t *testing.T) {
 			hives(cluster(10, 2, 7))(r)
 			r.Size.Strips = 1
 		}, NoteShort, []float64{2, 1}},
+		// 7 g acid make 20.2 g liquor: one strip.
 		{"the acid does not reach", func(r *Request) {
 			hives(cluster(10, 2, 7))(r)
 			r.Size = Size{By: SizeAcid, Acid: 7}

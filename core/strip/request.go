@@ -10,7 +10,7 @@ import (
 // What a plan takes, in physical sense.
 const (
 	MinLiquor = 20.0     // g
-	MaxLiquor = 100000.0 // g
+	MaxLiquor = 150000.0 // g
 	MaxStrips = 20000
 	// MinRatio and MaxRatio bound g OAD to 1 g glycerol: the strongest school puts
 	// in 1 : 1, and a tenth more is taken for a slip of the pen.
@@ -171,13 +171,13 @@ func (s Size) check(l *fault.List) {
 	case SizeStrips:
 		l.Within("size.strips", float64(s.Strips), 1, MaxStrips, "strips")
 	case SizeAcid:
-		l.Within("size.acid_g", float64(s.Acid), 1, 50000, "g")
+		l.Within("size.acid_g", float64(s.Acid), 7, 25000, "g")
 	case SizeGlycerol:
-		l.Within("size.glycerol_ml", float64(s.Glycerol), 5, 50000, "mL")
+		l.Within("size.glycerol_ml", float64(s.Glycerol), 15, 50000, "mL")
 	case SizeTimes:
 		l.Within("size.times", s.Times, 0.02, 50, "times")
 	case SizeVolume:
-		l.Within("size.volume_ml", float64(s.Volume), 15, 75000, "mL")
+		l.Within("size.volume_ml", float64(s.Volume), 20, 75000, "mL")
 	case "":
 		l.Add("size.by", fault.Missing)
 	default:

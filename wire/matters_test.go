@@ -1,0 +1,122 @@
+package wire
+
+import (
+	"bytes"
+	"encoding/json"
+	"testing"
+)
+
+// No figure of a request is ignored: each, changed alone, changes the answer.
+func TestEveryFigureMatters(t *testing.T) {
+	double := Box{Kind: "deep", Frames: 10, Seams: []float64{0, 1, 1, 1, 1, 1, 1, 1, 1, 0, 0}}
+	hive := Colony{Name: "K1", Boxes: []Box{double, double}}
+
+	pot := func() *StripRequest {
+		return &StripRequest{
+			Recipe: StripRecipe{OADG: 500, GlycerolML: 750}, GlycerolPercent: 95, WarmToC: 68, Carrier: "strip",
+			Number: &StripNumber{By: "bees", Frames: 2.5}, UptakeG: 20, StaysML: 100, Size: StripSize{By: "colonies"},
+			Colonies: []StripColony{{Colony: hive}}, Carried: &StripCarried{Grams: 50, OADPercent: 30, WaterPercent: 1},
+			Jig: StripJig{Slots: 3, Most: 4}, BalanceG: 0.1, BalanceCapacityG: 200,
+			Prices: StripPrices{AcidKg: 10, GlycerolL: 5, Strip: 0.1},
+		}
+	}
+	most, headroom := 2, 150.0
+	for name, change := range map[string]func(*StripRequest){
+		"recipe.oad_g":        func(r *StripRequest) { r.Recipe.OADG = 400 },
+		"recipe.glycerol_ml":  func(r *StripRequest) { r.Recipe.GlycerolML = 700 },
+		"recipe.glycerol_g":   func(r *StripRequest) { r.Recipe.GlycerolML, r.Recipe.GlycerolG = 0, 800 },
+		"recipe.school":       func(r *StripRequest) { r.Recipe = StripRecipe{School: "one-to-one"} },
+		"glycerol_percent":    func(r *StripRequest) { r.GlycerolPercent = 99 },
+		"warm_to_c":           func(r *StripRequest) { r.WarmToC = 60 },
+		"carrier":             func(r *StripRequest) { r.Carrier = "long" },
+		"between_boxes":       func(r *StripRequest) { r.Carrier, r.BetweenBoxes = "sponge", true },
+		"number.frames":       func(r *StripRequest) { r.Number.Frames = 5 },
+		"number.most_per_box": func(r *StripRequest) { r.Number.MostPerBox = &most },
+		"number.each":         func(r *StripRequest) { r.Number = &StripNumber{By: "colony", Each: 1} },
+		"uptake_g":            func(r *StripRequest) { r.UptakeG = 21 },
+		"stays_ml":            func(r *StripRequest) { r.StaysML = 90 },
+		"size":                func(r *StripRequest) { r.Size = StripSize{By: "times", Times: 0.2} },
+		"colonies.placed":     func(r *StripRequest) { r.Colonies[0].Placed = [][]int{{3}, {4}} },
+		"colonies.boxes.brood": func(r *StripRequest) {
+			r.Colonies[0].Boxes = []Box{{Kind: "deep", Frames: 10, Seams: double.Seams, Brood: []bool{false, false, true}}, double}
+		},
+		"colonies.boxes.seams":  func(r *StripRequest) { r.Colonies[0].Boxes = []Box{double} },
+		"carried.grams":         func(r *StripRequest) { r.Carried.Grams = 60 },
+		"carried.oad_percent":   func(r *StripRequest) { r.Carried.OADPercent = 31 },
+		"carried.water_percent": func(r *StripRequest) { r.Carried.WaterPercent = 2 },
+		"headroom_percent":      func(r *StripRequest) { r.HeadroomPercent = &headroom },
+		"jig.slots":             func(r *StripRequest) { r.Jig.Slots = 2 },
+		"jig.most":              func(r *StripRequest) { r.Jig.Most = 1 },
+		"balance_g":             func(r *StripRequest) { r.BalanceG = 1 },
+		"balance_capacity_g":    func(r *StripRequest) { r.BalanceCapacityG = 100 },
+		"prices.acid_kg":        func(r *StripRequest) { r.Prices.AcidKg = 11 },
+		"prices.glycerol_l":     func(r *StripRequest) { r.Prices.GlycerolL = 6 },
+		"prices.strip":          func(r *StripRequest) { r.Prices.Strip = 0.2 },
+	} {
+		matters(t, "strip "+name, PlanStrip, pot, change)
+	}
+
+	acid := func() *PadRequest {
+		reserve := 10.0
+		return &PadRequest{
+			Hold: PadHold{Kind: "acid", Percent: 85, VolumeML: 20}, WorkingPercent: 60,
+			Amount: PadAmount{Per: "box", ML: 20, AtPercent: 62, From: "above", NucML: 7, CapML: 100, Visits: 3, DaysApart: 5},
+			Size:   PadSize{By: "visit", ReservePercent: &reserve}, Colonies: []Colony{hive, {Name: "N", Nuc: true, Boxes: []Box{double}}},
+			Sheet: &PadSheet{TakesML: 10, WidthCM: 10, LengthCM: 20}, BottleML: 500, BalanceG: 0.1, BalanceCapacityG: 1000,
+			Prices: PadPrices{Stock: 12},
+		}
+	}
+	reserve, warm, sure, surer := 20.0, 25.0, 0.004, 3.0
+	for name, change := range map[string]func(*PadRequest){
+		"hold.percent":          func(r *PadRequest) { r.Hold.Percent = 80 },
+		"hold.reading":          func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.19, TempC: &warm} },
+		"hold.reading.off":      func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.1894, TempC: &warm, OffGPerML: &sure} },
+		"hold.reading.temp_off": func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.1894, TempC: &warm, TempOffC: &surer} },
+		"hold.volume_ml":        func(r *PadRequest) { r.Hold.VolumeML = 15 },
+		"hold.kind": func(r *PadRequest) {
+			r.Hold = PadHold{Kind: "ready_pads", Card: &PadCard{FormicG: 68, Per: "box", Each: 1, From: "above", Visits: 2}}
+		},
+		"working_percent":      func(r *PadRequest) { r.WorkingPercent = 61 },
+		"amount.per":           func(r *PadRequest) { r.Amount.Per = "colony" },
+		"amount.ml":            func(r *PadRequest) { r.Amount.ML = 25 },
+		"amount.at_percent":    func(r *PadRequest) { r.Amount.AtPercent = 70 },
+		"amount.from":          func(r *PadRequest) { r.Amount.From = "below" },
+		"amount.nuc_ml":        func(r *PadRequest) { r.Amount.NucML = 9 },
+		"amount.cap_ml":        func(r *PadRequest) { r.Amount.CapML = 30 },
+		"amount.visits":        func(r *PadRequest) { r.Amount.Visits = 4 },
+		"amount.days_apart":    func(r *PadRequest) { r.Amount.DaysApart = 6 },
+		"amount.school":        func(r *PadRequest) { r.Amount = PadAmount{School: "floor-sheet"} },
+		"size.by":              func(r *PadRequest) { r.Size.By = "course" },
+		"size.reserve_percent": func(r *PadRequest) { r.Size.ReservePercent = &reserve },
+		"colonies.nuc":         func(r *PadRequest) { r.Colonies[1].Nuc = false },
+		"sheet.takes_ml":       func(r *PadRequest) { r.Sheet.TakesML = 9 },
+		"sheet.width_cm":       func(r *PadRequest) { r.Sheet.WidthCM = 11 },
+		"sheet.length_cm":      func(r *PadRequest) { r.Sheet.LengthCM = 21 },
+		"bottle_ml":            func(r *PadRequest) { r.BottleML = 100 },
+		"balance_g":            func(r *PadRequest) { r.BalanceG = 1 },
+		"balance_capacity_g":   func(r *PadRequest) { r.BalanceCapacityG = 20 },
+		"prices.stock":         func(r *PadRequest) { r.Prices.Stock = 13 },
+	} {
+		matters(t, "pad "+name, PlanPad, acid, change)
+	}
+}
+
+func matters[In, Out any](t *testing.T, name string, plan func(In) (Out, error), request func() *In, change func(*In)) {
+	t.Helper()
+	written := func(r *In) []byte {
+		answer, err := plan(*r)
+		if err != nil {
+			t.Fatalf("%s: %v", name, err)
+		}
+		raw, err := json.Marshal(answer)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return raw
+	}
+	changed := request()
+	change(changed)
+	if bytes.Equal(written(request()), written(changed)) {
+		t.Errorf("%s is ignored", name)
+	}
+}
