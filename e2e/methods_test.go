@@ -89,7 +89,7 @@ func TestBroodByKeyboard(t *testing.T) {
 	}
 	p.do(chromedp.KeyEvent(" "), chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent(" "))
 	// Combs 5 and 6 hold brood: gaps 5, 6 and 7 are beside it, and two strips fit.
-	p.says(`[data-colony="R5"]`, "2 strips of 4")
+	p.says(`[data-colony="R5"]`, "2 strips of 4", "no more gaps two frames apart")
 	p.says("[data-docket]", "R5: up to 4 wanted, 2 placed")
 	p.neverNaN()
 }

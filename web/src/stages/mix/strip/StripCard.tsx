@@ -54,14 +54,16 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
         )
       }}
       foot={
-        row &&
-        (row.by_hand ? (
-          <Button size="small" onClick={again} data-again>
-            {text.placeAgain}
-          </Button>
-        ) : (
-          row.strips > 0 && text.acidIn(three(row.oad_g))
-        ))
+        row && (
+          <>
+            {footOf(row)}
+            {row.by_hand && (
+              <Button size="small" onClick={again} data-again>
+                {text.placeAgain}
+              </Button>
+            )}
+          </>
+        )
       }
     />
   )
@@ -75,6 +77,12 @@ function boxFigure(box: Schemas['StripBox'], carrier: Carrier) {
   if (reach === 0) return own
   return box.strips === 0 ? text.reach(reach) : `${own} · ${text.reach(reach)}`
 }
+
+/** Why there are no more of them, and the acid in those there are. */
+const footOf = (row: Row) =>
+  [text.reasons[row.reason ?? ''], row.strips > 0 && text.acidIn(three(row.oad_g))]
+    .filter(Boolean)
+    .join(' · ')
 
 /** The strips of an answer in the gaps of a board. */
 export function withStrips(

@@ -116,4 +116,9 @@ export const text = {
   reach: (n: number) => `${n} ${n === 1 ? 'reaches' : 'reach'} in`,
   placeAgain: 'Place them for me',
   short: (wanted: number) => `of ${wanted}`,
+  reasons: {
+    too_few_gaps: 'no more gaps two frames apart',
+    most_per_box: 'no more in a box',
+    no_gap: 'no gap of the nest between two combs',
+  } as Record<string, string>,
 } as const
