@@ -90,14 +90,16 @@ type PadAssayAnswer struct {
 
 // PadSchool is one established way of giving formic acid.
 type PadSchool struct {
-	ID        string  `json:"id"`
-	Per       string  `json:"per" doc:"comb, box, colony, or day: g evaporated a day."`
-	ML        float64 `json:"ml,omitempty" doc:"For it, mL."`
-	AtPercent float64 `json:"at_percent,omitempty" doc:"The strength that ml is meant in, %."`
-	From      string  `json:"from"`
-	Visits    int     `json:"visits"`
-	DaysApart int     `json:"days_apart,omitempty"`
-	Default   bool    `json:"default,omitempty"`
+	ID        string    `json:"id"`
+	Per       string    `json:"per" doc:"comb, box, colony, or day: g evaporated a day."`
+	ML        float64   `json:"ml,omitempty" doc:"For it, mL."`
+	AtPercent float64   `json:"at_percent,omitempty" doc:"The strength that ml is meant in, %."`
+	GPerDay   []float64 `json:"g_per_day,omitempty" doc:"By day: g aimed at on one box, and on more."`
+	Days      int       `json:"days,omitempty" doc:"By day: that a filling lasts."`
+	From      string    `json:"from"`
+	Visits    int       `json:"visits"`
+	DaysApart int       `json:"days_apart,omitempty"`
+	Default   bool      `json:"default,omitempty"`
 }
 
 // PadStrength is one strength on the ladder.
@@ -146,6 +148,9 @@ func PadSchools() []PadSchool {
 		out[i] = PadSchool{
 			ID: s.ID, Per: string(s.Rule.Per), ML: float64(s.Rule.ML), AtPercent: round(100 * s.Rule.At),
 			From: string(s.Rule.From), Visits: s.Rule.Visits, DaysApart: s.Rule.Apart, Default: s.ID == pad.DefaultSchool,
+		}
+		if s.Rule.Per == pad.PerDay {
+			out[i].GPerDay, out[i].Days = []float64{float64(s.Rule.Day[0]), float64(s.Rule.Day[1])}, s.Rule.Days
 		}
 	}
 	return out

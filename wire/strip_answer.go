@@ -29,7 +29,7 @@ type StripGap struct {
 // StripBox is what one box gets.
 type StripBox struct {
 	Strips int        `json:"strips"`
-	OADG   float64    `json:"oad_g" doc:"g OAD in them."`
+	OADG   float64    `json:"oad_g,omitempty" doc:"g OAD in them; left out where there is no pot."`
 	Gaps   []StripGap `json:"gaps"`
 }
 
@@ -41,7 +41,7 @@ type ColonyStrips struct {
 	Strips int        `json:"strips" doc:"Placed."`
 	ByHand bool       `json:"by_hand,omitempty" doc:"Placed by the keeper."`
 	Reason string     `json:"reason,omitempty" doc:"Why fewer than wanted: too_few_gaps, most_per_box or no_gap."`
-	OADG   float64    `json:"oad_g" doc:"g OAD in all its strips."`
+	OADG   float64    `json:"oad_g,omitempty" doc:"g OAD in all its strips; left out where there is no pot."`
 	Boxes  []StripBox `json:"boxes" doc:"The lowest first."`
 }
 
@@ -73,6 +73,7 @@ type StripAnswer struct {
 	HighestC    float64        `json:"highest_c" doc:"Never above it, °C."`
 	DipC        float64        `json:"dip_c" doc:"By how many °C the pot cools when the acid goes in: an estimate."`
 	Bundles     *Bundles       `json:"bundles,omitempty" doc:"Only with a jig."`
+	Number      StripNumber    `json:"number" doc:"The rule for the number that was used."`
 	Colonies    []ColonyStrips `json:"colonies"`
 	Lines       []Line         `json:"lines" doc:"In the order of the work."`
 	GiveGear    []string       `json:"give_gear" doc:"To be worn in the yard."`
@@ -118,6 +119,13 @@ func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
 		Carrier: r.Carrier, BetweenBoxes: r.BetweenBoxes, Number: r.Number, Colonies: r.Colonies,
 		Size: StripSize{By: string(strip.SizeColonies)},
 	})
+	for i := range a.Colonies { // of the pot that was only lent for it
+		c := &a.Colonies[i]
+		c.OADG = 0
+		for j := range c.Boxes {
+			c.Boxes[j].OADG = 0
+		}
+	}
 	return StripPlacementAnswer{Colonies: a.Colonies, Notes: a.Notes}, err
 }
 
@@ -150,6 +158,7 @@ func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
 		Below: p.Below, Above: p.Above, Strips: p.Strips, Need: p.Need, Served: p.Served,
 		StripOADG: round(p.PieceOAD), LeftoverG: round(p.Leftover), LeftoverML: round(p.LeftVolume),
 		VesselML: float64(p.Vessel), WarmToC: float64(in.Heat), HighestC: float64(strip.HighestHeat), DipC: round(p.Dip),
+		Number:   StripNumber{By: string(in.Number.By), Each: in.Number.Each, Frames: in.Number.Frames, MostPerBox: &in.Number.Most},
 		Colonies: make([]ColonyStrips, len(p.Colonies)), Lines: make([]Line, len(p.Lines)),
 		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
 		CostOfStrip: round(p.PieceCost), Notes: notes(p.Notes, sayStrip),

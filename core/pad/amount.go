@@ -2,6 +2,7 @@ package pad
 
 import (
 	"math"
+	"slices"
 
 	"keeler/core/chem"
 	"keeler/core/hive"
@@ -29,6 +30,9 @@ func potency(s chem.Share) float64 { return float64(s) * float64(chem.FormicDens
 // asked is what the rule asks for in mL of working acid. An amount meant in
 // another strength becomes as much as holds the same pure acid.
 func (r Rule) asked(nuc bool, combs, boxes int, working chem.Share) (ml float64, byPart bool) {
+	if boxes == 0 {
+		return 0, false
+	}
 	if r.Per == PerDay {
 		day := r.Day[min(boxes, len(r.Day))-1]
 		ml = float64(chem.FormicVolume(day*chem.Grams(r.Days), working))
@@ -74,10 +78,13 @@ func (r Request) amount(rule Rule, name string, nuc bool, combs, boxes int) Amou
 // pads gives one colony its ready pads.
 func (c Card) pads(name string, nuc bool, combs, boxes int) Amount {
 	a := Amount{Name: name, Alike: 1, Combs: combs, Boxes: boxes, Pads: c.Each}
-	if c.Per == PerBox {
+	switch {
+	case boxes == 0:
+		a.Pads = 0
+	case c.Per == PerBox:
 		a.Pads *= boxes
 	}
-	if nuc {
+	if nuc && boxes > 0 {
 		a.Pads, a.Unspoken = c.Nuc, c.Nuc == 0
 	}
 	a.Pure = c.Pure * chem.Grams(a.Pads)
@@ -100,20 +107,17 @@ func (r Request) amounts(rule Rule) []Amount {
 	}
 	out := make([]Amount, len(r.Colonies))
 	for i, c := range r.Colonies {
-		out[i] = give(c.Name, c.Nuc, c.Combs(), len(boxesWithCombs(c)))
+		out[i] = give(c.Name, c.Nuc, c.Combs(), boxesWithCombs(c))
 	}
 	return out
 }
 
-func boxesWithCombs(c hive.Colony) []hive.Box {
-	var out []hive.Box
+func boxesWithCombs(c hive.Colony) int {
+	n := 0
 	for _, b := range c.Boxes {
-		for _, s := range b.Slots {
-			if s == hive.Comb {
-				out = append(out, b)
-				break
-			}
+		if slices.Contains(b.Slots, hive.Comb) {
+			n++
 		}
 	}
-	return out
+	return n
 }

@@ -217,6 +217,26 @@ func TestWhatIsGivenAddsUp(t *testing.T) {
 	}
 }
 
+// A hive in which no comb hangs gets nothing, by every school and card.
+func TestHiveWithoutCombs(t *testing.T) {
+	empty := hive.Colony{Name: "E", Boxes: []hive.Box{{Kind: hive.Deep, Slots: []hive.Slot{hive.Feeder, hive.Dummy}}}}
+	for _, school := range Schools {
+		p := plan(t, func(r *Request) {
+			r.School, r.Colonies = school.ID, []hive.Colony{colony("A", false, 10), empty}
+		})
+		if a := p.Amounts[1]; a.ML != 0 || a.Pure != 0 {
+			t.Errorf("%s: %+v", school.ID, a)
+		}
+	}
+	p := plan(t, func(r *Request) {
+		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}}
+		r.Colonies = []hive.Colony{colony("A", false, 10), empty}
+	})
+	if p.VisitPads != 2 {
+		t.Errorf("%d pads, want 2", p.VisitPads)
+	}
+}
+
 func TestReadyPads(t *testing.T) {
 	p := plan(t, func(r *Request) {
 		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}, Count: 5}

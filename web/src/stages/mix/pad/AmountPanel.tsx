@@ -1,5 +1,3 @@
-import { useQuery } from '@tanstack/react-query'
-import { client } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
 import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
@@ -7,6 +5,7 @@ import { Section } from '../../../parts/Section'
 import { fixed } from '../../../units/format'
 import type { Change } from '../draft'
 import type { PadDraft } from './draft'
+import { usePadSchool } from './schools'
 import { text } from './text'
 
 interface Props {
@@ -32,12 +31,7 @@ export function WorkingPanel({ draft, change }: Props) {
 /** How much a colony gets, by a school or one's own; and the course of visits. */
 export function AmountPanel({ draft, change }: Props) {
   const { amount } = draft
-  const schools = useQuery({
-    queryKey: ['schools', 'pad'],
-    queryFn: async ({ signal }) => (await client.GET('/api/pad/schools', { signal })).data,
-    staleTime: Infinity,
-  })
-  const school = schools.data?.find((s) => s.id === amount.by)
+  const school = usePadSchool(amount.by)
   const usual = (v: number | undefined) => (v === undefined ? text.once : fixed(v, 0))
   return (
     <Section title={text.amount} brief={text.schoolNames[amount.by]}>

@@ -48,12 +48,9 @@ export const text = {
     'bottle-wick': 'bottle and wick',
     own: 'by label, or own amount',
   } as Record<string, string>,
-  rules: {
-    'sponge-above': '2 mL of 60 % a comb, from above',
-    'sponge-below': '3 mL of 60 % a comb, from below',
-    'floor-sheet': '30 mL of 60 % a colony, on the floor tray',
-    'bottle-wick': '15 to 20 g a day for one box, 20 to 25 for two',
-  } as Record<string, string>,
+  rule: (ml: string, at: string, per: string, from: string) => `${ml} mL of ${at} % a ${per}, from ${from}`,
+  ruleOfDay: (one: string, more: string, days: number) =>
+    `${one} g a day on one box, ${more} on more, for ${days} days`,
   pers: [
     ['comb', 'A comb'],
     ['box', 'A box'],

@@ -24,13 +24,7 @@ export function CarrierPanel({ draft, change }: Props) {
         options={text.carriers}
         columns={3}
         path="carrier"
-        onChange={(c) =>
-          change((d) => {
-            if (c === 'sponge' && d.carrier !== 'sponge') Object.assign(d.number, { by: 'box', each: '2' })
-            if (c !== 'sponge' && d.carrier === 'sponge') d.number.by = 'bees'
-            d.carrier = c
-          })
-        }
+        onChange={(c) => change((d) => void (d.carrier = c))}
       />
       <Field
         label={text.uptake[carrier]}
@@ -61,22 +55,20 @@ export function NumberPanel({ draft, change }: Props) {
         label={text.number}
         value={number.by}
         options={text.numbers}
-        columns={3}
         path="number.by"
         onChange={(by) => change((d) => void (d.number.by = by))}
       />
-      {number.by === 'bees' ? (
-        <>
-          <Figures
-            part={number}
-            set={(key, v) => change((d) => void (d.number[key] = v))}
-            rows={[
-              { of: 'frames', label: text.frames, path: 'number.frames' },
-              { of: 'most', label: text.most, path: 'number.most_per_box' },
-            ]}
-          />
-        </>
-      ) : (
+      {number.by === 'bees' && (
+        <Figures
+          part={number}
+          set={(key, v) => change((d) => void (d.number[key] = v))}
+          rows={[
+            { of: 'frames', label: text.frames, path: 'number.frames' },
+            { of: 'most', label: text.most, path: 'number.most_per_box' },
+          ]}
+        />
+      )}
+      {(number.by === 'box' || number.by === 'colony') && (
         <Field
           label={text.each[number.by]}
           path="number.each"

@@ -71,7 +71,7 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
 
 function boxFigure(box: Schemas['StripBox'], carrier: Carrier) {
   const reach = box.gaps.filter((g) => g.from_above).length
-  const own = [text.count(box.strips, carrier), box.strips > 0 && text.acidIn(three(box.oad_g))]
+  const own = [text.count(box.strips, carrier), box.strips > 0 && text.acidIn(three(box.oad_g ?? 0))]
     .filter(Boolean)
     .join(' · ')
   if (reach === 0) return own
@@ -80,7 +80,7 @@ function boxFigure(box: Schemas['StripBox'], carrier: Carrier) {
 
 /** Why there are no more of them, and the acid in those there are. */
 const footOf = (row: Row) =>
-  [text.reasons[row.reason ?? ''], row.strips > 0 && text.acidIn(three(row.oad_g))]
+  [text.reasons[row.reason ?? ''], row.strips > 0 && text.acidIn(three(row.oad_g ?? 0))]
     .filter(Boolean)
     .join(' · ')
 

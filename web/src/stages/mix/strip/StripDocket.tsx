@@ -93,7 +93,7 @@ function Placing({ plan }: { plan: Answer }) {
         name: c.name,
         cells: [seams(c.frames), gapsIn(c)],
         figure: plain(c.strips),
-        parts: c.strips > 0 ? text.acid(three(c.oad_g)) : undefined,
+        parts: c.strips > 0 ? text.acid(three(c.oad_g ?? 0)) : undefined,
       }))}
       sum={{
         cells: [seams(plan.colonies.reduce((sum, c) => sum + c.frames, 0)), ''],

@@ -1,6 +1,6 @@
 import { client } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
-import { mass } from '../../../units/format'
+import { mass, plain } from '../../../units/format'
 import { Bench } from '../Bench'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
@@ -58,7 +58,7 @@ export default function StripMix(workplace: Workplace) {
           <Hives
             draft={draft}
             change={change}
-            rule={ruleOf(own.number)}
+            rule={plan ? ruleOf(plan.number) : ''}
             hint={
               <>
                 <Choice
@@ -93,8 +93,8 @@ export default function StripMix(workplace: Workplace) {
 /** The batch that what is carried comes from. */
 const parentOf = ({ carried }: StripDraft) => (carried.grams && carried.parent ? carried.parent : undefined)
 
-const ruleOf = (n: StripDraft['number']) =>
-  n.by === 'bees' ? text.rule.bees(n.frames, n.most) : text.rule[n.by](n.each)
+const ruleOf = (n: Answer['number']) =>
+  n.by === 'bees' ? text.rule.bees(plain(n.frames ?? 0), n.most_per_box ?? 0) : text.rule[n.by](n.each ?? 0)
 
 function acid(plan: Answer): string {
   const line = plan.lines.find((l) => l.step === 'acid')

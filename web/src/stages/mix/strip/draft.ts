@@ -4,7 +4,8 @@ import { given, typed } from '../reader'
 
 export type Carrier = NonNullable<Schemas['StripRequest']['carrier']>
 export type SizeBy = Schemas['StripSize']['by']
-export type NumberBy = Schemas['StripNumber']['by']
+/** Usual: whatever is usual for what the liquor is soaked into. */
+export type NumberBy = 'usual' | Schemas['StripNumber']['by']
 /** What a tap on a board marks. */
 export type Marks = 'seam' | 'strip' | 'brood'
 
@@ -43,7 +44,7 @@ export const empty = (): StripDraft => ({
   carrier: 'strip',
   between: false,
   uptake: { strip: '20', long: '', sponge: '' },
-  number: { by: 'bees', each: '2', frames: '2.5', most: '4' },
+  number: { by: 'usual', each: '2', frames: '2.5', most: '4' },
   size: {
     by: 'colonies',
     colonies: '',

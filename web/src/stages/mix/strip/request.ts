@@ -19,12 +19,7 @@ export function read(draft: Draft): Reading<Request> {
     warm_to_c: r.degrees('warm_to_c', d.warmTo),
     carrier: d.carrier,
     between_boxes: d.carrier === 'sponge' && d.between,
-    number: {
-      by: d.number.by,
-      each: r.whole('number.each', d.number.each),
-      frames: r.number('number.frames', d.number.frames),
-      most_per_box: r.whole('number.most_per_box', d.number.most),
-    },
+    number: readNumber(d.number, r),
     uptake_g: r.number('uptake_g', d.uptake[d.carrier]),
     stays_ml: r.volume('stays_ml', d.stays),
     size: readSize(d.size, r),
@@ -47,6 +42,16 @@ export function read(draft: Draft): Reading<Request> {
       water_percent: r.number('carried.water_percent', d.carried.water),
     }
   return { request, faults: r.faults }
+}
+
+function readNumber(d: StripDraft['number'], r: Reader): Request['number'] {
+  if (d.by === 'usual') return undefined
+  return {
+    by: d.by,
+    each: r.whole('number.each', d.each),
+    frames: r.number('number.frames', d.frames),
+    most_per_box: r.whole('number.most_per_box', d.most),
+  }
 }
 
 function readRecipe(d: StripDraft['recipe'], r: Reader): Request['recipe'] {

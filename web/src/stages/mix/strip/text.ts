@@ -43,6 +43,7 @@ export const text = {
 
   number: 'How many',
   numbers: [
+    ['usual', 'As usual'],
     ['bees', 'By bees'],
     ['box', 'A box'],
     ['colony', 'A colony'],
@@ -107,9 +108,10 @@ export const text = {
     ['brood', 'Brood'],
   ] as const,
   rule: {
-    bees: (frames: string, most: string) => `1 strip to ${frames} frames of bees, at most ${most} a box`,
-    box: (each: string) => `${each} a box`,
-    colony: (each: string) => `${each} a colony`,
+    bees: (frames: string, most: number) =>
+      `1 to ${frames} frames of bees${most > 0 ? `, at most ${most} a box` : ''}`,
+    box: (each: number) => `${each} a box`,
+    colony: (each: number) => `${each} a colony`,
   },
   countOnly: 'Only a count: no boards needed. Choose “Hives drawn” to see which gaps they hang in.',
   acidIn: (grams: string) => `${grams} g acid`,
