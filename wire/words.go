@@ -66,6 +66,10 @@ func bySort(f fault.Fault) string {
 		return "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot."
 	case fault.UpsideDown:
 		return "More acid than any school puts into that glycerol. Are the two figures the wrong way round?"
+	case fault.Future:
+		return "This day has not come yet."
+	case fault.Taken:
+		return "Another one has this name already."
 	case fault.NoTemp:
 		return "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %."
 	}

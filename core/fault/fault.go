@@ -24,6 +24,8 @@ const (
 	Overfull   Reason = "overfull"    // the parts exceed the whole
 	UpsideDown Reason = "upside_down" // more acid than any school puts in
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
+	Future     Reason = "future"      // what is recorded cannot lie ahead
+	Taken      Reason = "taken"       // another one has this name
 )
 
 // Fault is one wrong input. Field is its path in the request, such as

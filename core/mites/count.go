@@ -1,0 +1,73 @@
+// Package mites turns counts of varroa mites into rates with their uncertainty
+// and holds them against the lines at which keepers act.
+package mites
+
+import (
+	"keeler/core/calendar"
+	"keeler/core/fault"
+)
+
+// Kind is the way of counting.
+type Kind string
+
+const (
+	Board Kind = "board" // mites fallen on a board beneath the hive
+	Wash  Kind = "wash"  // mites washed, rolled or shaken off a sample of bees
+)
+
+// What can be counted at all; beyond it lies a slip of the pen.
+const (
+	MaxMites = 100_000
+	MaxDays  = 60
+	MaxBees  = 5_000
+)
+
+// Count is one count. Days (0.1 to 60, of the board) or Bees (1 to 5,000, of the
+// sample) is given by its kind.
+type Count struct {
+	Kind  Kind
+	Mites int
+	Days  float64
+	Bees  int
+	On    calendar.Day
+}
+
+// Rate is a count by day or by 100 bees, with its 95 % interval.
+type Rate struct{ Value, Low, High float64 }
+
+// Check names what is wrong with a count made on or before today.
+func (c Count) Check(today calendar.Day) error {
+	var l fault.List
+	l.Within("mites", float64(c.Mites), 0, MaxMites, "mites")
+	switch c.Kind {
+	case Board:
+		if c.Days == 0 {
+			l.AddRange("days", fault.Missing, 0.1, MaxDays, "days")
+		} else {
+			l.Within("days", c.Days, 0.1, MaxDays, "days")
+		}
+	case Wash:
+		if c.Bees == 0 {
+			l.AddRange("bees", fault.Missing, 1, MaxBees, "bees")
+		} else if l.Within("bees", float64(c.Bees), 1, MaxBees, "bees") && c.Mites > c.Bees {
+			l.AddRange("mites", fault.TooHigh, 0, float64(c.Bees), "mites in so many bees")
+		}
+	default:
+		l.Add("kind", fault.Unknown)
+	}
+	if c.On > today {
+		l.Add("on", fault.Future)
+	}
+	return l.Err()
+}
+
+// Rate is mites a day for a board, by the exact Poisson interval (Garwood), and
+// mites per 100 bees for a wash, by Wilson's score interval for a share.
+func (c Count) Rate() Rate {
+	if c.Kind == Board {
+		low, high := poisson(c.Mites)
+		return Rate{float64(c.Mites) / c.Days, low / c.Days, high / c.Days}
+	}
+	low, high := wilson(c.Mites, c.Bees)
+	return Rate{100 * float64(c.Mites) / float64(c.Bees), 100 * low, 100 * high}
+}
