@@ -17,8 +17,9 @@ func TestImportsRunOneWay(t *testing.T) {
 		"keeler/core":  {"keeler/wire", "keeler/app", "keeler/store", "keeler/api", "os", "io", "net", "fmt", "time", "log", "encoding", "database", "github.com"},
 		"keeler/wire":  {"keeler/app", "keeler/store", "keeler/api", "net", "os", "database", "github.com"},
 		"keeler/store": {"keeler/core", "keeler/wire", "keeler/app", "keeler/api", "net/http"},
-		"keeler/app":   {"keeler/api", "net/http", "gorm.io"},
-		"keeler/api":   {"keeler/core/syrup", "keeler/core/strip", "keeler/core/pad", "keeler/core/chem", "gorm.io"},
+		"keeler/app":   {"keeler/api", "net/http", "gorm.io", "keeler/sim", "keeler/forecast"},
+		"keeler/sim":   {"keeler/core", "keeler/wire", "keeler/app", "keeler/store", "keeler/api"},
+		"keeler/api":   {"keeler/core/syrup", "keeler/core/strip", "keeler/core/pad", "keeler/core/chem", "keeler/core/season", "keeler/core/mites", "gorm.io"},
 	}
 	seen := map[string]bool{}
 	for line := range strings.Lines(string(out)) {

@@ -14,37 +14,81 @@ import (
 	"keeler/app"
 )
 
+// Front is what the HTTP side is made with.
+type Front struct {
+	App  *app.App
+	Page Page
+	Log  *slog.Logger
+	// PublicURL is the address that people use, where it is not the one served on.
+	PublicURL string
+	// Secure is set where only HTTPS is used: the cookie then goes nowhere else.
+	Secure bool
+}
+
 // New is the whole HTTP side: the API under /api, the document at
 // /api/openapi.json, /healthz, and the page.
-func New(a *app.App, page Page, log *slog.Logger) *gin.Engine {
+func New(f Front) (http.Handler, error) {
+	d, err := newDesks(f.App, f.Secure, f.Log)
+	if err != nil {
+		return nil, err
+	}
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
 	r.Use(gin.CustomRecoveryWithWriter(nil, func(c *gin.Context, err any) {
-		log.Error("panic", "path", c.Request.URL.Path, "error", err)
+		f.Log.Error("panic", "path", c.Request.URL.Path, "error", err)
 		c.AbortWithStatus(http.StatusInternalServerError)
-	}), logged(log), guarded)
-	Describe(humagin.New(r, config()), a, log)
-	r.GET("/healthz", health(a))
-	page.serve(r)
-	return r
+	}), logged(f.Log), guarded)
+	register(humagin.New(r, config()), d)
+	r.GET("/healthz", health(f.App))
+	f.Page.serve(r)
+	own, err := sameOrigin(f.PublicURL)
+	if err != nil {
+		return nil, err
+	}
+	return own.Handler(d.known(r)), nil
 }
 
-// Describe registers every operation; with a nil app it serves to print the document.
-func Describe(h huma.API, a *app.App, log *slog.Logger) {
+// sameOrigin refuses changes that another site's page asks for.
+func sameOrigin(publicURL string) (*http.CrossOriginProtection, error) {
+	own := http.NewCrossOriginProtection()
+	own.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		w.Header().Set("Content-Type", "application/problem+json")
+		w.WriteHeader(http.StatusForbidden)
+		_, _ = w.Write([]byte(`{"status":403,"title":"Forbidden","detail":"Another site asked for this; it was not done."}`))
+	}))
+	if publicURL == "" {
+		return own, nil
+	}
+	return own, own.AddTrustedOrigin(publicURL)
+}
+
+// register names every operation; without an app it serves to print the document.
+func register(h huma.API, d *desks) {
 	calculations(h)
-	batches(h, a, log)
-	start(h, a)
+	start(h, d)
+	signingIn(h, d)
+	people(h, d)
+	batches(h, d)
+	yards(h, d)
+	colonies(h, d)
+	looks(h, d)
+	counts(h, d)
+	cards(h, d)
+	deciding(h, d)
 }
 
 func config() huma.Config {
 	huma.DefaultArrayNullable = false
 	c := huma.DefaultConfig("Keeler", "1")
-	c.Info.Description = "Scales varroa treatments and keeps the batches. Names carry their units; " +
+	c.Info.Description = "Scales varroa treatments, decides which colony needs what, and keeps the record. Names carry their units; " +
 		"errors are application/problem+json and name the field in errors[].location."
 	c.OpenAPIPath = "/api/openapi"
 	c.SchemasPath = ""
 	c.DocsPath = ""
 	c.CreateHooks = nil
+	c.Components.SecuritySchemes = map[string]*huma.SecurityScheme{
+		session: {Type: "apiKey", In: "cookie", Name: "keeler", Description: "Given by POST /api/session."},
+	}
 	return c
 }
 
@@ -52,7 +96,7 @@ func config() huma.Config {
 func Document() ([]byte, error) {
 	gin.SetMode(gin.ReleaseMode)
 	h := humagin.New(gin.New(), config())
-	Describe(h, nil, slog.New(slog.DiscardHandler))
+	register(h, &desks{})
 	return h.OpenAPI().MarshalJSON()
 }
 

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"io"
 	"net/http"
+	"net/http/cookiejar"
 	"os"
 	"regexp"
 	"strings"
@@ -15,7 +16,10 @@ import (
 	"keeler/e2e/stand"
 )
 
-var keeler *stand.Stand
+var (
+	keeler *stand.Stand
+	owner  *http.Client // of the operation that the tests write to
+)
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
@@ -24,23 +28,48 @@ func TestMain(m *testing.M) {
 			panic(err)
 		}
 		defer func() { _ = keeler.Down() }()
+		owner = browser()
+		if err := claim(owner); err != nil {
+			panic(err)
+		}
 		return m.Run()
 	}())
 }
 
-// call sends a request; an empty body is a GET.
+// browser keeps its cookies, as one does.
+func browser() *http.Client {
+	cookies, _ := cookiejar.New(nil) // fails by its options alone
+	return &http.Client{Jar: cookies}
+}
+
+const password = "a long enough one"
+
+func claim(b *http.Client) error {
+	response, err := b.Post(keeler.URL+"/api/claim", "application/json", strings.NewReader(`{"operation":"Quay","login":"Owner","password":"`+password+`"}`))
+	if err != nil {
+		return err
+	}
+	return response.Body.Close()
+}
+
+// call sends a request as the owner; an empty body is a GET.
 func call(t *testing.T, path, body string) (int, map[string]any) {
 	t.Helper()
 	method := http.MethodGet
 	if body != "" {
 		method = http.MethodPost
 	}
+	return send(t, owner, method, path, body)
+}
+
+func send(t *testing.T, b *http.Client, method, path, body string) (int, map[string]any) {
+	t.Helper()
 	request, err := http.NewRequestWithContext(t.Context(), method, keeler.URL+path, strings.NewReader(body))
 	if err != nil {
 		t.Fatal(err)
 	}
 	request.Header.Set("Content-Type", "application/json")
-	response, err := http.DefaultClient.Do(request)
+	response, err := b.Do(request)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -2,81 +2,59 @@ package api
 
 import (
 	"context"
-	"log/slog"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
 
 	"keeler/app"
-	"keeler/store"
 	"keeler/wire"
 )
 
-// BatchPath names one batch; exported because the schema looks into it.
-type BatchPath struct {
+// ByID names one thing; exported because the schema looks into it.
+type ByID struct {
 	ID string `path:"id" format:"uuid"`
 }
+
+// none is a request without anything in it.
+type none = struct{}
 
 type saved struct {
 	Status int
 	Body   wire.Batch
 }
 
-// batches registers what is kept.
-func batches(h huma.API, a *app.App, log *slog.Logger) {
-	const operation = store.FirstOperation
-	op := func(id, method, path, summary string, errors ...int) huma.Operation {
-		return huma.Operation{
-			OperationID: id, Method: method, Path: path, Summary: summary, Tags: []string{"batches"},
-			Errors: append(errors, http.StatusServiceUnavailable),
-		}
-	}
-	const one = "/api/batches/{id}"
-
-	save := op("save-batch", http.MethodPost, "/api/batches", "Keep a batch; sent twice, it counts once", 409, 422)
-	save.DefaultStatus = http.StatusCreated
-	huma.Register(h, save, func(ctx context.Context, in *body[wire.SaveBatch]) (*saved, error) {
-		b, created, err := a.SaveBatch(ctx, operation, in.Body)
-		if err != nil {
-			return nil, problem(ctx, log, err)
-		}
-		if created {
-			return &saved{http.StatusCreated, b}, nil
-		}
-		return &saved{http.StatusOK, b}, nil
-	})
-	huma.Register(h, op("list-batches", http.MethodGet, "/api/batches", "The newest batches"),
-		func(ctx context.Context, _ *struct{}) (*body[wire.BatchList], error) {
-			v, err := a.Batches(ctx, operation)
-			return answered(ctx, log, v, err)
-		})
-	huma.Register(h, op("get-batch", http.MethodGet, one, "One batch whole", 404),
-		func(ctx context.Context, in *BatchPath) (*body[wire.Batch], error) {
-			v, err := a.Batch(ctx, operation, in.ID)
-			return answered(ctx, log, v, err)
-		})
-	huma.Register(h, op("remark-batch", http.MethodPost, one+"/remarks", "Write a remark to a batch", 404, 422),
-		func(ctx context.Context, in *struct {
-			BatchPath
-			Body wire.Remark
-		}) (*body[wire.Batch], error) {
-			v, err := a.Remark(ctx, operation, in.ID, in.Body)
-			return answered(ctx, log, v, err)
-		})
-	huma.Register(h, op("void-batch", http.MethodPost, one+"/void", "Mark a batch as void; it stays", 404, 422),
-		func(ctx context.Context, in *struct {
-			BatchPath
-			Body wire.VoidBatch
-		}) (*body[wire.Batch], error) {
-			v, err := a.VoidBatch(ctx, operation, in.ID, in.Body.Reason)
-			return answered(ctx, log, v, err)
-		})
+// operation describes an operation on what is kept.
+func operation(tag, id, method, path, summary string, errors ...int) huma.Operation {
+	return huma.Operation{OperationID: id, Method: method, Path: "/api/" + path, Summary: summary, Tags: []string{tag}, Errors: errors}
 }
 
-// answered wraps what app gives, or tells the problem.
-func answered[T any](ctx context.Context, log *slog.Logger, v T, err error) (*body[T], error) {
-	if err != nil {
-		return nil, problem(ctx, log, err)
-	}
-	return &body[T]{v}, nil
+// batches registers what was mixed.
+func batches(h huma.API, d *desks) {
+	save := operation("batches", "save-batch", http.MethodPost, "batches", "Keep a batch; sent twice, it counts once", 409, 422)
+	save.DefaultStatus = http.StatusCreated
+	kept(h, d, app.Keeper, save, func(ctx context.Context, desk app.Desk, in *body[wire.SaveBatch]) (*saved, error) {
+		b, created, err := desk.SaveBatch(ctx, in.Body)
+		if created {
+			return &saved{http.StatusCreated, b}, err
+		}
+		return &saved{http.StatusOK, b}, err
+	})
+	answering(h, d, app.Viewer, operation("batches", "list-batches", http.MethodGet, "batches", "The newest batches"),
+		func(ctx context.Context, desk app.Desk, _ *none) (wire.BatchList, error) { return desk.Batches(ctx) })
+	answering(h, d, app.Viewer, operation("batches", "get-batch", http.MethodGet, "batches/{id}", "One batch whole", 404),
+		func(ctx context.Context, desk app.Desk, in *ByID) (wire.Batch, error) { return desk.Batch(ctx, in.ID) })
+	answering(h, d, app.Helper, operation("batches", "remark-batch", http.MethodPost, "batches/{id}/remarks", "Write a remark to a batch", 404, 422),
+		func(ctx context.Context, desk app.Desk, in *struct {
+			ByID
+			Body wire.Remark
+		}) (wire.Batch, error) {
+			return desk.Remark(ctx, in.ID, in.Body)
+		})
+	answering(h, d, app.Keeper, operation("batches", "void-batch", http.MethodPost, "batches/{id}/void", "Mark a batch as void; it stays", 404, 422),
+		func(ctx context.Context, desk app.Desk, in *struct {
+			ByID
+			Body wire.VoidBatch
+		}) (wire.Batch, error) {
+			return desk.VoidBatch(ctx, in.ID, in.Body.Reason)
+		})
 }

@@ -4,9 +4,11 @@ import (
 	"context"
 	"errors"
 	"log/slog"
+	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"keeler/app"
 	"keeler/core/fault"
 	"keeler/store"
 	"keeler/wire"
@@ -26,9 +28,22 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 		}
 		return huma.Error422UnprocessableEntity("Some figures cannot be.", details...)
 	case errors.Is(err, store.ErrNotFound):
-		return huma.Error404NotFound("There is no such batch here.")
+		return huma.Error404NotFound("This is not here, or no longer.")
+	case errors.Is(err, store.ErrStale):
+		return huma.Error409Conflict("Somebody else changed this meanwhile. Nothing of yours was lost or stored: look at both, then save again.")
 	case errors.Is(err, store.ErrConflict):
-		return huma.Error409Conflict("This id already belongs to another batch.")
+		return huma.Error409Conflict("This cannot be: the id belongs to something else, or the last owner would go.")
+	case errors.Is(err, store.ErrTaken):
+		return huma.Error409Conflict("This is there already.")
+	case errors.Is(err, errSignedOut):
+		return huma.Error401Unauthorized("Sign in first. What you typed stays here.")
+	case errors.Is(err, app.ErrRefused):
+		return huma.Error401Unauthorized("This name and password do not go together.")
+	case errors.Is(err, app.ErrTooMany):
+		return huma.ErrorWithHeaders(huma.Error429TooManyRequests("Too many tries failed. Wait a quarter of an hour, or ask the owner for a new invitation."),
+			http.Header{"Retry-After": {"900"}})
+	case errors.Is(err, app.ErrForbidden):
+		return huma.Error403Forbidden("This is not for your part in the operation. Ask its owner.")
 	}
 	log.ErrorContext(ctx, "operation failed", "error", err)
 	return huma.Error503ServiceUnavailable("This could not be done just now; nothing was changed. Try again.")

@@ -3,7 +3,10 @@
 package app
 
 import (
+	"context"
 	"time"
+
+	"github.com/alexedwards/scs/v2"
 
 	"keeler/store"
 	"keeler/wire"
@@ -18,32 +21,59 @@ func Pinned(t time.Time) Clock { return func() time.Time { return t } }
 
 // Welcome is what a page begins with.
 type Welcome struct {
-	Demo          bool
-	Keeper, Place string
-	Draft         *wire.Recipe
+	Demo  bool
+	Place string
+	Draft *wire.Recipe
+}
+
+// Settings are what an App is made with.
+type Settings struct {
+	Work, Wall Clock
+	Welcome    Welcome
+	// PublicURL is the address that links carry; empty: the one that is asked for.
+	PublicURL string
+	// Weather is asked for forecasts; nil: there are none.
+	Weather Weather
 }
 
 // App is the use cases over one store.
 type App struct {
-	store   *store.Store
-	clock   Clock // of the work
-	now     Clock // of the wall
-	welcome Welcome
+	store *store.Store
+	clock Clock // of the work
+	now   Clock // of the wall
+	set   Settings
 }
 
-// New joins a store with its clocks and the start of a page.
-func New(s *store.Store, work, wall Clock, w Welcome) *App {
-	return &App{store: s, clock: work, now: wall, welcome: w}
+// New joins a store with its settings.
+func New(s *store.Store, set Settings) *App {
+	return &App{store: s, clock: set.Work, now: set.Wall, set: set}
 }
 
-// Start is what a page needs to begin.
-func (a *App) Start() wire.Start {
-	w := a.welcome
-	return wire.Start{
-		Demo: w.Demo, Keeper: w.Keeper, Place: w.Place, Draft: w.Draft,
-		Now: a.clock().Format(workTime),
+// Start is what a page needs to begin; m is nil while nobody is signed in.
+func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
+	w := a.set.Welcome
+	out := wire.Start{
+		Demo: w.Demo, Place: w.Place, Draft: w.Draft,
+		Now: a.clock().Format(workTime), PublicURL: a.set.PublicURL,
 	}
+	if m != nil {
+		name, err := a.store.For(m.Operation).Name(ctx)
+		if err != nil {
+			return wire.Start{}, err
+		}
+		out.Me = &wire.Me{Login: m.Login, Role: string(m.Role), Operation: name}
+		return out, nil
+	}
+	any, err := a.store.People().Any(ctx)
+	out.Unclaimed = !any
+	return out, err
 }
+
+// Sessions is where it is kept who is signed in.
+func (a *App) Sessions() (scs.Store, error) { return a.store.Sessions() }
+
+// Healthy asks the database for an answer.
+func (a *App) Healthy(ctx context.Context) error { return a.store.Ping(ctx) }
 
 // workTime is how the date and time of the work is written: local, without a zone.
 const workTime = "2006-01-02T15:04"

@@ -40,7 +40,10 @@ var (
 	wall = time.Date(2027, 1, 9, 20, 15, 3, 0, time.UTC)
 )
 
-func keeler() *App { return New(records, Pinned(work), Pinned(wall), Welcome{}) }
+func keeler() *App { return New(records, Settings{Work: Pinned(work), Wall: Pinned(wall)}) }
+
+// bench is the first operation's, as its keeper sees it.
+func bench() Desk { return keeler().Desk(Member{Operation: store.FirstOperation, Role: Keeper}) }
 
 func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
@@ -54,11 +57,11 @@ func litre(id string) wire.SaveBatch {
 // audited by the clock of the wall, and kept with all it came from.
 func TestSaveBatch(t *testing.T) {
 	id := uuid.NewString()
-	_, created, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id))
+	_, created, err := bench().SaveBatch(t.Context(), litre(id))
 	if err != nil || !created {
 		t.Fatal(created, err)
 	}
-	b, err := keeler().Batch(t.Context(), store.FirstOperation, id)
+	b, err := bench().Batch(t.Context(), id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -77,13 +80,13 @@ func TestSaveBatch(t *testing.T) {
 func TestSaveBatchTwice(t *testing.T) {
 	id := uuid.NewString()
 	for i, want := range []bool{true, false} {
-		if _, created, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id)); err != nil || created != want {
+		if _, created, err := bench().SaveBatch(t.Context(), litre(id)); err != nil || created != want {
 			t.Errorf("time %d: %v %v", i+1, created, err)
 		}
 	}
 	other := litre(id)
 	other.Recipe.Dribble.Size.VolumeML = 500
-	if _, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, other); !errors.Is(err, store.ErrConflict) {
+	if _, _, err := bench().SaveBatch(t.Context(), other); !errors.Is(err, store.ErrConflict) {
 		t.Errorf("the same id for another plan: got %v", err)
 	}
 }
@@ -94,12 +97,12 @@ func TestSaveBatchRefuses(t *testing.T) {
 	nameless := litre(uuid.NewString())
 	nameless.Name = " "
 	for field, in := range map[string]wire.SaveBatch{"recipe.dribble.size.volume_ml": bad, "name": nameless} {
-		_, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, in)
+		_, _, err := bench().SaveBatch(t.Context(), in)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}
-		if _, err := keeler().Batch(t.Context(), store.FirstOperation, in.ID); !errors.Is(err, store.ErrNotFound) {
+		if _, err := bench().Batch(t.Context(), in.ID); !errors.Is(err, store.ErrNotFound) {
 			t.Errorf("a refused batch must leave nothing: %v", err)
 		}
 	}
@@ -107,23 +110,23 @@ func TestSaveBatchRefuses(t *testing.T) {
 
 func TestRemarkAndVoid(t *testing.T) {
 	id := uuid.NewString()
-	if _, _, err := keeler().SaveBatch(t.Context(), store.FirstOperation, litre(id)); err != nil {
+	if _, _, err := bench().SaveBatch(t.Context(), litre(id)); err != nil {
 		t.Fatal(err)
 	}
 	note := wire.Remark{ID: uuid.NewString(), Text: " clear after five minutes "}
-	b, err := keeler().Remark(t.Context(), store.FirstOperation, id, note)
+	b, err := bench().Remark(t.Context(), id, note)
 	if err != nil || len(b.Remarks) != 1 || b.Remarks[0].Text != "clear after five minutes" || !b.Remarks[0].At.Equal(wall) {
 		t.Errorf("got %+v %v", b.Remarks, err)
 	}
-	b, err = keeler().VoidBatch(t.Context(), store.FirstOperation, id, "spilt")
+	b, err = bench().VoidBatch(t.Context(), id, "spilt")
 	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Dribble.Lines) != 4 {
 		t.Errorf("a void batch stays whole, with its reason: %+v %v", b.BatchSummary, err)
 	}
 	for what, err := range map[string]error{
-		"an empty remark":          second(keeler().Remark(t.Context(), store.FirstOperation, id, wire.Remark{ID: uuid.NewString(), Text: " "})),
-		"a void without reason":    second(keeler().VoidBatch(t.Context(), store.FirstOperation, id, " ")),
-		"a remark to nothing":      second(keeler().Remark(t.Context(), store.FirstOperation, uuid.NewString(), note)),
-		"the voiding of a nothing": second(keeler().VoidBatch(t.Context(), store.FirstOperation, uuid.NewString(), "x")),
+		"an empty remark":          second(bench().Remark(t.Context(), id, wire.Remark{ID: uuid.NewString(), Text: " "})),
+		"a void without reason":    second(bench().VoidBatch(t.Context(), id, " ")),
+		"a remark to nothing":      second(bench().Remark(t.Context(), uuid.NewString(), note)),
+		"the voiding of a nothing": second(bench().VoidBatch(t.Context(), uuid.NewString(), "x")),
 	} {
 		if err == nil {
 			t.Errorf("%s must be refused", what)
@@ -134,7 +137,7 @@ func TestRemarkAndVoid(t *testing.T) {
 // A pot names the pot that its carried-over liquor comes from, and must agree
 // with what that one really holds.
 func TestPotsParent(t *testing.T) {
-	k, op := keeler(), store.FirstOperation
+	k := bench()
 	pot := func(carried float64, parent string) wire.SaveBatch {
 		r := wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
 		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}
@@ -145,11 +148,11 @@ func TestPotsParent(t *testing.T) {
 	}
 	syrup, first := litre(uuid.NewString()), pot(0, "")
 	for _, in := range []wire.SaveBatch{syrup, first} {
-		if _, _, err := k.SaveBatch(t.Context(), op, in); err != nil {
+		if _, _, err := k.SaveBatch(t.Context(), in); err != nil {
 			t.Fatal(err)
 		}
 	}
-	second, _, err := k.SaveBatch(t.Context(), op, pot(34.6, first.ID)) // 500 of 1445 g
+	second, _, err := k.SaveBatch(t.Context(), pot(34.6, first.ID)) // 500 of 1445 g
 	if err != nil || second.ParentID != first.ID || second.ParentName != "Pot" {
 		t.Errorf("got %+v %v", second.BatchSummary, err)
 	}
@@ -164,7 +167,7 @@ func TestPotsParent(t *testing.T) {
 		"a parent that is no": {pot(34.6, uuid.NewString()), "parent_id"},
 		"a syrup as parent":   {pot(34.6, syrup.ID), "parent_id"},
 	} {
-		_, _, err := k.SaveBatch(t.Context(), op, c.in)
+		_, _, err := k.SaveBatch(t.Context(), c.in)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Field != c.field {
 			t.Errorf("%s: got %v", what, err)

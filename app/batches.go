@@ -24,7 +24,7 @@ type inputs struct {
 // with the same content gives the batch as it was kept (created is false); with
 // other content it gives store.ErrConflict. A recipe that cannot be, or a parent
 // that it does not agree with, gives a fault.List.
-func (a *App) SaveBatch(ctx context.Context, operation uint64, in wire.SaveBatch) (b wire.Batch, created bool, err error) {
+func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, created bool, err error) {
 	name := strings.TrimSpace(in.Name)
 	if name == "" {
 		return wire.Batch{}, false, fault.List{{Field: "name", Reason: fault.Missing}}
@@ -33,7 +33,7 @@ func (a *App) SaveBatch(ctx context.Context, operation uint64, in wire.SaveBatch
 	if err != nil {
 		return wire.Batch{}, false, wire.Beneath("recipe.", err)
 	}
-	op := a.store.For(operation)
+	op := d.op
 	if err := checkParent(ctx, op, in); err != nil {
 		return wire.Batch{}, false, err
 	}
@@ -41,8 +41,8 @@ func (a *App) SaveBatch(ctx context.Context, operation uint64, in wire.SaveBatch
 	if err != nil {
 		return wire.Batch{}, false, err
 	}
-	row.MadeOn = a.clock().Format(workTime)
-	row.CreatedAt = a.now().UTC().Truncate(time.Microsecond)
+	row.MadeOn = d.app.clock().Format(workTime)
+	row.CreatedAt = d.app.now().UTC().Truncate(time.Microsecond)
 
 	created, err = op.SaveBatch(ctx, row)
 	if err != nil {
@@ -102,8 +102,8 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 }
 
 // Batches lists the newest batches.
-func (a *App) Batches(ctx context.Context, operation uint64) (wire.BatchList, error) {
-	rows, err := a.store.For(operation).Batches(ctx)
+func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
+	rows, err := d.op.Batches(ctx)
 	if err != nil {
 		return wire.BatchList{}, err
 	}
@@ -115,44 +115,40 @@ func (a *App) Batches(ctx context.Context, operation uint64) (wire.BatchList, er
 }
 
 // Batch reads one batch whole; store.ErrNotFound when there is none.
-func (a *App) Batch(ctx context.Context, operation uint64, id string) (wire.Batch, error) {
-	op := a.store.For(operation)
-	row, err := op.Batch(ctx, id)
+func (d Desk) Batch(ctx context.Context, id string) (wire.Batch, error) {
+	row, err := d.op.Batch(ctx, id)
 	if err != nil {
 		return wire.Batch{}, err
 	}
-	return whole(ctx, op, row)
+	return whole(ctx, d.op, row)
 }
 
 // Remark writes a remark to a batch and gives the batch.
-func (a *App) Remark(ctx context.Context, operation uint64, batch string, r wire.Remark) (wire.Batch, error) {
+func (d Desk) Remark(ctx context.Context, batch string, r wire.Remark) (wire.Batch, error) {
 	text := strings.TrimSpace(r.Text)
 	if text == "" {
 		return wire.Batch{}, fault.List{{Field: "text", Reason: fault.Missing}}
 	}
-	err := a.store.For(operation).AddRemark(ctx, store.BatchRemark{
-		ID: r.ID, BatchID: batch, Text: text, CreatedAt: a.now().UTC(),
+	err := d.op.AddRemark(ctx, store.BatchRemark{
+		ID: r.ID, BatchID: batch, Text: text, CreatedAt: d.app.now().UTC(),
 	})
 	if err != nil {
 		return wire.Batch{}, err
 	}
-	return a.Batch(ctx, operation, batch)
+	return d.Batch(ctx, batch)
 }
 
 // VoidBatch marks a batch as void, never erasing it, and gives the batch.
-func (a *App) VoidBatch(ctx context.Context, operation uint64, id, reason string) (wire.Batch, error) {
+func (d Desk) VoidBatch(ctx context.Context, id, reason string) (wire.Batch, error) {
 	reason = strings.TrimSpace(reason)
 	if reason == "" {
 		return wire.Batch{}, fault.List{{Field: "reason", Reason: fault.Missing}}
 	}
-	if err := a.store.For(operation).VoidBatch(ctx, id, reason, a.now().UTC()); err != nil {
+	if err := d.op.VoidBatch(ctx, id, reason, d.app.now().UTC()); err != nil {
 		return wire.Batch{}, err
 	}
-	return a.Batch(ctx, operation, id)
+	return d.Batch(ctx, id)
 }
-
-// Healthy asks the database for an answer.
-func (a *App) Healthy(ctx context.Context) error { return a.store.Ping(ctx) }
 
 func summary(r store.Batch) wire.BatchSummary {
 	made := composition(r)

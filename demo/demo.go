@@ -12,44 +12,56 @@ import (
 )
 
 const (
-	keeper = "Demo keeper"
-	town   = "Marrow Quay"
-	yard   = "Ropewalk"
+	town = "Marrow Quay"
+	yard = "Ropewalk"
 )
 
 // Now is where the demo's clock stands.
 var Now = time.Date(2026, time.December, 4, 8, 30, 0, 0, time.UTC)
 
+// WeatherSeed makes the demo's weather: a still week with a frost in it.
+const WeatherSeed = 2
+
 // Welcome is how the demo's page begins.
 func Welcome() app.Welcome {
-	return app.Welcome{Demo: true, Keeper: keeper, Place: yard, Draft: drafts()}
+	return app.Welcome{Demo: true, Place: yard, Draft: drafts()}
+}
+
+// at is Keeler as it was at a time.
+func at(s *store.Store, t time.Time) *app.App {
+	return app.New(s, app.Settings{Work: app.Pinned(t), Wall: app.Pinned(t)})
 }
 
 // Seed fills an empty demo store with what happened before; it may run again.
 func Seed(ctx context.Context, s *store.Store) error {
-	if err := s.For(store.FirstOperation).NameOperation(ctx, town); err != nil {
+	owner, err := at(s, time.Date(2025, time.March, 1, 9, 0, 0, 0, time.UTC)).SeedOwner(ctx, app.DemoLogin, town)
+	if err != nil {
 		return err
 	}
 	for _, p := range past() {
-		a := app.New(s, app.Pinned(p.at), app.Pinned(p.at), app.Welcome{})
-		_, created, err := a.SaveBatch(ctx, store.FirstOperation, p.save)
-		if errors.Is(err, store.ErrConflict) || err == nil && !created {
-			continue
-		}
-		if err != nil {
-			return err
-		}
-		for _, r := range p.remarks {
-			if _, err := a.Remark(ctx, store.FirstOperation, p.save.ID, r); err != nil {
-				return err
-			}
-		}
-		if p.void == "" {
-			continue
-		}
-		if _, err := a.VoidBatch(ctx, store.FirstOperation, p.save.ID, p.void); err != nil {
+		if err := p.keep(ctx, at(s, p.at).Desk(owner)); err != nil {
 			return err
 		}
 	}
-	return nil
+	return seedYards(ctx, func(t time.Time) app.Desk { return at(s, t).Desk(owner) })
+}
+
+func (p kept) keep(ctx context.Context, d app.Desk) error {
+	_, created, err := d.SaveBatch(ctx, p.save)
+	if errors.Is(err, store.ErrConflict) || err == nil && !created {
+		return nil
+	}
+	if err != nil {
+		return err
+	}
+	for _, r := range p.remarks {
+		if _, err := d.Remark(ctx, p.save.ID, r); err != nil {
+			return err
+		}
+	}
+	if p.void == "" {
+		return nil
+	}
+	_, err = d.VoidBatch(ctx, p.save.ID, p.void)
+	return err
 }

@@ -31,19 +31,33 @@ func TestSeedAgain(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	a := app.New(s, app.Pinned(Now), time.Now, Welcome())
-	list, err := a.Batches(t.Context(), store.FirstOperation)
+	a := app.New(s, app.Settings{Work: app.Pinned(Now), Wall: time.Now, Welcome: Welcome()})
+	who, err := a.EnterDemo(t.Context())
+	if err != nil {
+		t.Fatal(err)
+	}
+	d := a.Desk(who)
+	list, err := d.Batches(t.Context())
 	if err != nil || len(list.Batches) != len(past()) {
 		t.Fatalf("got %d batches, want %d: %v", len(list.Batches), len(past()), err)
 	}
 	for _, b := range list.Batches {
-		whole, err := a.Batch(t.Context(), store.FirstOperation, b.ID)
+		whole, err := d.Batch(t.Context(), b.ID)
 		if err != nil || whole.MadeOn >= Now.Format("2006-01-02") {
 			t.Errorf("%s is of %s: %v", b.Name, whole.MadeOn, err)
 		}
 	}
-	if start := a.Start(); !start.Demo || start.Now != "2026-12-04T08:30" || start.Keeper != "Demo keeper" {
-		t.Errorf("got %+v", start)
+	start, err := a.Start(t.Context(), &who)
+	if err != nil || !start.Demo || start.Now != "2026-12-04T08:30" || start.Me.Login != "Demo keeper" || start.Me.Operation != "Marrow Quay" {
+		t.Errorf("got %+v %v", start, err)
+	}
+	yards, err := d.Yards(t.Context())
+	if err != nil || len(yards.Yards) != 3 || yards.Yards[0].Colonies+yards.Yards[1].Colonies+yards.Yards[2].Colonies != 25 {
+		t.Errorf("got %+v %v", yards, err)
+	}
+	jobs, err := d.Jobs(t.Context())
+	if err != nil || len(jobs.Jobs) != 1 || len(jobs.Jobs[0].Colonies) != 6 {
+		t.Errorf("got %+v %v", jobs, err)
 	}
 }
 

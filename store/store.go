@@ -9,6 +9,7 @@ import (
 	"io/fs"
 	"time"
 
+	"github.com/alexedwards/scs/mysqlstore"
 	driver "github.com/go-sql-driver/mysql"
 	"github.com/pressly/goose/v3"
 	"gorm.io/driver/mysql"
@@ -26,7 +27,10 @@ var ErrNotFound = errors.New("not found")
 var ErrConflict = errors.New("this id already belongs to another record")
 
 // Store is a connection pool to one database.
-type Store struct{ db *gorm.DB }
+type Store struct {
+	db       *gorm.DB
+	sessions *mysqlstore.MySQLStore
+}
 
 // Open connects to the database that the DSN names, in the form of
 // go-sql-driver/mysql; times are kept in UTC.
@@ -37,6 +41,7 @@ func Open(dsn string) (*Store, error) {
 	}
 	config.ParseTime = true
 	config.Loc = time.UTC
+	config.InterpolateParams = true     // one way to the server and back, not two
 	config.Logger = &driver.NopLogger{} // as below: errors are returned
 	db, err := gorm.Open(mysql.Open(config.FormatDSN()), &gorm.Config{
 		TranslateError: true,
@@ -78,6 +83,9 @@ func (s *Store) Ping(ctx context.Context) error {
 
 // Close gives the connections back.
 func (s *Store) Close() error {
+	if s.sessions != nil {
+		s.sessions.StopCleanup()
+	}
 	db, err := s.db.DB()
 	if err != nil {
 		return err
@@ -85,7 +93,7 @@ func (s *Store) Close() error {
 	return db.Close()
 }
 
-// FirstOperation is the one operation there is before there are accounts.
+// FirstOperation is there from the beginning; the first owner claims it.
 const FirstOperation uint64 = 1
 
 // Operation is the store as one operation sees it: it reads and writes nothing

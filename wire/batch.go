@@ -58,12 +58,3 @@ type Remark struct {
 type VoidBatch struct {
 	Reason string `json:"reason" minLength:"1" maxLength:"500" doc:"Why; kept with the batch."`
 }
-
-// Start is what a page needs to begin.
-type Start struct {
-	Demo   bool    `json:"demo"`
-	Keeper string  `json:"keeper,omitempty"`
-	Place  string  `json:"place,omitempty"`
-	Now    string  `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
-	Draft  *Recipe `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
-}

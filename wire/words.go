@@ -68,6 +68,18 @@ func bySort(f fault.Fault) string {
 		return "More acid than any school puts into that glycerol. Are the two figures the wrong way round?"
 	case fault.Future:
 		return "This day has not come yet."
+	case fault.NoDate:
+		return "Write the day as year-month-day, such as 2026-12-04."
+	case fault.NotText:
+		return "This is not a table as text: save it as CSV in UTF-8."
+	case fault.NoColumn:
+		return "This column is missing in the first row: yard, colony and boxes must be there."
+	case fault.BrokenRow:
+		return "This row does not keep to the columns: a quotation mark or separator is amiss."
+	case fault.NoHive:
+		return "Write the boxes from the floor up, such as deep 10 + medium 10."
+	case fault.YesOrNo:
+		return "Write yes or no."
 	case fault.Taken:
 		return "Another one has this name already."
 	case fault.NoTemp:

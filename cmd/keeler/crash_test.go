@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"net/http"
+	"net/http/cookiejar"
 	"os"
 	"os/exec"
 	"path/filepath"
@@ -24,7 +25,8 @@ import (
 type process struct {
 	cmd      *exec.Cmd
 	url      string
-	database int // process id
+	browser  *http.Client // signed in
+	database int          // process id
 }
 
 func start(t *testing.T, program, data string) *process {
@@ -43,10 +45,38 @@ func start(t *testing.T, program, data string) *process {
 	if err != nil {
 		t.Fatalf("keeler did not start: %v", err)
 	}
-	return &process{
+	p := &process{
 		cmd: cmd, url: strings.TrimSpace(line[strings.Index(line, "http://"):]),
 		database: child(t, cmd.Process.Pid),
 	}
+	p.signIn(t)
+	return p
+}
+
+// signIn is the owner, who is made at the first start.
+func (p *process) signIn(t *testing.T) {
+	t.Helper()
+	cookies, err := cookiejar.New(nil)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p.browser = &http.Client{Jar: cookies}
+	for _, path := range []string{"/api/claim", "/api/session"} {
+		in := map[string]string{"login": "Owner", "password": "a long enough one"}
+		if path == "/api/claim" {
+			in["operation"] = "Quay"
+		}
+		body, _ := json.Marshal(in)
+		response, err := p.browser.Post(p.url+path, "application/json", bytes.NewReader(body))
+		if err != nil {
+			t.Fatal(err)
+		}
+		_ = response.Body.Close()
+		if response.StatusCode == http.StatusOK {
+			return
+		}
+	}
+	t.Fatal("nobody gets in")
 }
 
 // child finds the one child of a process, whichever thread started it.
@@ -75,14 +105,14 @@ func child(t *testing.T, pid int) int {
 
 func kill(pid int) { _ = syscall.Kill(pid, syscall.SIGKILL) }
 
-func save(url string) (string, bool) {
+func (p *process) save() (string, bool) {
 	id := uuid.NewString()
 	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
 		Strength: wire.Aim{By: "school", School: "label-litre"},
 		Size:     wire.Size{By: "volume", VolumeML: 262},
 	}}})
-	response, err := http.Post(url+"/api/batches", "application/json", bytes.NewReader(body))
+	response, err := p.browser.Post(p.url+"/api/batches", "application/json", bytes.NewReader(body))
 	if err != nil {
 		return id, false
 	}
@@ -92,7 +122,7 @@ func save(url string) (string, bool) {
 
 // stream saves from several hands until the server is gone, and calls halfway
 // in the middle of it. It returns the ids that were acknowledged.
-func stream(url string, halfway func()) map[string]bool {
+func (p *process) stream(halfway func()) map[string]bool {
 	const hands, enough = 4, 40
 	var mu sync.Mutex
 	kept := map[string]bool{}
@@ -101,7 +131,7 @@ func stream(url string, halfway func()) map[string]bool {
 	for range hands {
 		all.Go(func() {
 			for range 20 * enough {
-				id, ok := save(url)
+				id, ok := p.save()
 				mu.Lock()
 				if ok {
 					kept[id] = true
@@ -121,9 +151,9 @@ func stream(url string, halfway func()) map[string]bool {
 	return kept
 }
 
-func read[T any](t *testing.T, url string) T {
+func read[T any](t *testing.T, p *process, path string) T {
 	t.Helper()
-	response, err := http.Get(url)
+	response, err := p.browser.Get(p.url + path)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -153,17 +183,17 @@ func TestKilledUnderSaves(t *testing.T) {
 		{"both", func(p *process) { kill(p.database); kill(p.cmd.Process.Pid) }},
 	} {
 		p := start(t, program, data)
-		for id := range stream(p.url, func() { victim.kill(p) }) {
+		for id := range p.stream(func() { victim.kill(p) }) {
 			kept[id] = true
 		}
 		_ = p.cmd.Wait()
 
 		p = start(t, program, data)
-		list := read[wire.BatchList](t, p.url+"/api/batches")
+		list := read[wire.BatchList](t, p, "/api/batches")
 		there := map[string]bool{}
 		for _, b := range list.Batches {
 			there[b.ID] = true
-			whole := read[wire.Batch](t, p.url+"/api/batches/"+b.ID)
+			whole := read[wire.Batch](t, p, "/api/batches/"+b.ID)
 			if len(whole.Answer.Dribble.Lines) != 4 || whole.Recipe.Dribble.Size.VolumeML != 262 {
 				t.Errorf("after killing %s, batch %s is not whole: %+v", victim.name, b.ID, whole)
 			}

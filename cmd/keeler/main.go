@@ -11,12 +11,15 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"strings"
 	"syscall"
 	"time"
 
 	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
+	"keeler/forecast"
+	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
 	"keeler/web"
@@ -47,7 +50,7 @@ func run(command string, args []string) error {
 		}
 		_, err = os.Stdout.Write(document)
 		return err
-	case "serve", "demo", "migrate":
+	case "serve", "demo", "migrate", "cert", "weather":
 	default:
 		help(os.Stderr)
 		return fmt.Errorf("there is no command %q", command)
@@ -63,18 +66,58 @@ func run(command string, args []string) error {
 	slog.SetDefault(log)
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
+	switch command {
+	case "cert":
+		return makeCert(s.data, os.Stdout)
+	case "weather":
+		return weatherAlone(ctx, s.addr)
+	}
 	return withStore(ctx, command, s, log, func(st *store.Store, gone <-chan struct{}) error {
 		switch command {
 		case "migrate":
 			return nil
 		case "demo":
-			if err := demo.Seed(ctx, st); err != nil {
-				return err
-			}
-			return serve(ctx, s.addr, app.New(st, app.Pinned(demo.Now), time.Now, demo.Welcome()), log, gone)
+			return serveDemo(ctx, s, st, log, gone)
 		}
-		return serve(ctx, s.addr, app.New(st, time.Now, time.Now, app.Welcome{}), log, gone)
+		set := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: s.publicURL}
+		if s.forecast != "" {
+			set.Weather = forecast.New(s.forecast, time.Now)
+		}
+		return serve(ctx, s, app.New(st, set), log, gone)
 	})
+}
+
+// serveDemo serves the scenario, with its simulated weather beside it.
+func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logger, gone <-chan struct{}) error {
+	if err := demo.Seed(ctx, st); err != nil {
+		return err
+	}
+	sky := s.forecast
+	if sky == "" {
+		listener, err := net.Listen("tcp", "127.0.0.1:0")
+		if err != nil {
+			return err
+		}
+		simulated := &http.Server{Handler: weather.Service(demo.WeatherSeed), ReadHeaderTimeout: graceful}
+		go func() { _ = simulated.Serve(listener) }()
+		defer func() { _ = simulated.Close() }()
+		sky = "http://" + listener.Addr().String()
+	}
+	return serve(ctx, s, app.New(st, app.Settings{
+		Work: app.Pinned(demo.Now), Wall: time.Now, Welcome: demo.Welcome(), PublicURL: s.publicURL,
+		Weather: forecast.New(sky, time.Now),
+	}), log, gone)
+}
+
+// weatherAlone serves simulated forecasts.
+func weatherAlone(ctx context.Context, addr string) error {
+	server := &http.Server{Addr: addr, Handler: weather.Service(demo.WeatherSeed), ReadHeaderTimeout: graceful}
+	context.AfterFunc(ctx, func() { _ = server.Close() })
+	fmt.Printf("Simulated weather is at http://%s/forecast\n", addr)
+	if err := server.ListenAndServe(); !errors.Is(err, http.ErrServerClosed) {
+		return err
+	}
+	return nil
 }
 
 // withStore opens the store on the MariaDB of the settings, or on a private one,
@@ -106,19 +149,36 @@ func withStore(ctx context.Context, command string, s settings, log *slog.Logger
 	return use(st, gone)
 }
 
-func serve(ctx context.Context, addr string, a *app.App, log *slog.Logger, gone <-chan struct{}) error {
-	listener, err := net.Listen("tcp", addr)
+func serve(ctx context.Context, s settings, a *app.App, log *slog.Logger, gone <-chan struct{}) error {
+	scheme := "http"
+	if s.tlsCert != "" {
+		scheme = "https"
+	}
+	front, err := api.New(api.Front{
+		App: a, Page: api.Page{Files: web.Files()}, Log: log, PublicURL: s.publicURL,
+		Secure: scheme == "https" || strings.HasPrefix(s.publicURL, "https:"),
+	})
+	if err != nil {
+		return err
+	}
+	listener, err := net.Listen("tcp", s.addr)
 	if err != nil {
 		return err
 	}
 	server := &http.Server{
-		Handler:           api.New(a, api.Page{Files: web.Files()}, log),
+		Handler:           front,
 		ReadHeaderTimeout: graceful,
 		ErrorLog:          slog.NewLogLogger(log.Handler(), slog.LevelWarn),
 	}
 	ended := make(chan error, 1)
-	go func() { ended <- server.Serve(listener) }()
-	fmt.Printf("Keeler is at http://%s\n", listener.Addr())
+	go func() {
+		if s.tlsCert != "" {
+			ended <- server.ServeTLS(listener, s.tlsCert, s.tlsKey)
+			return
+		}
+		ended <- server.Serve(listener)
+	}()
+	fmt.Printf("Keeler is at %s://%s\n", scheme, listener.Addr())
 
 	select {
 	case err := <-ended:

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"errors"
 	"flag"
 	"fmt"
 	"io"
@@ -9,7 +10,7 @@ import (
 )
 
 // settings are read from the environment first and flags after.
-type settings struct{ addr, dsn, data, log string }
+type settings struct{ addr, dsn, data, log, publicURL, tlsCert, tlsKey, forecast string }
 
 var options = []struct {
 	flag, env, otherwise, help string
@@ -18,6 +19,10 @@ var options = []struct {
 	{"addr", "KEELER_ADDR", "127.0.0.1:8080", "address to serve on", func(s *settings) *string { return &s.addr }},
 	{"dsn", "KEELER_DSN", "", "MariaDB to use, as user:password@tcp(host:port)/database; empty: a private one under the data folder", func(s *settings) *string { return &s.dsn }},
 	{"data", "KEELER_DATA", ".data", "folder for the private MariaDB", func(s *settings) *string { return &s.data }},
+	{"public-url", "KEELER_PUBLIC_URL", "", "address that links carry and people use; empty: the one served on", func(s *settings) *string { return &s.publicURL }},
+	{"tls-cert", "KEELER_TLS_CERT", "", "certificate to serve HTTPS with; keeler cert makes one", func(s *settings) *string { return &s.tlsCert }},
+	{"tls-key", "KEELER_TLS_KEY", "", "its key", func(s *settings) *string { return &s.tlsKey }},
+	{"forecast", "KEELER_FORECAST", "", "address of a forecast service (docs/formats/forecast.md); empty: none, and in the demo a simulated one", func(s *settings) *string { return &s.forecast }},
 	{"log", "KEELER_LOG", "info", "least level logged: debug, info, warn or error", func(s *settings) *string { return &s.log }},
 }
 
@@ -38,6 +43,9 @@ func readSettings(command string, args []string) (settings, error) {
 	if set.NArg() > 0 {
 		return s, fmt.Errorf("%q is not expected here", set.Arg(0))
 	}
+	if (s.tlsCert == "") != (s.tlsKey == "") {
+		return s, errors.New("--tls-cert and --tls-key go together")
+	}
 	return s, nil
 }
 
@@ -55,6 +63,8 @@ func help(w io.Writer) {
   keeler serve     serve the application
   keeler demo      serve it with the demo scenario, its clock pinned
   keeler migrate   bring the database to the newest version, then stop
+  keeler cert      make a certificate for HTTPS in the local network
+  keeler weather   serve simulated forecasts on --addr, to try --forecast with
   keeler openapi   print the OpenAPI document
   keeler help      this page
 
@@ -65,6 +75,6 @@ Settings, as a flag or in the environment (the flag wins):
 		if otherwise == "" {
 			otherwise = "none"
 		}
-		fmt.Fprintf(w, "  --%-6s %-13s %s (default %s)\n", o.flag, o.env, o.help, otherwise)
+		fmt.Fprintf(w, "  --%-10s %-17s %s (default %s)\n", o.flag, o.env, o.help, otherwise)
 	}
 }

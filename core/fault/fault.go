@@ -25,6 +25,12 @@ const (
 	UpsideDown Reason = "upside_down" // more acid than any school puts in
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 	Future     Reason = "future"      // what is recorded cannot lie ahead
+	NoDate     Reason = "no_date"     // not a day of the calendar
+	NotText    Reason = "not_text"    // a file that is no table of text
+	NoColumn   Reason = "no_column"   // a column that must be there is not
+	BrokenRow  Reason = "broken_row"  // a row that does not keep to its columns
+	NoHive     Reason = "no_hive"     // not a stack of boxes
+	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
 	Taken      Reason = "taken"       // another one has this name
 )
 

@@ -131,8 +131,8 @@ func (b Box) Cluster(quarters int) []Seam {
 	return seams
 }
 
-// check appends what is wrong with the box.
-func (b Box) check(l *fault.List) {
+// Check appends what is wrong with the box.
+func (b Box) Check(l *fault.List) {
 	if b.Kind != Deep && b.Kind != Medium && b.Kind != Shallow {
 		l.Add("kind", fault.Unknown)
 	}

@@ -52,7 +52,7 @@ func (c Colony) Check(l *fault.List) {
 	}
 	for i := range c.Boxes {
 		before := len(*l)
-		c.Boxes[i].check(l)
+		c.Boxes[i].Check(l)
 		l.Beneath(before, "boxes", i)
 	}
 }

@@ -210,7 +210,7 @@ func heat(c Case) (Reason, bool) {
 		return Reason{}, false
 	}
 	days := float64(c.Under.HarmDays)
-	if c.Weather.HarmMaxC > c.Under.HarmC {
+	if c.Weather.Harms(c.Under) {
 		return Reason{Code: "heat", Verdict: MustNot, Source: FromForecast, Figures: []float64{c.Weather.HarmMaxC, c.Under.HarmC, days}}, true
 	}
 	return Reason{Code: "heat_unknown", Verdict: WithCare, Source: FromForecast, Figures: []float64{days}}, !c.Weather.HarmKnown

@@ -54,6 +54,11 @@ func (o Outlook) Best() Window {
 	return best
 }
 
+// Harms reports whether the days that follow are hot enough to kill.
+func (o Outlook) Harms(under Conditions) bool {
+	return o.Known && under.HarmC > 0 && o.HarmMaxC > under.HarmC
+}
+
 // Forecast is the hours of a yard in order.
 type Forecast []Hour
 

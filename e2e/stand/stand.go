@@ -8,11 +8,14 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
+	"net/http/httptest"
 	"time"
 
 	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
+	"keeler/forecast"
+	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
 	"keeler/web"
@@ -26,6 +29,7 @@ type Stand struct {
 
 	welcome app.Welcome
 	server  *http.Server
+	sky     *httptest.Server // the simulated weather
 	address string
 }
 
@@ -76,11 +80,19 @@ func (s *Stand) Serve() error {
 	if err != nil {
 		return err
 	}
-	a := app.New(s.Store, app.Pinned(demo.Now), time.Now, s.welcome)
-	s.server = &http.Server{
-		Handler:           api.New(a, api.Page{Files: web.Files()}, slog.New(slog.DiscardHandler)),
-		ReadHeaderTimeout: time.Minute,
+	if s.sky == nil {
+		s.sky = httptest.NewServer(weather.Service(demo.WeatherSeed))
 	}
+	front, err := api.New(api.Front{
+		App: app.New(s.Store, app.Settings{
+			Work: app.Pinned(demo.Now), Wall: time.Now, Welcome: s.welcome, Weather: forecast.New(s.sky.URL, time.Now),
+		}),
+		Page: api.Page{Files: web.Files()}, Log: slog.New(slog.DiscardHandler),
+	})
+	if err != nil {
+		return err
+	}
+	s.server = &http.Server{Handler: front, ReadHeaderTimeout: time.Minute}
 	s.address = listener.Addr().String()
 	s.URL = "http://" + s.address
 	go func() { _ = s.server.Serve(listener) }()
@@ -95,6 +107,9 @@ func (s *Stand) Down() error {
 	var err error
 	if s.server != nil {
 		err = s.server.Close()
+	}
+	if s.sky != nil {
+		s.sky.Close()
 	}
 	if s.Store != nil {
 		err = errors.Join(err, s.Store.Close())

@@ -1,0 +1,160 @@
+package api
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"net"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/alexedwards/scs/v2"
+	"github.com/danielgtaylor/huma/v2"
+
+	"keeler/app"
+	"keeler/store"
+)
+
+// signedInFor is how long a session lasts; it is renewed by signing in again only.
+const signedInFor = 30 * 24 * time.Hour
+
+// What a session holds.
+const (
+	userKey      = "user"
+	operationKey = "operation"
+	epochKey     = "epoch"
+)
+
+// desks opens the desk of whoever is signed in.
+type desks struct {
+	app      *app.App
+	sessions *scs.SessionManager
+	log      *slog.Logger
+}
+
+// newDesks keeps who is signed in at the server; the browser holds a random token
+// in a cookie that no script can read and no other site sends along.
+func newDesks(a *app.App, secure bool, log *slog.Logger) (*desks, error) {
+	kept, err := a.Sessions()
+	if err != nil {
+		return nil, err
+	}
+	s := scs.New()
+	s.Store, s.Lifetime, s.HashTokenInStore = kept, signedInFor, true
+	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = "keeler", true, http.SameSiteLaxMode, secure
+	s.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
+		log.Error("session", "error", err)
+		w.Header().Set("Content-Type", "application/problem+json")
+		w.WriteHeader(http.StatusServiceUnavailable)
+		_, _ = w.Write([]byte(`{"status":503,"title":"Service Unavailable","detail":"This could not be done just now; nothing was changed. Try again."}`))
+	}
+	return &desks{app: a, sessions: s, log: log}, nil
+}
+
+// calculating are the operations that need nobody to be signed in, and no database.
+var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/"}
+
+// known loads the session where one is wanted, so that calculating goes on without.
+func (d *desks) known(next http.Handler) http.Handler {
+	loaded := d.sessions.LoadAndSave(next)
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		for _, free := range calculating {
+			if strings.HasPrefix(r.URL.Path, free) {
+				next.ServeHTTP(w, r)
+				return
+			}
+		}
+		if !strings.HasPrefix(r.URL.Path, "/api/") {
+			next.ServeHTTP(w, r)
+			return
+		}
+		loaded.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), addressKey{}, address(r))))
+	})
+}
+
+type addressKey struct{}
+
+// address is where a request comes from, without its port.
+func address(r *http.Request) string {
+	host, _, err := net.SplitHostPort(r.RemoteAddr)
+	if err != nil {
+		return r.RemoteAddr
+	}
+	return host
+}
+
+func cameFrom(ctx context.Context) string {
+	from, _ := ctx.Value(addressKey{}).(string)
+	return from
+}
+
+// enter begins a session under a new token.
+func (d *desks) enter(ctx context.Context, m app.Member) error {
+	if err := d.sessions.RenewToken(ctx); err != nil {
+		return err
+	}
+	d.sessions.Put(ctx, userKey, int64(m.User))
+	d.sessions.Put(ctx, operationKey, int64(m.Operation))
+	d.sessions.Put(ctx, epochKey, m.Epoch)
+	return nil
+}
+
+// leave ends the session.
+func (d *desks) leave(ctx context.Context) error { return d.sessions.Destroy(ctx) }
+
+var errSignedOut = errors.New("nobody is signed in")
+
+// member is who is signed in; errSignedOut when nobody is, or no longer.
+func (d *desks) member(ctx context.Context) (app.Member, error) {
+	user := d.sessions.GetInt64(ctx, userKey)
+	if user == 0 {
+		return app.Member{}, errSignedOut
+	}
+	m, err := d.app.MemberOf(ctx, uint64(user), uint64(d.sessions.GetInt64(ctx, operationKey)))
+	if errors.Is(err, store.ErrNotFound) || err == nil && m.Epoch != d.sessions.GetInt(ctx, epochKey) {
+		return app.Member{}, errors.Join(errSignedOut, d.leave(ctx))
+	}
+	return m, err
+}
+
+// sit opens the desk of whoever is signed in and may do so much.
+func (d *desks) sit(ctx context.Context, least app.Role) (app.Desk, error) {
+	m, err := d.member(ctx)
+	if err != nil {
+		return app.Desk{}, err
+	}
+	if !m.Role.May(least) {
+		return app.Desk{}, app.ErrForbidden
+	}
+	return d.app.Desk(m), nil
+}
+
+// kept registers an operation on what belongs to an operation. There is no other
+// way to a desk, so each names who may do it.
+func kept[In, Out any](h huma.API, d *desks, least app.Role, op huma.Operation, do func(context.Context, app.Desk, *In) (*Out, error)) {
+	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
+	op.Security = []map[string][]string{{session: {}}}
+	op.Extensions = map[string]any{"x-least-role": string(least)}
+	huma.Register(h, op, func(ctx context.Context, in *In) (*Out, error) {
+		desk, err := d.sit(ctx, least)
+		if err != nil {
+			return nil, problem(ctx, d.log, err)
+		}
+		out, err := do(ctx, desk, in)
+		if err != nil {
+			return nil, problem(ctx, d.log, err)
+		}
+		return out, nil
+	})
+}
+
+// answering is kept for what is answered with a body alone.
+func answering[In, Out any](h huma.API, d *desks, least app.Role, op huma.Operation, do func(context.Context, app.Desk, *In) (Out, error)) {
+	kept(h, d, least, op, func(ctx context.Context, desk app.Desk, in *In) (*body[Out], error) {
+		out, err := do(ctx, desk, in)
+		return &body[Out]{out}, err
+	})
+}
+
+const session = "session"

@@ -1,0 +1,111 @@
+package app
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"strings"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/season"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Cards lists the label cards by name, and blank ones.
+func (d Desk) Cards(ctx context.Context) (wire.LabelCards, error) {
+	rows, err := d.op.Cards(ctx)
+	if err != nil {
+		return wire.LabelCards{}, err
+	}
+	out := wire.LabelCards{Cards: make([]wire.LabelCard, len(rows)), Blank: wire.BlankCards()}
+	for i, r := range rows {
+		if out.Cards[i], err = cardOf(r); err != nil {
+			return out, err
+		}
+	}
+	return out, nil
+}
+
+func cardOf(r store.LabelCard) (wire.LabelCard, error) {
+	out := wire.LabelCard{ID: r.ID, Name: r.Name, Method: r.Method, Version: r.Version}
+	if err := json.Unmarshal(r.Content, &out.Content); err != nil {
+		return out, fmt.Errorf("card %s: %w", r.ID, err)
+	}
+	return out, nil
+}
+
+// SaveCard makes a card, or with an id changes that one over the version that was
+// seen; store.ErrStale when somebody else was faster.
+func (d Desk) SaveCard(ctx context.Context, id string, in wire.LabelCard) (wire.LabelCard, error) {
+	if err := in.Check(); err != nil {
+		return wire.LabelCard{}, err
+	}
+	content, err := json.Marshal(in.Content)
+	if err != nil {
+		return wire.LabelCard{}, err
+	}
+	row := store.LabelCard{ID: id, Name: strings.TrimSpace(in.Name), Method: in.Method, Content: content, Version: in.Version, CreatedAt: d.stamp()}
+	if id == "" {
+		row.ID = newID(in.ID)
+		err = d.op.AddCard(ctx, &row)
+	} else {
+		err = d.op.ChangeCard(ctx, row)
+	}
+	if err != nil {
+		return wire.LabelCard{}, named(err)
+	}
+	if row, err = d.op.Card(ctx, row.ID); err != nil {
+		return wire.LabelCard{}, err
+	}
+	return cardOf(row)
+}
+
+// chosen is what a method is held against: a school, a card, or the usual school of
+// the day and the latitude.
+type chosen struct {
+	method season.Method
+	fixed  *season.Conditions
+	card   *wire.LabelCard
+}
+
+func (c chosen) on(day calendar.Day, latitude float64) season.Conditions {
+	if c.fixed != nil {
+		return *c.fixed
+	}
+	return season.Usual(c.method, day, latitude)
+}
+
+// choose finds what an id names; an empty one is the usual school. What is not
+// known, or of another method, is a fault at the field.
+func (d Desk) choose(ctx context.Context, field string, method season.Method, id string) (chosen, error) {
+	out := chosen{method: method}
+	if id == "" {
+		return out, nil
+	}
+	unknown := fault.List{{Field: field, Reason: fault.Unknown}}
+	if cardID, isCard := strings.CutPrefix(id, wire.CardPrefix); isCard {
+		row, err := d.op.Card(ctx, cardID)
+		if errors.Is(err, store.ErrNotFound) || err == nil && row.Method != string(method) {
+			return out, unknown
+		}
+		if err != nil {
+			return out, err
+		}
+		card, err := cardOf(row)
+		if err != nil {
+			return out, err
+		}
+		conditions, err := card.CoreConditions()
+		out.card, out.fixed = &card, &conditions
+		return out, err
+	}
+	school, known := season.School(id)
+	if !known || school.Method != method {
+		return out, unknown
+	}
+	out.fixed = &school
+	return out, nil
+}

@@ -1,0 +1,292 @@
+package app
+
+import (
+	"context"
+	"slices"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/season"
+	"keeler/store"
+	"keeler/wire"
+)
+
+var queens = []string{"", string(season.Laying), string(season.Young), string(season.Queenless), string(season.Unseen)}
+
+// readColony checks what is wanted of a colony.
+func (d Desk) readColony(in wire.SaveColony) (store.Colony, error) {
+	var l fault.List
+	c := store.Colony{
+		YardID: in.YardID, Name: strings.TrimSpace(in.Name), Nuc: in.Nuc, ForHoney: in.ForHoney,
+		Queen: in.Queen, Notes: strings.TrimSpace(in.Notes), Version: in.Version,
+		StartedOn: timeOf(d.today()), CreatedAt: d.stamp(),
+	}
+	if c.Name == "" {
+		l.Add("name", fault.Missing)
+	}
+	if !slices.Contains(queens, in.Queen) {
+		l.Add("queen", fault.Unknown)
+	}
+	if in.Queen != "" {
+		c.QueenOn = dayPointer(d.today())
+	}
+	slots, err := wire.CheckHive(in.Boxes)
+	if of, wrong := err.(fault.List); wrong {
+		l = append(l, of...)
+	}
+	if err := l.Err(); err != nil {
+		return c, err
+	}
+	for i, b := range in.Boxes {
+		c.Boxes = append(c.Boxes, store.ColonyBox{Kind: b.Kind, Slots: slots[i]})
+	}
+	return c, nil
+}
+
+// AddColony writes a new colony at the end of its yard's line.
+func (d Desk) AddColony(ctx context.Context, in wire.SaveColony) (wire.ColonyWhole, error) {
+	c, err := d.readColony(in)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if c.YardID == "" {
+		return wire.ColonyWhole{}, fault.List{{Field: "yard_id", Reason: fault.Missing}}
+	}
+	last, err := d.op.LastPosition(ctx)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	c.ID, c.Position = newID(in.ID), last[c.YardID]+1
+	if err := d.op.Import(ctx, nil, []store.Colony{c}); err != nil {
+		return wire.ColonyWhole{}, named(err)
+	}
+	return d.Colony(ctx, c.ID)
+}
+
+// ChangeColony writes a colony over the version that was seen; store.ErrStale when
+// somebody else was faster.
+func (d Desk) ChangeColony(ctx context.Context, id string, in wire.SaveColony) (wire.ColonyWhole, error) {
+	c, err := d.readColony(in)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	was, err := d.op.Colony(ctx, id)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	c.ID = id
+	if c.Queen == "" || c.Queen == was.Queen {
+		c.Queen, c.QueenOn = was.Queen, was.QueenOn
+	}
+	if err := d.op.ChangeColony(ctx, c); err != nil {
+		return wire.ColonyWhole{}, named(err)
+	}
+	return d.Colony(ctx, id)
+}
+
+// Colony reads one with its history.
+func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
+	row, err := d.op.Colony(ctx, id)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	yard, err := d.op.Yard(ctx, row.YardID)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	out := wire.ColonyWhole{YardName: yard.Name}
+	k := begin(row)
+	var board [][]float64
+	looks, err := d.op.Inspections(ctx, id, timeOf(0), true)
+	if err != nil {
+		return out, err
+	}
+	for _, l := range looks {
+		k.looked(l)
+		if seen := wire.BoardOf(l.Seams); seen != nil {
+			board = seen
+		}
+		out.Looks = append(out.Looks, lookOf(l))
+	}
+	slices.Reverse(out.Looks)
+	treatments, err := d.op.Treatments(ctx, id, timeOf(0))
+	if err != nil {
+		return out, err
+	}
+	for _, t := range treatments {
+		k.treated(t, d.today())
+		out.Treatments = append(out.Treatments, treatmentOf(t))
+	}
+	lines, err := d.lines(ctx)
+	if err != nil {
+		return out, err
+	}
+	counts, err := d.op.Counts(ctx, id, "")
+	if err != nil {
+		return out, err
+	}
+	for _, c := range counts {
+		if c.VoidedAt == nil {
+			k.counted(c, yard.Latitude, lines)
+		}
+		out.Counts = append(out.Counts, countOf(c, yard.Latitude, lines))
+	}
+	events, err := d.op.Events(ctx, id)
+	for _, e := range events {
+		out.Events = append(out.Events, eventOf(e))
+	}
+	need, _ := season.Needs([]season.Counted{k.stands}, d.today())
+	out.ColonyRecord = k.record(need[0], board)
+	return out, err
+}
+
+func eventOf(e store.Event) wire.ColonyEvent {
+	out := wire.ColonyEvent{Kind: e.Kind, On: e.HappenedOn.Format(dateForm), Detail: e.Detail}
+	if e.OtherID != nil {
+		out.OtherID = *e.OtherID
+	}
+	return out
+}
+
+// event is something that happens to a colony on a day.
+func (d Desk) event(colony, kind, other, detail string, on calendar.Day) store.Event {
+	e := store.Event{
+		ID: uuid.NewString(), ColonyID: colony, Kind: kind, HappenedOn: timeOf(on), Detail: detail,
+		UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	if other != "" {
+		e.OtherID = &other
+	}
+	return e
+}
+
+// Move brings a colony to another yard; its treatments stay with it.
+func (d Desk) Move(ctx context.Context, id string, in wire.Move) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	row, err := d.op.Colony(ctx, id)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	from, err := d.op.Yard(ctx, row.YardID)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	to, err := d.op.Yard(ctx, in.YardID)
+	if err != nil {
+		return wire.ColonyWhole{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
+	}
+	if err := d.op.Move(ctx, id, to.ID, in.Version, d.event(id, "moved", "", from.Name+" → "+to.Name, day)); err != nil {
+		return wire.ColonyWhole{}, named(err)
+	}
+	return d.Colony(ctx, id)
+}
+
+// Split takes a new colony off another and gives it.
+func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	from, err := d.op.Colony(ctx, parent)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if in.Child.YardID == "" {
+		in.Child.YardID = from.YardID
+	}
+	child, err := d.readColony(in.Child)
+	if err != nil {
+		return wire.ColonyWhole{}, wire.Beneath("child.", err)
+	}
+	last, err := d.op.LastPosition(ctx)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	child.ID, child.Position, child.StartedOn = newID(in.Child.ID), last[child.YardID]+1, timeOf(day)
+	err = d.op.Split(ctx, parent, &child,
+		d.event(parent, "split", child.ID, child.Name, day), d.event(child.ID, "split_off", parent, from.Name, day))
+	if err != nil {
+		return wire.ColonyWhole{}, wire.Beneath("child.", named(err))
+	}
+	return d.Colony(ctx, child.ID)
+}
+
+// End closes a colony; united with another, that one carries its treatments.
+func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	reason := strings.TrimSpace(in.Reason)
+	if reason == "" && in.Into == "" {
+		l.Add("reason", fault.Missing)
+	}
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	row, err := d.op.Colony(ctx, id)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	events := []store.Event{d.event(id, "ended", "", reason, day)}
+	if in.Into != "" {
+		other, err := d.op.Colony(ctx, in.Into)
+		if err != nil || other.ID == id || other.EndedOn != nil {
+			return wire.ColonyWhole{}, fault.List{{Field: "into", Reason: fault.Unknown}}
+		}
+		events = []store.Event{d.event(id, "united", other.ID, other.Name, day), d.event(other.ID, "joined", id, row.Name, day)}
+	}
+	if err := d.op.End(ctx, id, in.Version, timeOf(day), reason, in.Into, events...); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	return d.Colony(ctx, id)
+}
+
+// Treat records something given; what stays in the hive has no end yet.
+func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire.ColonyWhole, error) {
+	var l fault.List
+	given := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
+	t := store.Treatment{
+		ID: in.ID, ColonyID: colony, Method: in.Method, What: strings.TrimSpace(in.What),
+		GivenOn: timeOf(given), UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	switch {
+	case in.OutOn != "":
+		out := readDay("out_on", in.OutOn, given, d.today(), &l)
+		if out < given {
+			l.Add("out_on", fault.NotRising)
+		}
+		t.OutOn = dayPointer(out)
+	case in.Method == string(season.Dribble) || in.Method == "other":
+		t.OutOn = dayPointer(given)
+	}
+	if in.Method == "other" && t.What == "" {
+		l.Add("what", fault.Missing)
+	}
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if err := d.op.Treated(ctx, []store.Treatment{t}); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	return d.Colony(ctx, colony)
+}
+
+// TakeOut ends a treatment that is in the hive.
+func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if err := d.op.TakeOut(ctx, colony, id, timeOf(day)); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	return d.Colony(ctx, colony)
+}

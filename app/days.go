@@ -1,0 +1,33 @@
+package app
+
+import (
+	"time"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+)
+
+// readDay reads a day that is given as 2006-01-02; an empty one is otherwise. What
+// cannot be read is a fault at the field, and so is a day after the last.
+func readDay(field, text string, otherwise, last calendar.Day, l *fault.List) calendar.Day {
+	if text == "" {
+		return otherwise
+	}
+	t, err := time.Parse(dateForm, text)
+	if err != nil || t.Year() < 1990 {
+		l.Add(field, fault.NoDate)
+		return otherwise
+	}
+	day := dayOf(t)
+	if day > last {
+		l.Add(field, fault.Future)
+	}
+	return day
+}
+
+func optionalDay(t *time.Time) string {
+	if t == nil {
+		return ""
+	}
+	return t.Format(dateForm)
+}

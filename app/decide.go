@@ -1,0 +1,190 @@
+package app
+
+import (
+	"context"
+	"fmt"
+	"sync"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/season"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// ahead is how many days a forecast is shown for.
+const ahead = 10
+
+// Question is what is to be decided.
+type Question struct {
+	Day    string // 2006-01-02; empty: today
+	Yard   string // empty: all yards
+	Under  [len(season.Methods)]string
+	People int
+}
+
+// Decide judges every colony by every method on a day.
+func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
+	var l fault.List
+	day := readDay("day", q.Day, d.today(), d.today()+366, &l)
+	if q.People == 0 {
+		q.People = 1
+	}
+	l.Within("people", float64(q.People), 1, mostPeople, "people")
+	if err := l.Err(); err != nil {
+		return wire.Decide{}, err
+	}
+	var under [len(season.Methods)]chosen
+	for i, m := range season.Methods {
+		var err error
+		if under[i], err = d.choose(ctx, string(m), m, q.Under[i]); err != nil {
+			return wire.Decide{}, err
+		}
+	}
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return wire.Decide{}, err
+	}
+	latitudes := make(map[string]float64, len(yards))
+	for _, y := range yards {
+		latitudes[y.ID] = y.Latitude
+	}
+	colonies, err := d.known(ctx, q.Yard, latitudes)
+	if err != nil {
+		return wire.Decide{}, err
+	}
+	standing := map[string][]known{}
+	for _, k := range colonies {
+		standing[k.row.YardID] = append(standing[k.row.YardID], k)
+	}
+	out := wire.Decide{Day: written(day), Yards: []wire.DecideYard{}, Reasons: []wire.Reason{}}
+	latitude := 0.0
+	if len(yards) > 0 {
+		latitude = yards[0].Latitude
+	}
+	for _, u := range under {
+		c := wire.WriteConditions(u.on(day, latitude))
+		if u.card != nil {
+			c.Name = u.card.Name
+		}
+		out.Conditions = append(out.Conditions, c)
+	}
+	forecasts := d.forecasts(ctx, yards)
+	told := reasons{places: map[string]int{}, day: day}
+	for i, y := range yards {
+		if q.Yard != "" && q.Yard != y.ID {
+			continue
+		}
+		m := matrix{yard: y, forecast: forecasts[i], under: under, day: day, today: d.today(), people: q.People}
+		out.Yards = append(out.Yards, m.write(standing[y.ID], &told))
+	}
+	out.Reasons = append(out.Reasons, told.list...)
+	return out, nil
+}
+
+const mostPeople = 12
+
+// forecasts asks for the weather of all yards at once; what does not come is nil.
+func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []season.Forecast {
+	out := make([]season.Forecast, len(yards))
+	if d.app.set.Weather == nil {
+		return out
+	}
+	var all sync.WaitGroup
+	for i, y := range yards {
+		all.Go(func() {
+			// An error is told as no forecast: the judgement says so, and what to read instead.
+			out[i], _ = d.app.set.Weather.Forecast(ctx, y.ID, y.Latitude, d.today())
+		})
+	}
+	all.Wait()
+	return out
+}
+
+// matrix is one yard on one day.
+type matrix struct {
+	yard       store.Yard
+	forecast   season.Forecast
+	under      [len(season.Methods)]chosen
+	day, today calendar.Day
+	people     int
+}
+
+func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
+	need, over := needs(colonies, m.day)
+	out := wire.DecideYard{
+		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0,
+		Season: calendar.Names[m.day.Season(m.yard.Latitude)], Colonies: make([]wire.DecideColony, len(colonies)),
+	}
+	var cases [len(season.Methods)]season.Case
+	for i, u := range m.under {
+		c := u.on(m.day, m.yard.Latitude)
+		cases[i] = season.Case{On: m.day, Latitude: m.yard.Latitude, Under: c, Weather: m.forecast.Look(m.day, c)}
+		out.Outlooks = append(out.Outlooks, m.outlook(u))
+	}
+	for i, k := range colonies {
+		row := wire.DecideColony{
+			ID: k.row.ID, Name: k.row.Name, Nuc: k.row.Nuc, Boxes: len(k.row.Boxes), Seams: seamsOf(k.season),
+			Need: string(need[i]), Count: k.count, Cells: make([]wire.Cell, len(cases)),
+		}
+		for j, c := range cases {
+			c.Colony = k.season
+			row.Cells[j] = told.cell(season.Judge(c))
+		}
+		out.Colonies[i] = row
+	}
+	return out
+}
+
+// outlook is the coming days of a yard by one method.
+func (m matrix) outlook(u chosen) wire.Outlook {
+	out := wire.Outlook{Days: make([]wire.DayOutlook, ahead)}
+	for i := range out.Days {
+		day := m.today + calendar.Day(i)
+		under := u.on(day, m.yard.Latitude)
+		o := m.forecast.Look(day, under)
+		told := wire.DayOutlook{Day: written(day), Known: o.Known, Cause: string(o.Cause), LowC: o.LowC, HighC: o.HighC}
+		if o.Harms(under) {
+			o.Windows, told.Cause, told.HighC = nil, "heat", o.HarmMaxC
+		}
+		for _, w := range o.Windows {
+			told.Windows = append(told.Windows, wire.Window{From: w.From, To: w.To, MeanC: w.MeanC, Good: w.Good})
+			told.Takes += int(float64(w.Minutes()*60) / season.Pace(m.people, 1))
+		}
+		out.Days[i] = told
+	}
+	return out
+}
+
+// reasons collects every reason once.
+type reasons struct {
+	list   []wire.Reason
+	places map[string]int
+	day    calendar.Day
+}
+
+func (r *reasons) cell(j season.Judgement) wire.Cell {
+	out := wire.Cell{Verdict: season.VerdictNames[j.Verdict], Reasons: make([]int, len(j.Reasons))}
+	for i, reason := range j.Reasons {
+		key := fmt.Sprint(reason.Code, reason.Verdict, reason.On, reason.Figures)
+		place, there := r.places[key]
+		if !there {
+			place = len(r.list)
+			r.places[key] = place
+			r.list = append(r.list, r.tell(reason))
+		}
+		out.Reasons[i] = place
+	}
+	return out
+}
+
+func (r *reasons) tell(reason season.Reason) wire.Reason {
+	out := wire.Reason{
+		Code: reason.Code, Verdict: season.VerdictNames[reason.Verdict], Source: string(reason.Source),
+		Figures: reason.Figures, Age: -1,
+	}
+	if reason.On != 0 {
+		out.On, out.Age = written(reason.On), int(r.day-reason.On)
+	}
+	return out
+}

@@ -1,0 +1,311 @@
+package app
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"strings"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/season"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// PlanJob deals colonies of a yard out to the windows of the coming days, at the
+// pace of the crew, so that what is mixed is used on its day.
+func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, error) {
+	var l fault.List
+	from := readDay("from", in.From, d.today(), d.today()+366, &l)
+	l.Within("people", float64(in.People), 1, mostPeople, "people")
+	if err := l.Err(); err != nil {
+		return wire.JobShares{}, err
+	}
+	yard, err := d.op.Yard(ctx, in.YardID)
+	if err != nil {
+		return wire.JobShares{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
+	}
+	under, err := d.chooseAny(ctx, in.Under)
+	if err != nil {
+		return wire.JobShares{}, err
+	}
+	rows, err := d.op.Colonies(ctx, yard.ID)
+	if err != nil {
+		return wire.JobShares{}, err
+	}
+	boxes := map[string]int{}
+	for _, r := range rows {
+		boxes[r.ID] = len(r.Boxes)
+	}
+	seconds := make([]float64, len(in.Colonies))
+	for i, id := range in.Colonies {
+		if boxes[id] == 0 {
+			l.Add(fault.Index("colonies", i), fault.Unknown)
+			continue
+		}
+		seconds[i] = season.Pace(in.People, boxes[id])
+	}
+	if err := l.Err(); err != nil {
+		return wire.JobShares{}, err
+	}
+	forecast := d.forecasts(ctx, []store.Yard{yard})[0]
+	var windows []season.Window
+	for day := from; day < from+ahead; day++ {
+		c := under.on(day, yard.Latitude)
+		if o := forecast.Look(day, c); !o.Harms(c) {
+			windows = append(windows, o.Windows...)
+		}
+	}
+	shares, done := season.Split(seconds, windows)
+	out := wire.JobShares{Days: make([]wire.JobShare, len(shares)), Left: in.Colonies[done:]}
+	for i, s := range shares {
+		out.Days[i] = wire.JobShare{Day: written(s.Day), Minutes: s.Minutes, Colonies: in.Colonies[s.First:s.Last]}
+	}
+	return out, nil
+}
+
+// chooseAny finds a school or card by its id alone.
+func (d Desk) chooseAny(ctx context.Context, id string) (chosen, error) {
+	if school, known := season.School(id); known {
+		return d.choose(ctx, "under", school.Method, id)
+	}
+	for _, m := range season.Methods {
+		c, err := d.choose(ctx, "under", m, id)
+		var l fault.List
+		if err == nil && c.fixed != nil || err != nil && !errors.As(err, &l) {
+			return c, err
+		}
+	}
+	return chosen{}, fault.List{{Field: "under", Reason: fault.Unknown}}
+}
+
+// SaveJob keeps a job. Each colony is judged again for its day; one that the method
+// does not fit is taken only with a written reason, which stays in the record. The
+// same id a second time gives the job as it was kept.
+func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
+	var l fault.List
+	if strings.TrimSpace(in.Name) == "" {
+		l.Add("name", fault.Missing)
+	}
+	if in.RuleKind != "label" && strings.TrimSpace(in.Rule) == "" {
+		l.Add("rule", fault.Missing)
+	}
+	if in.People == 0 {
+		in.People = 1
+	}
+	l.Within("people", float64(in.People), 1, mostPeople, "people")
+	if err := l.Err(); err != nil {
+		return wire.Job{}, err
+	}
+	under, err := d.choose(ctx, "under", season.Method(in.Method), in.Under)
+	if err != nil {
+		return wire.Job{}, err
+	}
+	row := store.Job{
+		ID: in.ID, Name: strings.TrimSpace(in.Name), Method: in.Method, School: in.Under, RuleKind: in.RuleKind,
+		RuleWords: strings.TrimSpace(in.Rule), People: in.People, UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	if under.card != nil {
+		row.School, row.CardID = "", &under.card.ID
+	}
+	if row.Colonies, err = d.judged(ctx, in.Colonies, under); err != nil {
+		return wire.Job{}, err
+	}
+	if _, err := d.op.SaveJob(ctx, &row); err != nil {
+		return wire.Job{}, err
+	}
+	return d.Job(ctx, in.ID)
+}
+
+func (d Desk) judged(ctx context.Context, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return nil, err
+	}
+	latitudes := map[string]float64{}
+	for _, y := range yards {
+		latitudes[y.ID] = y.Latitude
+	}
+	all, err := d.known(ctx, "", latitudes)
+	if err != nil {
+		return nil, err
+	}
+	by := make(map[string]known, len(all))
+	for _, k := range all {
+		by[k.row.ID] = k
+	}
+	weather := map[string]season.Forecast{}
+	for i, f := range d.forecasts(ctx, yards) {
+		weather[yards[i].ID] = f
+	}
+	var l fault.List
+	out := make([]store.JobColony, len(in))
+	twice := map[string]bool{}
+	for i, c := range in {
+		before := len(l)
+		k, lives := by[c.ColonyID]
+		if !lives || twice[c.ColonyID] {
+			l.Add("colony_id", fault.Unknown)
+		}
+		twice[c.ColonyID] = true
+		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
+		j := judge(k, day, latitudes[k.row.YardID], weather[k.row.YardID], under)
+		override := strings.TrimSpace(c.Override)
+		if lives && j.Verdict >= season.DoesNotFit && override == "" {
+			l.Add("override", fault.Missing)
+		}
+		l.Beneath(before, "colonies", i)
+		out[i] = store.JobColony{
+			ColonyID: c.ColonyID, Day: timeOf(day), Verdict: season.VerdictNames[j.Verdict],
+			Reasons: against(j), OverrideReason: override,
+		}
+	}
+	return out, l.Err()
+}
+
+func judge(k known, day calendar.Day, latitude float64, weather season.Forecast, under chosen) season.Judgement {
+	c := under.on(day, latitude)
+	return season.Judge(season.Case{Colony: k.season, On: day, Latitude: latitude, Under: c, Weather: weather.Look(day, c)})
+}
+
+// against names the codes of what speaks against, as far as they fit a line.
+func against(j season.Judgement) string {
+	const most = 500
+	text := ""
+	for _, r := range j.Reasons {
+		if r.Verdict == season.Fits || len(text)+len(r.Code) >= most {
+			continue
+		}
+		if text != "" {
+			text += ","
+		}
+		text += r.Code
+	}
+	return text
+}
+
+// Jobs lists the newest.
+func (d Desk) Jobs(ctx context.Context) (wire.Jobs, error) {
+	rows, err := d.op.Jobs(ctx)
+	if err != nil {
+		return wire.Jobs{}, err
+	}
+	colonies, err := d.op.Names(ctx)
+	out := wire.Jobs{Jobs: make([]wire.Job, len(rows))}
+	for i, r := range rows {
+		out.Jobs[i] = jobOf(r, colonies)
+	}
+	return out, err
+}
+
+// Job reads one whole.
+func (d Desk) Job(ctx context.Context, id string) (wire.Job, error) {
+	row, err := d.op.Job(ctx, id)
+	if err != nil {
+		return wire.Job{}, err
+	}
+	colonies, err := d.op.Names(ctx)
+	return jobOf(row, colonies), err
+}
+
+func jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
+	out := wire.Job{CreatedAt: r.CreatedAt.Format(workTime)}
+	out.SaveJob = wire.SaveJob{
+		ID: r.ID, Name: r.Name, Method: r.Method, Under: r.School, RuleKind: r.RuleKind, Rule: r.RuleWords,
+		People: r.People, Colonies: make([]wire.JobColony, len(r.Colonies)),
+	}
+	if r.CardID != nil {
+		out.Under = wire.CardPrefix + *r.CardID
+	}
+	at := map[string]int{}
+	for i, c := range r.Colonies {
+		day := c.Day.Format(dateForm)
+		out.Colonies[i] = wire.JobColony{
+			ColonyID: c.ColonyID, Day: day, Override: c.OverrideReason, Verdict: c.Verdict, Against: c.Reasons,
+			Name: colonies[c.ColonyID].Name,
+		}
+		k, there := at[day]
+		if !there {
+			k = len(out.Days)
+			at[day] = k
+			out.Days = append(out.Days, wire.JobDay{Day: day})
+		}
+		out.Days[k].Colonies++
+		out.Days[k].Minutes += season.Pace(r.People, colonies[c.ColonyID].Boxes) / 60
+	}
+	return out
+}
+
+// JobRecipe is a day of a job as it is carried on to mixing: its colonies with the
+// seams as last seen, and what its card says.
+func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, error) {
+	job, err := d.op.Job(ctx, id)
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	var wanted []string
+	for _, c := range job.Colonies {
+		if day == "" || c.Day.Format(dateForm) == day {
+			wanted = append(wanted, c.ColonyID)
+		}
+	}
+	if len(wanted) == 0 {
+		return wire.JobRecipe{}, fault.List{{Field: "day", Reason: fault.Unknown}}
+	}
+	boards, err := d.op.LastSeams(ctx, wanted)
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	rows, err := d.op.Colonies(ctx, "")
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	colonies := onBench(rows, wanted, boards)
+	var card *wire.LabelCard
+	if job.CardID != nil {
+		row, err := d.op.Card(ctx, *job.CardID)
+		if err != nil {
+			return wire.JobRecipe{}, err
+		}
+		c, err := cardOf(row)
+		if err != nil {
+			return wire.JobRecipe{}, err
+		}
+		card = &c
+	}
+	return wire.JobRecipe{
+		Place: job.Name, Rule: wire.RuleWords(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
+	}, nil
+}
+
+// onBench puts colonies on the bench in the order of the job; one that has ended
+// since is left out.
+func onBench(rows []store.Colony, wanted []string, boards map[string]json.RawMessage) []wire.Colony {
+	by := make(map[string]store.Colony, len(rows))
+	for _, r := range rows {
+		by[r.ID] = r
+	}
+	var out []wire.Colony
+	for _, id := range wanted {
+		r, lives := by[id]
+		if !lives {
+			continue
+		}
+		c := wire.Colony{Name: r.Name, Nuc: r.Nuc}
+		hive := boxesOf(r)
+		board := wire.BoardOf(boards[id])
+		if _, err := wire.CheckBoard(hive, board); err != nil {
+			board = nil // the hive was changed since: its seams must be looked at anew
+		}
+		for i, b := range hive {
+			box := wire.Box{Kind: b.Kind, Slots: b.Slots}
+			if board != nil {
+				box.Seams = board[i]
+			}
+			c.Boxes = append(c.Boxes, box)
+		}
+		out = append(out, c)
+	}
+	return out
+}

@@ -1,0 +1,237 @@
+package app
+
+import (
+	"context"
+	"crypto/rand"
+	"crypto/sha256"
+	"encoding/hex"
+	"errors"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+)
+
+var (
+	// ErrRefused is returned for a name and password that do not go together.
+	ErrRefused = errors.New("this name and password do not go together")
+	// ErrTooMany is returned when too many tries failed.
+	ErrTooMany = errors.New("too many tries failed")
+	// ErrForbidden is returned for what a member may not do.
+	ErrForbidden = errors.New("not allowed to this member")
+)
+
+const invitationLasts = 7 * 24 * time.Hour
+
+// SignIn finds the member with this name and password. ErrRefused does not tell
+// which of the two is wrong; after too many failures within a quarter of an hour,
+// for the name or from the address, it is ErrTooMany.
+func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Member, error) {
+	people, now := a.store.People(), a.now().UTC()
+	login := strings.TrimSpace(in.Login)
+	since := now.Add(-triesWindow)
+	byLogin, byAddress, err := people.Failures(ctx, login, address, since)
+	if err != nil {
+		return Member{}, err
+	}
+	if byLogin >= triesPerLogin || byAddress >= triesPerAddress {
+		return Member{}, ErrTooMany
+	}
+	u, err := people.ByLogin(ctx, login)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return Member{}, err
+	}
+	if !matches(in.Password, u.PasswordHash) {
+		return Member{}, errors.Join(ErrRefused, people.Failed(ctx, login, address, now, since))
+	}
+	m, err := a.MemberOf(ctx, u.ID, 0)
+	if errors.Is(err, store.ErrNotFound) {
+		return Member{}, ErrRefused // taken out of the last operation
+	}
+	return m, err
+}
+
+// Claim makes the first owner; later it is ErrForbidden.
+func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
+	login, err := credentials(in.Login, in.Password)
+	name := strings.TrimSpace(in.Operation)
+	if name == "" {
+		var l fault.List
+		errors.As(err, &l)
+		l.Add("operation", fault.Missing)
+		err = l
+	}
+	if err != nil {
+		return Member{}, err
+	}
+	if any, err := a.store.People().Any(ctx); err != nil || any {
+		return Member{}, errors.Join(err, ErrForbidden)
+	}
+	u := store.User{Login: login, Epoch: 1, CreatedAt: a.now().UTC()}
+	if u.PasswordHash, err = hash(in.Password); err != nil {
+		return Member{}, err
+	}
+	if err := a.store.People().Claim(ctx, store.FirstOperation, name, &u); errors.Is(err, store.ErrTaken) {
+		return Member{}, ErrForbidden
+	} else if err != nil {
+		return Member{}, err
+	}
+	return a.MemberOf(ctx, u.ID, store.FirstOperation)
+}
+
+// EnterDemo is the demo's keeper, without a password; outside the demo it is
+// ErrForbidden.
+func (a *App) EnterDemo(ctx context.Context) (Member, error) {
+	if !a.set.Welcome.Demo {
+		return Member{}, ErrForbidden
+	}
+	u, err := a.store.People().ByLogin(ctx, DemoLogin)
+	if err != nil {
+		return Member{}, err
+	}
+	return a.MemberOf(ctx, u.ID, store.FirstOperation)
+}
+
+// DemoLogin is the demo's keeper.
+const DemoLogin = "Demo keeper"
+
+// SeedOwner makes an owner of the first operation whom no password lets in.
+func (a *App) SeedOwner(ctx context.Context, login, operation string) (Member, error) {
+	u := store.User{Login: login, Epoch: 1, CreatedAt: a.now().UTC()}
+	err := a.store.People().Claim(ctx, store.FirstOperation, operation, &u)
+	if errors.Is(err, store.ErrTaken) {
+		if u, err = a.store.People().ByLogin(ctx, login); err != nil {
+			return Member{}, err
+		}
+	} else if err != nil {
+		return Member{}, err
+	}
+	return a.MemberOf(ctx, u.ID, store.FirstOperation)
+}
+
+// InvitedTo tells what a token is an invitation to; store.ErrNotFound when it is
+// none, was used or has run out.
+func (a *App) InvitedTo(ctx context.Context, token string) (wire.InvitedTo, error) {
+	i, err := a.store.People().Invited(ctx, digest(token), a.now().UTC())
+	if err != nil {
+		return wire.InvitedTo{}, err
+	}
+	name, err := a.store.For(i.OperationID).Name(ctx)
+	return wire.InvitedTo{Operation: name, Role: i.Role}, err
+}
+
+// Join uses an invitation up. Who has an account joins with its name and password;
+// another name makes an account.
+func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, error) {
+	now := a.now().UTC()
+	if _, err := a.store.People().Invited(ctx, digest(in.Token), now); err != nil {
+		return Member{}, err
+	}
+	login, err := credentials(in.Login, in.Password)
+	if err != nil {
+		return Member{}, err
+	}
+	u, err := a.store.People().ByLogin(ctx, login)
+	if errors.Is(err, store.ErrNotFound) {
+		u = store.User{Login: login, Epoch: 1, CreatedAt: now}
+		u.PasswordHash, err = hash(in.Password)
+	} else if err == nil {
+		_, err = a.SignIn(ctx, wire.SignIn{Login: login, Password: in.Password}, address)
+		if errors.Is(err, ErrRefused) {
+			err = fault.List{{Field: "login", Reason: fault.Taken}}
+		}
+	}
+	if err != nil {
+		return Member{}, err
+	}
+	operation, err := a.store.People().Join(ctx, digest(in.Token), &u, now)
+	if err != nil {
+		return Member{}, err
+	}
+	return a.MemberOf(ctx, u.ID, operation)
+}
+
+func digest(token string) string {
+	sum := sha256.Sum256([]byte(token))
+	return hex.EncodeToString(sum[:])
+}
+
+// SignOutEverywhere voids all sessions of the member.
+func (d Desk) SignOutEverywhere(ctx context.Context) error {
+	_, err := d.app.store.People().SetPassword(ctx, d.who.User, "")
+	return err
+}
+
+// ChangePassword gives the member another password and voids all sessions; the
+// member goes on under the epoch that it returns.
+func (d Desk) ChangePassword(ctx context.Context, in wire.ChangePassword) (epoch int, err error) {
+	var l fault.List
+	checkPassword("new", in.New, &l)
+	if err := l.Err(); err != nil {
+		return 0, err
+	}
+	u, err := d.app.store.People().ByLogin(ctx, d.who.Login)
+	if err != nil {
+		return 0, err
+	}
+	if !matches(in.Old, u.PasswordHash) {
+		return 0, fault.List{{Field: "old", Reason: fault.NotFitting}}
+	}
+	h, err := hash(in.New)
+	if err != nil {
+		return 0, err
+	}
+	return d.app.store.People().SetPassword(ctx, d.who.User, h)
+}
+
+// People lists who belongs to the operation.
+func (d Desk) People(ctx context.Context) (wire.People, error) {
+	var out wire.People
+	var err error
+	if out.Operation, err = d.op.Name(ctx); err != nil {
+		return out, err
+	}
+	members, err := d.op.Members(ctx)
+	if err != nil {
+		return out, err
+	}
+	out.Members = make([]wire.Person, len(members))
+	for i, m := range members {
+		out.Members[i] = wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: m.JoinedAt, Me: m.UserID == d.who.User}
+	}
+	open, err := d.op.Invitations(ctx, d.stamp())
+	out.Invitations = make([]wire.Invitation, len(open))
+	for i, v := range open {
+		out.Invitations[i] = wire.Invitation{ID: v.ID, Role: v.Role, Note: v.Note, ExpiresAt: v.ExpiresAt}
+	}
+	return out, err
+}
+
+// Invite makes an invitation; its token is told this once.
+func (d Desk) Invite(ctx context.Context, in wire.Invite) (wire.Invitation, error) {
+	token := rand.Text()
+	i := store.Invitation{
+		ID: uuid.NewString(), TokenHash: digest(token), Role: in.Role, Note: strings.TrimSpace(in.Note),
+		CreatedAt: d.stamp(), ExpiresAt: d.stamp().Add(invitationLasts),
+	}
+	if err := d.op.Invite(ctx, i); err != nil {
+		return wire.Invitation{}, err
+	}
+	return wire.Invitation{ID: i.ID, Role: i.Role, Note: i.Note, ExpiresAt: i.ExpiresAt, Token: token}, nil
+}
+
+// Uninvite takes an invitation back.
+func (d Desk) Uninvite(ctx context.Context, id string) error { return d.op.Uninvite(ctx, id) }
+
+// SetRole changes what a member may do, or takes him out; the last owner stays,
+// which is store.ErrConflict.
+func (d Desk) SetRole(ctx context.Context, user uint64, role string) error {
+	if role == "out" {
+		role = ""
+	}
+	return d.op.SetRole(ctx, user, role)
+}

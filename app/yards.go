@@ -1,0 +1,134 @@
+package app
+
+import (
+	"context"
+	"errors"
+	"slices"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/core/season"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Yards lists the yards by name.
+func (d Desk) Yards(ctx context.Context) (wire.YardList, error) {
+	rows, err := d.op.Yards(ctx)
+	if err != nil {
+		return wire.YardList{}, err
+	}
+	stands, err := d.op.Stands(ctx)
+	out := wire.YardList{Yards: make([]wire.Yard, len(rows))}
+	for i, y := range rows {
+		out.Yards[i] = yardOf(y, stands[y.ID])
+	}
+	return out, err
+}
+
+func yardOf(y store.Yard, colonies int) wire.Yard {
+	return wire.Yard{ID: y.ID, Name: y.Name, Place: y.Place, Latitude: y.Latitude, Notes: y.Notes, Version: y.Version, Colonies: colonies}
+}
+
+// SaveYard makes a yard, or with an id changes that one over the version that was
+// seen; store.ErrStale when somebody else was faster.
+func (d Desk) SaveYard(ctx context.Context, id string, in wire.SaveYard) (wire.YardWhole, error) {
+	var l fault.List
+	name := strings.TrimSpace(in.Name)
+	if name == "" {
+		l.Add("name", fault.Missing)
+	}
+	if in.Latitude == nil {
+		l.AddRange("latitude", fault.Missing, season.South, season.North, "degrees")
+	} else {
+		l.Within("latitude", *in.Latitude, season.South, season.North, "degrees")
+	}
+	if err := l.Err(); err != nil {
+		return wire.YardWhole{}, err
+	}
+	y := store.Yard{ID: id, Name: name, Place: strings.TrimSpace(in.Place), Latitude: *in.Latitude, Notes: strings.TrimSpace(in.Notes), Version: in.Version, CreatedAt: d.stamp()}
+	var err error
+	if id == "" {
+		y.ID = newID(in.ID)
+		err = d.op.AddYard(ctx, &y)
+	} else {
+		err = d.op.ChangeYard(ctx, y)
+	}
+	if err != nil {
+		return wire.YardWhole{}, named(err)
+	}
+	return d.Yard(ctx, y.ID)
+}
+
+func newID(given string) string {
+	if given == "" {
+		return uuid.NewString()
+	}
+	return given
+}
+
+// named tells at its field that a name is in use.
+func named(err error) error {
+	if errors.Is(err, store.ErrTaken) {
+		return fault.List{{Field: "name", Reason: fault.Taken}}
+	}
+	return err
+}
+
+// Yard reads a yard with its colonies in stand order.
+func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
+	y, err := d.op.Yard(ctx, id)
+	if err != nil {
+		return wire.YardWhole{}, err
+	}
+	colonies, err := d.known(ctx, id, map[string]float64{id: y.Latitude})
+	if err != nil {
+		return wire.YardWhole{}, err
+	}
+	boards, err := d.op.LastSeams(ctx, ids(colonies))
+	if err != nil {
+		return wire.YardWhole{}, err
+	}
+	need, over := needs(colonies, d.today())
+	out := wire.YardWhole{Yard: yardOf(y, len(colonies)), Over: over, Stands: make([]wire.ColonyRecord, len(colonies))}
+	for i, k := range colonies {
+		out.Stands[i] = k.record(need[i], wire.BoardOf(boards[k.row.ID]))
+	}
+	return out, nil
+}
+
+func ids(colonies []known) []string {
+	out := make([]string, len(colonies))
+	for i, k := range colonies {
+		out[i] = k.row.ID
+	}
+	return out
+}
+
+// Arrange puts the colonies of a yard in an order, which must name each of them
+// once; otherwise somebody has changed the yard meanwhile, and it is
+// store.ErrStale.
+func (d Desk) Arrange(ctx context.Context, yard string, in wire.Order) (wire.YardWhole, error) {
+	if _, err := d.op.Yard(ctx, yard); err != nil {
+		return wire.YardWhole{}, err
+	}
+	rows, err := d.op.Colonies(ctx, yard)
+	if err != nil {
+		return wire.YardWhole{}, err
+	}
+	have := make([]string, len(rows))
+	for i, r := range rows {
+		have[i] = r.ID
+	}
+	slices.Sort(have)
+	wanted := slices.Sorted(slices.Values(in.Colonies))
+	if !slices.Equal(have, wanted) {
+		return wire.YardWhole{}, store.ErrStale
+	}
+	if err := d.op.Arrange(ctx, yard, in.Colonies); err != nil {
+		return wire.YardWhole{}, err
+	}
+	return d.Yard(ctx, yard)
+}

@@ -1,0 +1,103 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"gorm.io/gorm/clause"
+)
+
+// MiteCount is one count of mites.
+type MiteCount struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	ColonyID    string
+	Kind        string
+	Mites       int
+	Days        float64
+	Bees        int
+	CountedOn   time.Time
+	Note        string
+	UserID      uint64
+	CreatedAt   time.Time
+	VoidedAt    *time.Time
+	VoidReason  string
+}
+
+// MiteLine is where a keeper acts in a season.
+type MiteLine struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	Season      int    `gorm:"primaryKey;autoIncrement:false"`
+	Wash, Board float64
+}
+
+// Count writes counts; the same id a second time is dropped.
+func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
+	for i := range rows {
+		rows[i].OperationID = o.id
+	}
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).CreateInBatches(&rows, bulk).Error)
+}
+
+// Counts lists the counts of a colony, or of a yard, the oldest first; void ones,
+// too.
+func (o Operation) Counts(ctx context.Context, colony, yard string) ([]MiteCount, error) {
+	q := o.own(ctx)
+	if colony != "" {
+		q = q.Where("colony_id = ?", colony)
+	}
+	if yard != "" {
+		q = q.Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard))
+	}
+	var out []MiteCount
+	return out, q.Order("counted_on, created_at").Find(&out).Error
+}
+
+// LastCounts gives the newest count of each colony that is not void.
+func (o Operation) LastCounts(ctx context.Context) ([]MiteCount, error) {
+	var out []MiteCount
+	err := o.db.WithContext(ctx).Raw(`SELECT c.colony_id, c.kind, c.mites, c.days, c.bees, c.counted_on FROM mite_counts c
+		JOIN (SELECT colony_id, MAX(counted_on) AS last FROM mite_counts WHERE operation_id = ? AND voided_at IS NULL GROUP BY colony_id) n
+		ON c.operation_id = ? AND c.colony_id = n.colony_id AND c.counted_on = n.last
+		WHERE c.voided_at IS NULL ORDER BY c.created_at`, o.id, o.id).Scan(&out).Error
+	return out, err
+}
+
+// VoidCount strikes a count out; it stays.
+func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Time) error {
+	if _, err := first[MiteCount](o.own(ctx).Where("id = ?", id)); err != nil {
+		return err
+	}
+	return o.own(ctx).Model(&MiteCount{}).Where("id = ? AND voided_at IS NULL", id).
+		Updates(map[string]any{"voided_at": at, "void_reason": reason}).Error
+}
+
+// Lines are the operation's own, where it has any.
+func (o Operation) Lines(ctx context.Context) ([]MiteLine, error) {
+	var out []MiteLine
+	return out, o.own(ctx).Order("season").Find(&out).Error
+}
+
+// SetLines writes the lines over what was there.
+func (o Operation) SetLines(ctx context.Context, rows []MiteLine) error {
+	for i := range rows {
+		rows[i].OperationID = o.id
+	}
+	return o.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&rows).Error
+}
+
+// Latitudes gives the latitude of the yard of every colony.
+func (o Operation) Latitudes(ctx context.Context) (map[string]float64, error) {
+	var rows []struct {
+		ID       string
+		Latitude float64
+	}
+	err := o.db.WithContext(ctx).Table("colonies").Select("colonies.id, yards.latitude").
+		Joins("JOIN yards ON yards.operation_id = colonies.operation_id AND yards.id = colonies.yard_id").
+		Where("colonies.operation_id = ?", o.id).Scan(&rows).Error
+	out := make(map[string]float64, len(rows))
+	for _, r := range rows {
+		out[r.ID] = r.Latitude
+	}
+	return out, err
+}

@@ -1,0 +1,241 @@
+package store
+
+import (
+	"context"
+	"errors"
+	"time"
+
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+)
+
+// User is a person who can sign in; of no operation until a member of one.
+type User struct {
+	ID           uint64
+	Login        string
+	PasswordHash string
+	Epoch        int
+	CreatedAt    time.Time
+}
+
+// Member is a person in an operation.
+type Member struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	UserID      uint64 `gorm:"primaryKey;autoIncrement:false"`
+	Role        string
+	JoinedAt    time.Time
+	User        User
+}
+
+// Invitation lets one person join an operation, once.
+type Invitation struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	TokenHash   string
+	Role        string
+	Note        string
+	CreatedAt   time.Time
+	ExpiresAt   time.Time
+	UsedAt      *time.Time
+}
+
+// ErrTaken is returned when a name that must be the only one is in use.
+var ErrTaken = errors.New("this name is in use")
+
+// People is the store as signing in needs it, before an operation is known.
+type People struct{ db *gorm.DB }
+
+// People opens what belongs to no operation.
+func (s *Store) People() People { return People{s.db} }
+
+// Any reports whether anybody can sign in.
+func (p People) Any(ctx context.Context) (bool, error) {
+	var n int64
+	err := p.db.WithContext(ctx).Model(&User{}).Limit(1).Count(&n).Error
+	return n > 0, err
+}
+
+// ByLogin finds a user by the name he signs in with.
+func (p People) ByLogin(ctx context.Context, login string) (User, error) {
+	return first[User](p.db.WithContext(ctx).Where("login = ?", login))
+}
+
+// Member finds a person's place in an operation; with operation 0, in the first
+// that the person joined.
+func (p People) Member(ctx context.Context, user, operation uint64) (Member, error) {
+	q := p.db.WithContext(ctx).Joins("User").Where("members.user_id = ?", user)
+	if operation != 0 {
+		q = q.Where("members.operation_id = ?", operation)
+	}
+	return first[Member](q.Order("members.joined_at"))
+}
+
+// Claim makes a user the owner of an operation that has nobody yet.
+func (p People) Claim(ctx context.Context, operation uint64, name string, u *User) error {
+	return p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		// The operation's row serialises two who come at once.
+		if err := tx.Exec("UPDATE operations SET name = ? WHERE id = ?", name, operation).Error; err != nil {
+			return err
+		}
+		if err := tx.Exec("SELECT id FROM operations WHERE id = ? FOR UPDATE", operation).Error; err != nil {
+			return err
+		}
+		var n int64
+		if err := tx.Model(&Member{}).Where("operation_id = ?", operation).Count(&n).Error; err != nil {
+			return err
+		}
+		if n > 0 {
+			return ErrTaken
+		}
+		return enrol(tx, operation, "owner", u)
+	})
+}
+
+func enrol(tx *gorm.DB, operation uint64, role string, u *User) error {
+	if u.ID == 0 {
+		err := tx.Create(u).Error
+		if errors.Is(err, gorm.ErrDuplicatedKey) {
+			return ErrTaken
+		}
+		if err != nil {
+			return err
+		}
+	}
+	m := Member{OperationID: operation, UserID: u.ID, Role: role, JoinedAt: u.CreatedAt}
+	return tx.Omit(clause.Associations).Clauses(clause.OnConflict{DoNothing: true}).Create(&m).Error
+}
+
+// Invited finds an invitation that can still be used.
+func (p People) Invited(ctx context.Context, tokenHash string, now time.Time) (Invitation, error) {
+	return first[Invitation](p.db.WithContext(ctx).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now))
+}
+
+// Join uses an invitation up and makes the user a member; a user without an id is
+// made. An invitation that was used meanwhile is ErrNotFound.
+func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Time) (operation uint64, err error) {
+	err = p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		used := tx.Model(&Invitation{}).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now).Update("used_at", now)
+		if used.Error != nil {
+			return used.Error
+		}
+		if used.RowsAffected == 0 {
+			return ErrNotFound
+		}
+		invitation, err := first[Invitation](tx.Where("token_hash = ?", tokenHash))
+		if err != nil {
+			return err
+		}
+		operation = invitation.OperationID
+		return enrol(tx, operation, invitation.Role, u)
+	})
+	return operation, err
+}
+
+// SetPassword gives a user another password and voids all sessions; an empty
+// hash leaves the password as it is.
+func (p People) SetPassword(ctx context.Context, user uint64, hash string) (epoch int, err error) {
+	change := map[string]any{"epoch": gorm.Expr("epoch + 1")}
+	if hash != "" {
+		change["password_hash"] = hash
+	}
+	if err := p.db.WithContext(ctx).Model(&User{}).Where("id = ?", user).Updates(change).Error; err != nil {
+		return 0, err
+	}
+	u, err := first[User](p.db.WithContext(ctx).Where("id = ?", user))
+	return u.Epoch, err
+}
+
+// Failures counts the failed tries since a time, for a login and for an address.
+func (p People) Failures(ctx context.Context, login, address string, since time.Time) (byLogin, byAddress int64, err error) {
+	of := func(column, value string, n *int64) error {
+		return p.db.WithContext(ctx).Table("sign_in_failures").Where(column+" = ? AND at > ?", value, since).Count(n).Error
+	}
+	if err := of("login", login, &byLogin); err != nil {
+		return 0, 0, err
+	}
+	return byLogin, byAddress, of("address", address, &byAddress)
+}
+
+// Failed keeps a failed try, and forgets those before a time.
+func (p People) Failed(ctx context.Context, login, address string, at, forget time.Time) error {
+	db := p.db.WithContext(ctx)
+	if err := db.Exec("DELETE FROM sign_in_failures WHERE at < ?", forget).Error; err != nil {
+		return err
+	}
+	return db.Exec("INSERT INTO sign_in_failures (login, address, at) VALUES (?, ?, ?)", login, address, at).Error
+}
+
+// Name is what the operation is called.
+func (o Operation) Name(ctx context.Context) (string, error) {
+	var name string
+	err := o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Pluck("name", &name).Error
+	return name, err
+}
+
+// Members lists the people of the operation.
+func (o Operation) Members(ctx context.Context) ([]Member, error) {
+	var out []Member
+	err := o.db.WithContext(ctx).Joins("User").Where("members.operation_id = ?", o.id).Order("members.joined_at, members.user_id").Find(&out).Error
+	return out, err
+}
+
+// SetRole changes what a member may do, or with an empty role takes the member
+// out. An operation never loses its last owner: that is ErrConflict.
+func (o Operation) SetRole(ctx context.Context, user uint64, role string) error {
+	return o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		var members []Member
+		err := tx.Clauses(clause.Locking{Strength: "UPDATE"}).Where("operation_id = ?", o.id).Find(&members).Error
+		if err != nil {
+			return err
+		}
+		found, owners := false, 0
+		for _, m := range members {
+			if m.UserID == user {
+				found = true
+			} else if m.Role == "owner" {
+				owners++
+			}
+		}
+		switch {
+		case !found:
+			return ErrNotFound
+		case owners == 0 && role != "owner":
+			return ErrConflict
+		case role == "":
+			return tx.Where("operation_id = ? AND user_id = ?", o.id, user).Delete(&Member{}).Error
+		}
+		return tx.Model(&Member{}).Where("operation_id = ? AND user_id = ?", o.id, user).Update("role", role).Error
+	})
+}
+
+// Invite keeps an invitation.
+func (o Operation) Invite(ctx context.Context, i Invitation) error {
+	i.OperationID = o.id
+	return o.db.WithContext(ctx).Create(&i).Error
+}
+
+// Invitations lists those that can still be used.
+func (o Operation) Invitations(ctx context.Context, now time.Time) ([]Invitation, error) {
+	var out []Invitation
+	err := o.own(ctx).Where("used_at IS NULL AND expires_at > ?", now).Order("created_at").Find(&out).Error
+	return out, err
+}
+
+// Uninvite takes an invitation back.
+func (o Operation) Uninvite(ctx context.Context, id string) error {
+	gone := o.own(ctx).Where("id = ?", id).Delete(&Invitation{})
+	if gone.Error == nil && gone.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return gone.Error
+}
+
+// first reads one row, or gives ErrNotFound.
+func first[Row any](q *gorm.DB) (Row, error) {
+	var row Row
+	err := q.First(&row).Error
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		err = ErrNotFound
+	}
+	return row, err
+}

@@ -1,0 +1,418 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"time"
+
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+)
+
+// Yard is a place where hives stand.
+type Yard struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	Name        string
+	Place       string
+	Latitude    float64
+	Notes       string
+	Version     int
+	CreatedAt   time.Time
+}
+
+// Colony is the bees of one hive.
+type Colony struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	YardID      string
+	Name        string
+	Position    int
+	Nuc         bool
+	ForHoney    bool
+	Queen       string
+	QueenOn     *time.Time
+	Notes       string
+	Version     int
+	StartedOn   time.Time
+	EndedOn     *time.Time
+	EndReason   string
+	CreatedAt   time.Time
+	Boxes       []ColonyBox `gorm:"foreignKey:OperationID,ColonyID;references:OperationID,ID"`
+}
+
+// ColonyBox is a box of a hive, from the floor up; Slots has a letter a place.
+type ColonyBox struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ColonyID    string `gorm:"primaryKey"`
+	Position    int    `gorm:"primaryKey;autoIncrement:false"`
+	Kind        string
+	Slots       string
+}
+
+// ErrStale is returned when somebody else changed a row meanwhile.
+var ErrStale = errors.New("changed by somebody else meanwhile")
+
+// bulk is how many rows go into one statement.
+const bulk = 1000
+
+// Yards lists the yards by name.
+func (o Operation) Yards(ctx context.Context) ([]Yard, error) {
+	var out []Yard
+	return out, o.own(ctx).Order("name").Find(&out).Error
+}
+
+// Yard reads one.
+func (o Operation) Yard(ctx context.Context, id string) (Yard, error) {
+	return first[Yard](o.own(ctx).Where("id = ?", id))
+}
+
+// AddYard writes a new yard.
+func (o Operation) AddYard(ctx context.Context, y *Yard) error {
+	y.OperationID, y.Version = o.id, 1
+	return taken(o.db.WithContext(ctx).Create(y).Error)
+}
+
+// ChangeYard writes a yard over the version that it carries.
+func (o Operation) ChangeYard(ctx context.Context, y Yard) error {
+	return o.change(ctx, &Yard{}, y.ID, y.Version, map[string]any{
+		"name": y.Name, "place": y.Place, "latitude": y.Latitude, "notes": y.Notes,
+	})
+}
+
+// change writes columns of a row when it still has the version.
+func (o Operation) change(ctx context.Context, model any, id string, version int, columns map[string]any) error {
+	columns["version"] = version + 1
+	done := o.own(ctx).Model(model).Where("id = ? AND version = ?", id, version).Updates(columns)
+	if done.Error != nil {
+		return taken(done.Error)
+	}
+	if done.RowsAffected > 0 {
+		return nil
+	}
+	var n int64
+	if err := o.own(ctx).Model(model).Where("id = ?", id).Count(&n).Error; err != nil {
+		return err
+	}
+	if n == 0 {
+		return ErrNotFound
+	}
+	return ErrStale
+}
+
+func taken(err error) error {
+	switch {
+	case errors.Is(err, gorm.ErrDuplicatedKey):
+		return ErrTaken
+	case errors.Is(err, gorm.ErrForeignKeyViolated):
+		return ErrNotFound
+	}
+	return err
+}
+
+// Colonies lists the living colonies in stand order with their boxes; of one
+// yard, or with an empty id of all.
+func (o Operation) Colonies(ctx context.Context, yard string) ([]Colony, error) {
+	q := o.own(ctx).Where("ended_on IS NULL")
+	boxes := o.db.WithContext(ctx).Where("operation_id = ?", o.id)
+	if yard != "" {
+		q = q.Where("yard_id = ?", yard)
+		boxes = boxes.Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ? AND ended_on IS NULL", yard))
+	}
+	var out []Colony
+	if err := q.Order("yard_id, position, name").Find(&out).Error; err != nil {
+		return nil, err
+	}
+	var rows []ColonyBox
+	if err := boxes.Order("colony_id, position").Find(&rows).Error; err != nil {
+		return nil, err
+	}
+	at := make(map[string]int, len(out))
+	for i, c := range out {
+		at[c.ID] = i
+	}
+	for _, b := range rows {
+		if i, living := at[b.ColonyID]; living {
+			out[i].Boxes = append(out[i].Boxes, b)
+		}
+	}
+	return out, nil
+}
+
+// Colony reads one, living or not.
+func (o Operation) Colony(ctx context.Context, id string) (Colony, error) {
+	return first[Colony](o.own(ctx).Where("id = ?", id).
+		Preload("Boxes", func(db *gorm.DB) *gorm.DB { return db.Order("position") }))
+}
+
+// Import writes yards and colonies with their boxes, all or nothing.
+func (o Operation) Import(ctx context.Context, yards []Yard, colonies []Colony) error {
+	boxes := make([]ColonyBox, 0, len(colonies))
+	for i := range yards {
+		yards[i].OperationID, yards[i].Version = o.id, 1
+	}
+	for i := range colonies {
+		c := &colonies[i]
+		c.OperationID, c.Version = o.id, 1
+		boxes = append(boxes, o.stack(c.ID, c.Boxes)...)
+	}
+	return taken(o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		if len(yards) > 0 {
+			if err := tx.CreateInBatches(yards, bulk).Error; err != nil {
+				return err
+			}
+		}
+		if err := tx.Omit(clause.Associations).CreateInBatches(colonies, bulk).Error; err != nil {
+			return err
+		}
+		return tx.CreateInBatches(boxes, bulk).Error
+	}))
+}
+
+func (o Operation) stack(colony string, boxes []ColonyBox) []ColonyBox {
+	for i := range boxes {
+		boxes[i].OperationID, boxes[i].ColonyID, boxes[i].Position = o.id, colony, i
+	}
+	return boxes
+}
+
+// ChangeColony writes a colony and its boxes over the version that it carries.
+func (o Operation) ChangeColony(ctx context.Context, c Colony) error {
+	return o.within(ctx, func(o Operation) error {
+		err := o.change(ctx, &Colony{}, c.ID, c.Version, map[string]any{
+			"name": c.Name, "nuc": c.Nuc, "for_honey": c.ForHoney, "queen": c.Queen, "queen_on": c.QueenOn, "notes": c.Notes,
+		})
+		if err != nil {
+			return err
+		}
+		if err := o.own(ctx).Where("colony_id = ?", c.ID).Delete(&ColonyBox{}).Error; err != nil {
+			return err
+		}
+		return o.db.Create(o.stack(c.ID, c.Boxes)).Error
+	})
+}
+
+// within does several things, all or nothing.
+func (o Operation) within(ctx context.Context, do func(Operation) error) error {
+	return o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error { return do(Operation{tx, o.id}) })
+}
+
+// Arrange puts the colonies of a yard in an order.
+func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) error {
+	return o.within(ctx, func(o Operation) error {
+		for i, id := range colonies {
+			err := o.own(ctx).Model(&Colony{}).Where("id = ? AND yard_id = ?", id, yard).Update("position", i).Error
+			if err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// Event is something that happened to a colony as a whole.
+type Event struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	ColonyID    string
+	Kind        string
+	OtherID     *string
+	HappenedOn  time.Time
+	Detail      string
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+func (Event) TableName() string { return "colony_events" }
+
+// Events lists what happened to a colony, the newest first.
+func (o Operation) Events(ctx context.Context, colony string) ([]Event, error) {
+	var out []Event
+	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, created_at DESC").Find(&out).Error
+}
+
+// Move brings a colony to another yard, at the end of its line.
+func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
+	return o.within(ctx, func(o Operation) error {
+		var last int
+		err := o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1)").Scan(&last).Error
+		if err != nil {
+			return err
+		}
+		if err := o.change(ctx, &Colony{}, id, version, map[string]any{"yard_id": yard, "position": last + 1}); err != nil {
+			return err
+		}
+		return o.happened(happened)
+	})
+}
+
+// Split writes the colony that was taken off another, with the treatments that its
+// bees carry.
+func (o Operation) Split(ctx context.Context, parent string, child *Colony, happened ...Event) error {
+	child.OperationID, child.Version = o.id, 1
+	return taken(o.within(ctx, func(o Operation) error {
+		if err := o.db.Omit(clause.Associations).Create(child).Error; err != nil {
+			return err
+		}
+		if err := o.db.Create(o.stack(child.ID, child.Boxes)).Error; err != nil {
+			return err
+		}
+		if err := o.carry(parent, child.ID); err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	}))
+}
+
+// carry copies the treatments of one colony to another that its bees go into.
+func (o Operation) carry(from, to string) error {
+	return o.db.Exec(`INSERT INTO treatments (operation_id, id, colony_id, method, what, given_on, out_on, carried_from, user_id, created_at)
+		SELECT operation_id, UUID(), ?, method, what, given_on, out_on, COALESCE(carried_from, colony_id), user_id, created_at
+		FROM treatments WHERE operation_id = ? AND colony_id = ?`, to, o.id, from).Error
+}
+
+// End closes a colony; into names the one that its bees were united with, if any,
+// which then carries its treatments.
+func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason, into string, happened ...Event) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.change(ctx, &Colony{}, id, version, map[string]any{"ended_on": on, "end_reason": reason}); err != nil {
+			return err
+		}
+		if into != "" {
+			if err := o.carry(id, into); err != nil {
+				return err
+			}
+		}
+		return o.happened(happened...)
+	})
+}
+
+func (o Operation) happened(events ...Event) error {
+	for i := range events {
+		events[i].OperationID = o.id
+	}
+	return o.db.Create(&events).Error
+}
+
+// Inspection is one look into a colony.
+type Inspection struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	ColonyID    string
+	LookedOn    time.Time
+	Quarters    *int
+	Seams       json.RawMessage
+	Brood       string
+	Stores      string
+	Supers      *int
+	Queen       string
+	Temper      string
+	Note        string
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// Inspect writes a look into a colony; the same id a second time is dropped.
+func (o Operation) Inspect(ctx context.Context, rows []Inspection) error {
+	for i := range rows {
+		rows[i].OperationID = o.id
+	}
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
+}
+
+// Inspections lists the looks since a day, the oldest first, of one colony or with
+// an empty id of all, without notes and seams unless whole.
+func (o Operation) Inspections(ctx context.Context, colony string, since time.Time, whole bool) ([]Inspection, error) {
+	q := o.own(ctx).Where("looked_on >= ?", since)
+	if colony != "" {
+		q = q.Where("colony_id = ?", colony)
+	}
+	if !whole {
+		q = q.Select("colony_id", "looked_on", "quarters", "brood", "stores", "supers", "queen")
+	}
+	var out []Inspection
+	return out, q.Order("looked_on, created_at").Find(&out).Error
+}
+
+// LastSeams finds the newest seams of each of some colonies, by colony.
+func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
+	var rows []Inspection
+	err := o.own(ctx).Select("colony_id", "seams").Where("colony_id IN ? AND seams IS NOT NULL", colonies).
+		Order("looked_on, created_at").Find(&rows).Error
+	out := make(map[string]json.RawMessage, len(colonies))
+	for _, r := range rows {
+		out[r.ColonyID] = r.Seams
+	}
+	return out, err
+}
+
+// Treatment is something given to a colony.
+type Treatment struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	ColonyID    string
+	Method      string
+	What        string
+	GivenOn     time.Time
+	OutOn       *time.Time
+	CarriedFrom *string
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// Treated writes a treatment; the same id a second time is dropped.
+func (o Operation) Treated(ctx context.Context, rows []Treatment) error {
+	for i := range rows {
+		rows[i].OperationID = o.id
+	}
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
+}
+
+// TakeOut ends a treatment that is still in the hive.
+func (o Operation) TakeOut(ctx context.Context, colony, id string, on time.Time) error {
+	done := o.own(ctx).Model(&Treatment{}).Where("id = ? AND colony_id = ? AND out_on IS NULL", id, colony).Update("out_on", on)
+	if done.Error == nil && done.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return done.Error
+}
+
+// Treatments lists what was given, the newest first, of one colony or with an
+// empty id of all since a day.
+func (o Operation) Treatments(ctx context.Context, colony string, since time.Time) ([]Treatment, error) {
+	q := o.own(ctx).Where("(given_on >= ? OR out_on IS NULL)", since)
+	if colony != "" {
+		q = q.Where("colony_id = ?", colony)
+	}
+	var out []Treatment
+	return out, q.Order("given_on DESC, created_at DESC").Find(&out).Error
+}
+
+// Stands counts the living colonies of each yard.
+func (o Operation) Stands(ctx context.Context) (map[string]int, error) {
+	var rows []struct {
+		YardID string
+		N      int
+	}
+	err := o.own(ctx).Model(&Colony{}).Where("ended_on IS NULL").Select("yard_id, COUNT(*) AS n").Group("yard_id").Scan(&rows).Error
+	out := make(map[string]int, len(rows))
+	for _, r := range rows {
+		out[r.YardID] = r.N
+	}
+	return out, err
+}
+
+// LastPosition is the last place that is taken in the line of each yard.
+func (o Operation) LastPosition(ctx context.Context) (map[string]int, error) {
+	var rows []struct {
+		YardID string
+		Last   int
+	}
+	err := o.own(ctx).Model(&Colony{}).Select("yard_id, MAX(position) AS last").Group("yard_id").Scan(&rows).Error
+	out := make(map[string]int, len(rows))
+	for _, r := range rows {
+		out[r.YardID] = r.Last
+	}
+	return out, err
+}

@@ -1,0 +1,52 @@
+package wire
+
+// MiteCount is one count of mites.
+type MiteCount struct {
+	ID         string    `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	ColonyID   string    `json:"colony_id" format:"uuid"`
+	Kind       string    `json:"kind" enum:"board,wash" doc:"Fallen on a board, or washed or rolled off a sample of bees."`
+	Mites      int       `json:"mites" doc:"0 to 100000, in a wash not more than bees."`
+	Days       float64   `json:"days,omitempty" doc:"Board: days that it lay, 0.1 to 60."`
+	Bees       int       `json:"bees,omitempty" doc:"Wash: bees in the sample, 1 to 5000."`
+	On         string    `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+	Note       string    `json:"note,omitempty" maxLength:"500"`
+	Standing   *Standing `json:"standing,omitempty" readOnly:"true"`
+	VoidReason string    `json:"void_reason,omitempty" readOnly:"true"`
+}
+
+// Standing is what a count says: its rate with a 95 % interval, held against the line
+// of its season.
+type Standing struct {
+	Kind   string  `json:"kind" enum:"board,wash"`
+	Mites  int     `json:"mites"`
+	Rate   float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
+	Low    float64 `json:"low" doc:"Lower end of the 95 % interval."`
+	High   float64 `json:"high" doc:"Upper end of the 95 % interval."`
+	Line   float64 `json:"line,omitempty" doc:"Where the keeper acts in that season; left out where there is no line."`
+	Stands string  `json:"stands" enum:"over,near,under,cannot_tell,no_line"`
+	Enough float64 `json:"enough,omitempty" doc:"Days, or bees, that tell at the line; with cannot_tell."`
+	On     string  `json:"on"`
+}
+
+// MiteCounts are several counts at once.
+type MiteCounts struct {
+	Counts []MiteCount `json:"counts" minItems:"1" maxItems:"1000"`
+}
+
+// CountBook is the counts of a yard, for its chart.
+type CountBook struct {
+	Counts []MiteCount `json:"counts" doc:"Oldest first."`
+}
+
+// MiteLine is where a keeper acts in one season; 0 is no line.
+type MiteLine struct {
+	Season string  `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
+	Wash   float64 `json:"wash" doc:"Mites per 100 bees, 0 to 50."`
+	Board  float64 `json:"board" doc:"Mites a day, 0 to 500."`
+}
+
+// MiteLines are the lines of all seasons, and the trade's.
+type MiteLines struct {
+	Lines []MiteLine `json:"lines" minItems:"5" maxItems:"5" doc:"In the order winter, spring, early_summer, late_summer, autumn."`
+	Trade []MiteLine `json:"trade,omitempty" readOnly:"true" doc:"As shipped."`
+}

@@ -1,0 +1,90 @@
+package wire
+
+import "time"
+
+// Start is what a page needs to begin.
+type Start struct {
+	Demo      bool    `json:"demo"`
+	Place     string  `json:"place,omitempty"`
+	Now       string  `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
+	Draft     *Recipe `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
+	Unclaimed bool    `json:"unclaimed" doc:"Nobody can sign in yet: the first to come becomes the owner."`
+	PublicURL string  `json:"public_url,omitempty" doc:"The address that links carry, where one is set."`
+	Me        *Me     `json:"me,omitempty" doc:"Who is signed in; left out when nobody is."`
+}
+
+// Me is the person who is signed in.
+type Me struct {
+	Login     string `json:"login"`
+	Role      string `json:"role" enum:"owner,keeper,helper,viewer"`
+	Operation string `json:"operation" doc:"What the operation is called."`
+}
+
+// SignIn is a name and its password.
+type SignIn struct {
+	Login    string `json:"login" minLength:"1" maxLength:"190" doc:"E-mail or name."`
+	Password string `json:"password" minLength:"1" maxLength:"200"`
+}
+
+// Claim makes the first owner.
+type Claim struct {
+	Operation string `json:"operation" maxLength:"120" doc:"What the operation is called: a keeper, a crew, an association."`
+	Login     string `json:"login" maxLength:"190" doc:"E-mail or name to sign in with."`
+	Password  string `json:"password" maxLength:"200" doc:"10 characters at least."`
+}
+
+// ChangePassword asks for another password.
+type ChangePassword struct {
+	Old string `json:"old" maxLength:"200"`
+	New string `json:"new" maxLength:"200" doc:"10 characters at least."`
+}
+
+// Person is a member of an operation.
+type Person struct {
+	ID       uint64    `json:"id"`
+	Login    string    `json:"login"`
+	Role     string    `json:"role" enum:"owner,keeper,helper,viewer"`
+	JoinedAt time.Time `json:"joined_at"`
+	Me       bool      `json:"me,omitempty"`
+}
+
+// People is who belongs to an operation, and who may join it.
+type People struct {
+	Operation   string       `json:"operation"`
+	Members     []Person     `json:"members"`
+	Invitations []Invitation `json:"invitations" doc:"Those that can still be used."`
+}
+
+// Invitation lets one person join, once.
+type Invitation struct {
+	ID        string    `json:"id" format:"uuid"`
+	Role      string    `json:"role" enum:"owner,keeper,helper,viewer"`
+	Note      string    `json:"note,omitempty" maxLength:"120" doc:"For whom it is."`
+	ExpiresAt time.Time `json:"expires_at"`
+	Token     string    `json:"token,omitempty" doc:"Told once, when it is made: the link is /join/ and this."`
+}
+
+// Invite asks for an invitation.
+type Invite struct {
+	Role string `json:"role" enum:"owner,keeper,helper,viewer"`
+	Note string `json:"note,omitempty" maxLength:"120" doc:"For whom it is."`
+}
+
+// Join uses an invitation; with the name and password of an account that is
+// there, that one joins.
+type Join struct {
+	Token    string `json:"token" minLength:"10" maxLength:"100"`
+	Login    string `json:"login" maxLength:"190" doc:"E-mail or name to sign in with."`
+	Password string `json:"password" maxLength:"200" doc:"10 characters at least."`
+}
+
+// InvitedTo tells what an invitation is to.
+type InvitedTo struct {
+	Operation string `json:"operation"`
+	Role      string `json:"role" enum:"owner,keeper,helper,viewer"`
+}
+
+// SetRole changes what a member may do.
+type SetRole struct {
+	Role string `json:"role" enum:"owner,keeper,helper,viewer,out" doc:"Out takes the member out."`
+}

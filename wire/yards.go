@@ -1,0 +1,263 @@
+package wire
+
+import (
+	"encoding/json"
+	"strings"
+
+	"keeler/core/fault"
+	"keeler/core/hive"
+)
+
+// Yard is a place where hives stand.
+type Yard struct {
+	ID       string  `json:"id" format:"uuid"`
+	Name     string  `json:"name"`
+	Place    string  `json:"place,omitempty" doc:"In words."`
+	Latitude float64 `json:"latitude" doc:"Degrees, negative in the south."`
+	Notes    string  `json:"notes,omitempty"`
+	Version  int     `json:"version" doc:"Rises with every change; a change names the version it was made from."`
+	Colonies int     `json:"colonies" doc:"How many stand there."`
+}
+
+// SaveYard makes or changes a yard.
+type SaveYard struct {
+	ID       string   `json:"id,omitempty" format:"uuid" doc:"Of a new yard, made by the client; ignored when one is changed."`
+	Name     string   `json:"name" maxLength:"60"`
+	Place    string   `json:"place,omitempty" maxLength:"200" doc:"In words."`
+	Latitude *float64 `json:"latitude,omitempty" doc:"Degrees, −66 to 70, negative in the south: it settles the season."`
+	Notes    string   `json:"notes,omitempty" maxLength:"2000"`
+	Version  int      `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
+}
+
+// YardList is all yards.
+type YardList struct {
+	Yards []Yard `json:"yards"`
+}
+
+// HiveBox is a box of a hive as it stands.
+type HiveBox struct {
+	Kind  string   `json:"kind" enum:"deep,medium,shallow" doc:"Depth of its frames."`
+	Slots []string `json:"slots" doc:"What hangs in each of its 1 to 20 places: comb, feeder, dummy or empty."`
+}
+
+// Seen is the newest that is known of a colony, each with the day it was seen.
+type Seen struct {
+	Seams    *float64    `json:"seams,omitempty" doc:"Full seams in all boxes."`
+	SeamsOn  string      `json:"seams_on,omitempty"`
+	Board    [][]float64 `json:"board,omitempty" doc:"For each box from the floor up its gaps, 0 to 1; as last drawn."`
+	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little or much."`
+	BroodOn  string      `json:"brood_on,omitempty"`
+	Stores   string      `json:"stores,omitempty" doc:"light, enough or heavy."`
+	StoresOn string      `json:"stores_on,omitempty"`
+	Supers   *int        `json:"supers,omitempty" doc:"Supers for harvest."`
+	SupersOn string      `json:"supers_on,omitempty"`
+	Queen    string      `json:"queen,omitempty" doc:"laying, young, queenless or unseen."`
+	QueenOn  string      `json:"queen_on,omitempty"`
+}
+
+// ColonyRecord is a colony that is kept.
+type ColonyRecord struct {
+	ID        string      `json:"id" format:"uuid"`
+	YardID    string      `json:"yard_id" format:"uuid"`
+	Name      string      `json:"name"`
+	Nuc       bool        `json:"nuc,omitempty"`
+	ForHoney  bool        `json:"for_honey,omitempty" doc:"It makes honey for people."`
+	Notes     string      `json:"notes,omitempty"`
+	Version   int         `json:"version"`
+	StartedOn string      `json:"started_on"`
+	EndedOn   string      `json:"ended_on,omitempty"`
+	EndReason string      `json:"end_reason,omitempty"`
+	Boxes     []HiveBox   `json:"boxes" doc:"From the floor up."`
+	Seen      Seen        `json:"seen"`
+	Count     *Standing   `json:"count,omitempty" doc:"The newest count."`
+	Need      string      `json:"need" enum:"treat,with_yard,watch,none,count,count_anew" doc:"What the counts of the yard ask for."`
+	In        []Treatment `json:"in,omitempty" doc:"What is in the hive today."`
+}
+
+// SaveColony makes or changes a colony.
+type SaveColony struct {
+	ID       string    `json:"id,omitempty" format:"uuid" doc:"Of a new colony, made by the client; ignored when one is changed."`
+	YardID   string    `json:"yard_id,omitempty" format:"uuid" doc:"Of a new colony."`
+	Name     string    `json:"name" maxLength:"40"`
+	Nuc      bool      `json:"nuc,omitempty"`
+	ForHoney bool      `json:"for_honey,omitempty" doc:"It makes honey for people."`
+	Queen    string    `json:"queen,omitempty" doc:"laying, young, queenless or unseen; left out: as it was."`
+	Notes    string    `json:"notes,omitempty" maxLength:"2000"`
+	Boxes    []HiveBox `json:"boxes" doc:"From the floor up, 1 to 6."`
+	Version  int       `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
+}
+
+// YardWhole is a yard with its colonies in stand order.
+type YardWhole struct {
+	Yard
+	Over   int            `json:"over" doc:"Colonies over the line by a count that still holds."`
+	Stands []ColonyRecord `json:"stands" doc:"In stand order, from the left."`
+}
+
+// Order is the stand order of a yard.
+type Order struct {
+	Colonies []string `json:"colonies" doc:"Their ids from the left."`
+}
+
+// Treatment is something given to the bees of a colony.
+type Treatment struct {
+	ID      string `json:"id" format:"uuid"`
+	Method  string `json:"method" enum:"dribble,strip,pad,other"`
+	What    string `json:"what,omitempty" maxLength:"120" doc:"In the keeper's words."`
+	GivenOn string `json:"given_on" doc:"2006-01-02"`
+	OutOn   string `json:"out_on,omitempty" doc:"The same day for what does not stay; left out while it is in the hive."`
+	Carried bool   `json:"carried,omitempty" doc:"Given before a split or union, to the same bees."`
+}
+
+// ColonyEvent is something that happened to a colony as a whole.
+type ColonyEvent struct {
+	Kind    string `json:"kind" enum:"began,split,split_off,united,joined,moved,ended"`
+	On      string `json:"on"`
+	Detail  string `json:"detail,omitempty"`
+	OtherID string `json:"other_id,omitempty" format:"uuid"`
+}
+
+// ColonyWhole is a colony with its history.
+type ColonyWhole struct {
+	ColonyRecord
+	YardName   string        `json:"yard_name"`
+	Looks      []Look        `json:"looks" doc:"Newest first."`
+	Counts     []MiteCount   `json:"counts" doc:"Oldest first."`
+	Treatments []Treatment   `json:"treatments" doc:"Newest first."`
+	Events     []ColonyEvent `json:"events" doc:"Newest first."`
+}
+
+// Look is one look into a colony. What was not looked at is left out.
+type Look struct {
+	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	ColonyID string      `json:"colony_id" format:"uuid"`
+	On       string      `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+	Board    [][]float64 `json:"board,omitempty" doc:"Bees in each gap, 0 to 1 in quarters, for each box from the floor up."`
+	Seams    *float64    `json:"seams,omitempty" doc:"Full seams counted in all boxes, 0 to 126 in quarters; not needed with a board."`
+	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little (up to one side of a comb) or much."`
+	Stores   string      `json:"stores,omitempty" doc:"light, enough or heavy."`
+	Supers   *int        `json:"supers,omitempty" doc:"Supers for harvest, 0 to 12."`
+	Queen    string      `json:"queen,omitempty" doc:"laying, young, queenless or unseen."`
+	Temper   string      `json:"temper,omitempty" doc:"calm, nervous or fierce."`
+	Note     string      `json:"note,omitempty" maxLength:"1000"`
+}
+
+// Looks are several looks at once.
+type Looks struct {
+	Looks []Look `json:"looks" minItems:"1" maxItems:"1000"`
+}
+
+// Move brings a colony to another yard.
+type Move struct {
+	YardID  string `json:"yard_id" format:"uuid"`
+	On      string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+	Version int    `json:"version"`
+}
+
+// Split takes a new colony off another; its bees carry what they were treated with.
+type Split struct {
+	Child SaveColony `json:"child" doc:"The new colony; in the same yard unless it says another."`
+	On    string     `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+}
+
+// End closes a colony.
+type End struct {
+	Reason  string `json:"reason" maxLength:"200" doc:"Dead, sold, robbed out…"`
+	Into    string `json:"into,omitempty" doc:"The colony that its bees were united with, which then carries its treatments."`
+	On      string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+	Version int    `json:"version"`
+}
+
+// TakeOut ends a treatment that is in a hive.
+type TakeOut struct {
+	On string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+}
+
+// Import is what became, or would become, of a file of colonies.
+type Import struct {
+	Rows     int         `json:"rows" doc:"Rows read, without the head."`
+	Colonies []ImportRow `json:"colonies" doc:"Those that are right; the first 200."`
+	Right    int         `json:"right"`
+	NewYards []string    `json:"new_yards,omitempty"`
+	Faults   []RowFault  `json:"faults,omitempty" doc:"The first 200."`
+	Wrong    int         `json:"wrong"`
+	Stored   int         `json:"stored"`
+}
+
+// ImportRow is a colony as it was read.
+type ImportRow struct {
+	Row   int    `json:"row"`
+	Yard  string `json:"yard"`
+	Name  string `json:"name"`
+	Boxes string `json:"boxes"`
+}
+
+// RowFault is what is wrong in a row of a file, whose head is row 1.
+type RowFault struct {
+	Row    int    `json:"row"`
+	Column string `json:"column,omitempty"`
+	Text   string `json:"text"`
+}
+
+// CheckHive checks the boxes of a hive and gives the letters of their slots.
+func CheckHive(boxes []HiveBox) (slots []string, err error) {
+	var l fault.List
+	l.Within("boxes", float64(len(boxes)), 1, hive.MaxBoxes, "boxes")
+	slots = make([]string, len(boxes))
+	for i, b := range boxes {
+		before := len(l)
+		Box{Kind: b.Kind, Slots: b.Slots}.core(&l).Check(&l)
+		l.Beneath(before, "boxes", i)
+		slots[i] = letters(b.Slots)
+	}
+	return slots, l.Err()
+}
+
+// CheckBoard checks the seams seen in a hive, and gives them in quarters.
+func CheckBoard(boxes []HiveBox, board [][]float64) (quarters int, err error) {
+	var l fault.List
+	if len(board) != len(boxes) {
+		l.AddRange("board", fault.TooMany, 0, float64(len(boxes)), "boxes")
+		return 0, l
+	}
+	for i, b := range boxes {
+		before := len(l)
+		box := Box{Kind: b.Kind, Slots: b.Slots, Seams: board[i]}.core(&l)
+		box.Check(&l)
+		for k := before; k < len(l); k++ {
+			l[k].Field = strings.Replace(l[k].Field, "seams", fault.Index("board", i), 1)
+		}
+		quarters += box.Quarters()
+	}
+	return quarters, l.Err()
+}
+
+var slotLetters = map[hive.Slot]byte{hive.Comb: 'c', hive.Feeder: 'f', hive.Dummy: 'd', hive.Empty: 'e'}
+
+func letters(slots []string) string {
+	out := make([]byte, len(slots))
+	for i, s := range slots {
+		out[i] = slotLetters[hive.Slot(s)]
+	}
+	return string(out)
+}
+
+var letterSlots = map[byte]string{'c': string(hive.Comb), 'f': string(hive.Feeder), 'd': string(hive.Dummy), 'e': string(hive.Empty)}
+
+// SlotsOf reads letters of slots back.
+func SlotsOf(text string) []string {
+	out := make([]string, len(text))
+	for i := range out {
+		out[i] = letterSlots[text[i]]
+	}
+	return out
+}
+
+// BoardOf reads a board as it is kept.
+func BoardOf(kept json.RawMessage) [][]float64 {
+	var out [][]float64
+	if json.Unmarshal(kept, &out) != nil {
+		return nil
+	}
+	return out
+}
