@@ -97,7 +97,10 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
-	out := wire.ColonyWhole{YardName: yard.Name}
+	out := wire.ColonyWhole{
+		YardName: yard.Name,
+		Looks:    []wire.Look{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
+	}
 	k := begin(row)
 	var board [][]float64
 	looks, err := d.op.Inspections(ctx, id, timeOf(0), true)

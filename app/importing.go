@@ -47,7 +47,7 @@ func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Im
 	if err != nil {
 		return wire.Import{}, err
 	}
-	in := importing{desk: d, yards: map[string]*store.Yard{}, taken: map[string]bool{}, next: map[string]int{}}
+	in := importing{desk: d, yards: map[string]*store.Yard{}, taken: map[string]bool{}, next: map[string]int{}, out: wire.Import{Colonies: []wire.ImportRow{}}}
 	if err := in.standing(ctx); err != nil {
 		return wire.Import{}, err
 	}

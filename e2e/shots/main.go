@@ -21,7 +21,9 @@ type view struct {
 	size browser.Action
 	path string
 	wait string // a selector that is there when the view is whole
-	do   []browser.Action
+	// member: it is for the demo's keeper only.
+	member bool
+	do     []browser.Action
 }
 
 func click(selector string) browser.Action { return chromedp.Click(chromedp.CSS(selector)) }
@@ -35,6 +37,12 @@ func shown(selector string) browser.Action { return chromedp.WaitVisible(chromed
 func script(js string) browser.Action {
 	return chromedp.Evaluate[chromedp.Void](js, chromedp.EvalAwaitPromise)
 }
+
+// Where the demo keeps what is shown.
+const (
+	ropewalk = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001"
+	r3       = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
+)
 
 var views = []view{
 	{name: "mix-desk", size: browser.Desk, path: "/", wait: "[data-dose]"},
@@ -77,8 +85,21 @@ var views = []view{
 	{name: "pad-phone", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="pad"]`), shown("[data-given]"),
 	}},
-	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li"},
-	{name: "batch-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
+		click(`[data-decide-yard="Ropewalk"] [data-tick-all]`), shown("[data-shares] li"),
+		click(`[data-decide-yard="Ropewalk"] [data-row="R4"] [data-cell="dribble"]`),
+		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
+	}},
+	{name: "decide-phone", size: browser.Phone, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
+		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
+	}},
+	{name: "yards-desk", size: browser.Desk, path: "/yards", wait: "[data-stand]", member: true},
+	{name: "yard-desk", size: browser.Desk, path: "/yards/" + ropewalk, wait: "figure svg", member: true},
+	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
+	{name: "look-phone", size: browser.Phone, path: "/yards/" + ropewalk + "/look", wait: "[data-keep-look]", member: true},
+	{name: "count-desk", size: browser.Desk, path: "/yards/" + ropewalk + "/count", wait: "[data-count-row]", member: true},
+	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
+	{name: "batch-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"), click("[data-save]"), click("[data-saved]"), shown("main h1 ~ div [data-docket]"),
 	}},
 }
@@ -120,11 +141,12 @@ func shoot(url, out string, v view, full bool) error {
 	defer cancel()
 	ctx, end := browser.New(ctx)
 	defer end()
-	steps := append([]browser.Action{
-		v.size,
-		chromedp.Navigate(url + v.path),
-		shown(v.wait),
-	}, v.do...)
+	steps := []browser.Action{v.size}
+	if v.member {
+		steps = append(steps, chromedp.Navigate(url+"/yards"), click("[data-demo]"), shown("[data-yard]"))
+	}
+	steps = append(steps, chromedp.Navigate(url+v.path), shown(v.wait))
+	steps = append(steps, v.do...)
 	steps = append(steps, script(`document.fonts.ready
 		.then(() => Promise.all(document.getAnimations().filter((a) => a instanceof CSSTransition).map((a) => a.finished)))
 		.then(() => undefined)`))

@@ -1,27 +1,49 @@
 import Alert from '@mui/material/Alert'
-import { useQuery } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react'
 import { Link, Route, Routes } from 'react-router'
-import { client } from './api/client'
 import { Boundary } from './shell/Boundary'
 import { Header } from './shell/Header'
 import { text } from './shell/text'
+import { useStartQuery } from './shell/useStart'
 import { MixScreen } from './stages/mix/MixScreen'
 
 const BatchList = lazy(() => import('./book/BatchList'))
-const KeysSheet = lazy(() => import('./shell/KeysSheet'))
 const BatchPage = lazy(() => import('./book/BatchPage'))
+const DecideScreen = lazy(() => import('./stages/decide/DecideScreen'))
+const JobPage = lazy(() => import('./stages/decide/JobPage'))
+const CardsPage = lazy(() => import('./cards/CardsPage'))
+const Yards = lazy(() => import('./yards/YardsScreen'))
+const YardPage = lazy(() => import('./yards/YardPage'))
+const LookRun = lazy(() => import('./yards/LookRun'))
+const CountRun = lazy(() => import('./yards/CountRun'))
+const ColonyPage = lazy(() => import('./yards/ColonyPage'))
+const ImportPage = lazy(() => import('./yards/ImportPage'))
+const LinesPage = lazy(() => import('./yards/LinesPage'))
+const PeoplePage = lazy(() => import('./people/PeoplePage'))
+const Join = lazy(() => import('./people/Join'))
+const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
+const KeysSheet = lazy(() => import('./shell/KeysSheet'))
+
+/** What belongs to an operation, by its address. */
+const OURS: [string, ComponentType][] = [
+  ['/decide', DecideScreen],
+  ['/jobs/:id', JobPage],
+  ['/cards', CardsPage],
+  ['/yards', Yards],
+  ['/yards/:id', YardPage],
+  ['/yards/:id/look', LookRun],
+  ['/yards/:id/count', CountRun],
+  ['/colonies/:id', ColonyPage],
+  ['/import', ImportPage],
+  ['/lines', LinesPage],
+  ['/people', PeoplePage],
+  ['/batches', BatchList],
+  ['/batches/:id', BatchPage],
+]
 
 export function App() {
   const [keys, setKeys] = useState(false)
-  const start = useQuery({
-    queryKey: ['start'],
-    queryFn: async ({ signal }) => (await client.GET('/api/start', { signal })).data,
-    staleTime: Infinity,
-    retry: true,
-    retryDelay: 3000,
-    networkMode: 'always',
-  })
+  const start = useStartQuery()
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement
@@ -44,8 +66,18 @@ export function App() {
         <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
           <Routes>
             <Route path="/" element={<MixScreen start={start.data} />} />
-            <Route path="/batches" element={<BatchList />} />
-            <Route path="/batches/:id" element={<BatchPage />} />
+            <Route path="/join/:token" element={<Join />} />
+            {OURS.map(([path, Page]) => (
+              <Route
+                key={path}
+                path={path}
+                element={
+                  <Gate>
+                    <Page />
+                  </Gate>
+                }
+              />
+            ))}
             <Route path="*" element={<Nowhere />} />
           </Routes>
         </Suspense>

@@ -1,4 +1,7 @@
 export const text = {
+  uncounted: 'not counted',
+  stands: { over: 'over', near: 'near', under: 'under', cannot_tell: 'cannot tell', no_line: 'no line' },
+  rateUnit: { board: 'a day', wash: 'per 100' },
   board: (name: string) => `${name}, seen from above`,
   gap: (n: number) => `gap ${n}`,
   gapHolds: (seam: string, ml: string) => (ml && ml !== '·' ? `${seam} seam, ${ml} mL` : `${seam} seam`),

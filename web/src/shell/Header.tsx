@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import { useColorScheme } from '@mui/material/styles'
-import { NavLink } from 'react-router'
+import { Link, NavLink } from 'react-router'
 import type { Schemas } from '../api/client'
 import { volume } from '../units/format'
 import { useUnits } from '../units/units'
@@ -24,9 +24,17 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
         {text.name}
       </div>
       <nav className={styles.spine} aria-label={text.stages}>
+        <NavLink to="/decide">
+          <b>{text.decide}</b>
+          <span>{text.decideSub}</span>
+        </NavLink>
         <NavLink to="/" end>
           <b>{text.mix}</b>
           <span>{made ? text.mixVolume(`${made.value} ${made.unit}`) : text.mixIdle}</span>
+        </NavLink>
+        <NavLink to="/yards">
+          <b>{text.yards}</b>
+          <span>{text.yardsSub}</span>
         </NavLink>
         <NavLink to="/batches">
           <b>{text.batches}</b>
@@ -48,8 +56,11 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
           ?
         </Button>
       </div>
+      <Link to={start.me ? '/people' : '/yards'} className={styles.who} data-who>
+        {start.me?.login ?? text.signIn}
+      </Link>
       <div className={styles.sky}>
-        <b>{start.place ?? day(start.now)}</b>
+        <b>{start.me?.operation ?? start.place ?? day(start.now)}</b>
         <span>{start.demo ? `${day(start.now)} ${clock(start.now)} · ${text.demo}` : clock(start.now)}</span>
       </div>
     </header>

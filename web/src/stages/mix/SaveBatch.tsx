@@ -60,7 +60,8 @@ export function SaveBatch({ kept, rule, name, suggestion, busy, onName }: Props)
         )}
         {save.isError && (
           <Alert severity="error" variant="outlined" sx={{ mt: 1 }}>
-            {refused ? Object.values(refused.faults).join(' ') || refused.message : text.saveLost}
+            {refused ? Object.values(refused.faults).join(' ') || refused.message : text.saveLost}{' '}
+            {refused?.status === 401 && <Link to="/batches">{text.signIn}</Link>}
           </Alert>
         )}
       </div>

@@ -3,11 +3,10 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import type { Slot } from '../../../drawing/Board'
 import { besideComb } from '../../../drawing/gaps'
-import { Choice } from '../../../parts/Choice'
+import { HiveBoxes } from '../../../parts/HiveBoxes'
+import { boxText } from '../../../parts/text'
 import { box as newBox, type DraftBox, type DraftColony } from './hive'
-import styles from '../mix.module.css'
 import { text } from '../text'
 
 interface Props {
@@ -15,9 +14,6 @@ interface Props {
   edit: (recipe: (c: DraftColony) => void) => void
   onClose: () => void
 }
-
-const MOST_FRAMES = 20
-const MOST_BOXES = 6
 
 /** The boxes of a hive: how deep, how many places, and what hangs in each. */
 export default function SlotsDialog({ colony, edit, onClose }: Props) {
@@ -38,65 +34,13 @@ export default function SlotsDialog({ colony, edit, onClose }: Props) {
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>{text.slotsTitle(colony.name)}</DialogTitle>
       <DialogContent>
-        <p className="quiet">{text.slotsHint}</p>
-        {colony.boxes
-          .map((b, i) => (
-            <div key={i} className={styles.slotsBox}>
-              <Choice
-                label={text.boxNames.next(i + 1)}
-                columns={3}
-                value={b.depth}
-                options={text.depths}
-                onChange={(depth) => reshape(i, (x) => void (x.depth = depth))}
-              />
-              <div className={styles.slots}>
-                {b.slots.map((slot, s) => (
-                  <button
-                    key={s}
-                    type="button"
-                    className={styles[slot]}
-                    aria-label={text.slot(s + 1, slot)}
-                    onClick={() => reshape(i, (x) => void (x.slots[s] = after(slot)))}
-                  >
-                    {text.slotLetters[slot]}
-                  </button>
-                ))}
-              </div>
-              <div>
-                <Button
-                  size="small"
-                  disabled={b.slots.length <= 1}
-                  onClick={() => reshape(i, (x) => void x.slots.pop())}
-                >
-                  {text.fewer}
-                </Button>
-                <Button
-                  size="small"
-                  disabled={b.slots.length >= MOST_FRAMES}
-                  onClick={() => reshape(i, (x) => void x.slots.push('comb'))}
-                >
-                  {text.more}
-                </Button>
-                {colony.boxes.length > 1 && (
-                  <Button
-                    size="small"
-                    onClick={() =>
-                      edit((c) => Object.assign(c, { placed: null, boxes: c.boxes.toSpliced(i, 1) }))
-                    }
-                  >
-                    {text.removeBox}
-                  </Button>
-                )}
-              </div>
-            </div>
-          ))
-          .reverse()}
-        <Button
-          disabled={colony.boxes.length >= MOST_BOXES}
-          onClick={() => edit((c) => void c.boxes.push(newBox('deep', c.boxes.at(-1)?.slots.length ?? 10)))}
-        >
-          {text.addBox}
-        </Button>
+        <p className="quiet">{boxText.hint}</p>
+        <HiveBoxes
+          boxes={colony.boxes}
+          reshape={reshape}
+          remove={(i) => edit((c) => Object.assign(c, { placed: null, boxes: c.boxes.toSpliced(i, 1) }))}
+          add={() => edit((c) => void c.boxes.push(newBox('deep', c.boxes.at(-1)?.slots.length ?? 10)))}
+        />
       </DialogContent>
       <DialogActions>
         <Button variant="contained" onClick={onClose}>
@@ -105,9 +49,4 @@ export default function SlotsDialog({ colony, edit, onClose }: Props) {
       </DialogActions>
     </Dialog>
   )
-}
-
-function after(slot: Slot): Slot {
-  const order = text.slotKinds.map(([kind]) => kind)
-  return order[(order.indexOf(slot) + 1) % order.length] ?? 'comb'
 }

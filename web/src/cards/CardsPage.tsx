@@ -1,0 +1,61 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { client, type Schemas } from '../api/client'
+import { Mark } from '../drawing/Mark'
+import { may, useStart } from '../shell/useStart'
+import styles from '../yards/yards.module.css'
+import { CardForm } from './CardForm'
+import { text } from './text'
+
+type Card = Schemas['LabelCard']
+
+/** What the keeper copied from labels. */
+export default function CardsPage() {
+  const keeper = may(useStart().me?.role, 'keeper')
+  const [editing, setEditing] = useState<Card>()
+  const cards = useQuery({
+    queryKey: ['cards', 'page'],
+    queryFn: async ({ signal }) => (await client.GET('/api/cards', { signal })).data,
+  })
+  if (!cards.data) return null
+  return (
+    <main className={styles.page}>
+      <h1>{text.title}</h1>
+      <p className="quiet">{text.hint}</p>
+      {keeper && !editing && (
+        <div className={styles.bar}>
+          {text.blank}
+          {cards.data.blank.map((b) => (
+            <Button
+              key={b.method}
+              variant="outlined"
+              onClick={() => setEditing({ ...b, id: crypto.randomUUID(), name: '', version: 0 })}
+              data-blank={b.method}
+            >
+              {b.name}
+            </Button>
+          ))}
+        </div>
+      )}
+      {editing && <CardForm key={editing.id} card={editing} onClose={() => setEditing(undefined)} />}
+      {cards.data.cards.length === 0 && <p>{text.none}</p>}
+      {cards.data.cards.map((c) => (
+        <section key={c.id} className={styles.panel} data-card={c.name}>
+          <div className={styles.head}>
+            <Mark method={c.method} />
+            <h2>{c.name}</h2>
+            <span className="quiet">{text.range(c.content.min_c, c.content.max_c)}</span>
+            {keeper && (
+              <span className={styles.actions}>
+                <Button onClick={() => setEditing(c)}>{text.edit}</Button>
+              </span>
+            )}
+          </div>
+          {c.content.contents && <p>{c.content.contents}</p>}
+          {c.content.preparation && <p className="quiet">{c.content.preparation}</p>}
+        </section>
+      ))}
+    </main>
+  )
+}

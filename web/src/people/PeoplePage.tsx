@@ -1,0 +1,226 @@
+import Button from '@mui/material/Button'
+import NativeSelect from '@mui/material/NativeSelect'
+import TextField from '@mui/material/TextField'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { client, type Schemas } from '../api/client'
+import { Asking } from '../book/Asking'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { date } from '../shell/day'
+import { may, useEnter, useStart, type Role } from '../shell/useStart'
+import styles from './people.module.css'
+import { text } from './text'
+
+const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
+
+/** Who belongs to the operation, who may join it, and one's own account. */
+export default function PeoplePage() {
+  const people = useQuery({
+    queryKey: ['people'],
+    queryFn: async ({ signal }) => (await client.GET('/api/people', { signal })).data,
+  })
+  const owner = may(useStart().me?.role, 'owner')
+  if (!people.data) return null
+  return (
+    <main className={styles.page}>
+      <section>
+        <h1>{text.ofOperation(people.data.operation)}</h1>
+        <Members people={people.data} owner={owner} />
+      </section>
+      {owner && <Invite open={people.data.invitations} />}
+      <Account />
+    </main>
+  )
+}
+
+function Members({ people, owner }: { people: Schemas['People']; owner: boolean }) {
+  const queries = useQueryClient()
+  const setting = useSaving(
+    async (to: { id: number; role: Schemas['SetRole']['role'] }) =>
+      (
+        await client.POST('/api/people/{id}/role', {
+          params: { path: { id: to.id } },
+          body: { role: to.role },
+        })
+      ).data,
+    (all) => queries.setQueryData(['people'], all),
+  )
+  return (
+    <>
+      <Said message={setting.stale ? text.lastOwner : setting.message} />
+      <ul className={styles.rows}>
+        {people.members.map((m) => (
+          <li key={m.id}>
+            <b>
+              {m.login} {m.me && <small className="quiet">({text.you})</small>}
+            </b>
+            {owner ? (
+              <NativeSelect
+                value={m.role}
+                inputProps={{ 'aria-label': m.login }}
+                onChange={(e) => setting.save({ id: m.id, role: e.target.value as Role })}
+              >
+                {ROLES.map((r) => (
+                  <option key={r} value={r}>
+                    {text.roles[r]}
+                  </option>
+                ))}
+              </NativeSelect>
+            ) : (
+              <span>{text.roles[m.role]}</span>
+            )}
+            <span className="quiet">{text.rolesMay[m.role]}</span>
+            {owner && !m.me && (
+              <Asking
+                harm
+                action={text.takeOut}
+                hint={text.takeOutAsk}
+                yes={text.takeOut}
+                onYes={() => setting.save({ id: m.id, role: 'out' })}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+function Invite({ open }: { open: Schemas['Invitation'][] }) {
+  const queries = useQueryClient()
+  const { public_url } = useStart()
+  const [form, setForm] = useState<Schemas['Invite']>({ role: 'helper', note: '' })
+  const [copied, setCopied] = useState(false)
+  const [link, setLink] = useState<string>()
+  const again = () => queries.invalidateQueries({ queryKey: ['people'] })
+  const inviting = useSaving(
+    async () => (await client.POST('/api/invitations', { body: form })).data,
+    (made) => {
+      setLink(`${public_url ?? location.origin}/join/${made?.token ?? ''}`)
+      setCopied(false)
+      void again()
+    },
+  )
+  const back = useSaving(
+    async (id: string) => client.DELETE('/api/invitations/{id}', { params: { path: { id } } }),
+    () => void again(),
+  )
+  return (
+    <section>
+      <h2>{text.invite}</h2>
+      <form
+        className={styles.inline}
+        onSubmit={(e) => {
+          e.preventDefault()
+          inviting.save()
+        }}
+      >
+        <TextField
+          size="small"
+          label={text.inviteFor}
+          value={form.note}
+          onChange={(e) => setForm({ ...form, note: e.target.value })}
+        />
+        <NativeSelect
+          value={form.role}
+          inputProps={{ 'aria-label': text.inviteRole }}
+          onChange={(e) => setForm({ ...form, role: e.target.value as Role })}
+        >
+          {ROLES.map((r) => (
+            <option key={r} value={r}>
+              {text.roles[r]}: {text.rolesMay[r]}
+            </option>
+          ))}
+        </NativeSelect>
+        <Button type="submit" variant="contained" disabled={inviting.busy}>
+          {text.inviteIt}
+        </Button>
+      </form>
+      <Said message={inviting.message ?? back.message} />
+      {link && (
+        <div>
+          <p style={{ margin: '10px 0 6px' }}>{text.linkOnce}</p>
+          <p className={styles.link} data-link>
+            {link}
+          </p>
+          <Button
+            onClick={() => {
+              void navigator.clipboard.writeText(link).then(() => setCopied(true))
+            }}
+          >
+            {copied ? text.copied : text.copy}
+          </Button>
+        </div>
+      )}
+      {open.length > 0 && (
+        <>
+          <h2 style={{ marginTop: 18 }}>{text.open}</h2>
+          <ul className={styles.rows}>
+            {open.map((i) => (
+              <li key={i.id}>
+                <b>{i.note ?? text.roles[i.role]}</b>
+                <span>{text.roles[i.role]}</span>
+                <span className="quiet">{text.until(date(i.expires_at))}</span>
+                <Button onClick={() => back.save(i.id)}>{text.uninvite}</Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  )
+}
+
+function Account() {
+  const enter = useEnter()
+  const start = useStart()
+  const [form, setForm] = useState({ old: '', new: '' })
+  const changing = useSaving(
+    async () => client.POST('/api/password', { body: form }),
+    () => setForm({ old: '', new: '' }),
+  )
+  const out = () => enter({ ...start, me: undefined })
+  const leaving = useSaving(async () => client.DELETE('/api/session'), out)
+  const everywhere = useSaving(async () => client.DELETE('/api/sessions'), out)
+  return (
+    <section>
+      <h2>
+        {text.ownAccount}: {start.me?.login}
+      </h2>
+      <form
+        className={styles.inline}
+        onSubmit={(e) => {
+          e.preventDefault()
+          changing.save()
+        }}
+      >
+        {(['old', 'new'] as const).map((which) => (
+          <TextField
+            key={which}
+            size="small"
+            type="password"
+            label={which === 'old' ? text.oldPassword : text.newPassword}
+            autoComplete={which === 'old' ? 'current-password' : 'new-password'}
+            value={form[which]}
+            error={which in changing.faults}
+            helperText={changing.faults[which]}
+            onChange={(e) => setForm({ ...form, [which]: e.target.value })}
+          />
+        ))}
+        <Button type="submit" variant="outlined" disabled={changing.busy || form.new === ''}>
+          {text.change}
+        </Button>
+      </form>
+      {changing.done && <p>{text.changed}</p>}
+      <Said message={leaving.message ?? everywhere.message} />
+      <p className={styles.inline} style={{ marginTop: 16 }}>
+        <Button variant="outlined" onClick={() => leaving.save()} data-sign-out>
+          {text.signOut}
+        </Button>
+        <Button onClick={() => everywhere.save()}>{text.everywhere}</Button>
+        <span className="quiet">{text.everywhereHint}</span>
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,161 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import NativeSelect from '@mui/material/NativeSelect'
+import { useCallback, useState } from 'react'
+import { Link } from 'react-router'
+import { client, type Schemas } from '../../api/client'
+import { Field } from '../../parts/Field'
+import { Said } from '../../parts/Said'
+import { day as written } from '../../shell/day'
+import { useKept } from '../../shell/useKept'
+import { useStart } from '../../shell/useStart'
+import styles from './decide.module.css'
+import { JobDocket } from './JobDocket'
+import { JobList } from './JobList'
+import { text } from './text'
+import { METHODS, type Method } from './methods'
+import { YardMatrix } from './YardMatrix'
+
+/** What the keeper has chosen so far; it outlives a reload. */
+export interface Choice {
+  day: string
+  people: string
+  method: Method
+  under: Record<Method, string>
+  /** Colonies ticked, in no order. */
+  ticked: string[]
+  name: string
+  ruleKind: '' | Schemas['SaveJob']['rule_kind']
+  rule: string
+  override: string
+  /** Of the job to be made: a try that got no answer is repeated under it. */
+  id: string
+}
+
+const fresh = (day: string): Choice => ({
+  day,
+  people: '1',
+  method: 'dribble',
+  under: { dribble: '', strip: '', pad: '' },
+  ticked: [],
+  name: '',
+  ruleKind: '',
+  rule: '',
+  override: '',
+  id: crypto.randomUUID(),
+})
+
+/** Decide: which colony needs what, which method fits each, on which day. */
+export default function DecideScreen() {
+  const { now } = useStart()
+  const today = now.slice(0, 10)
+  const choice = useKept<Choice>('decide', () => fresh(today))
+  const c = choice.value.day < today ? { ...choice.value, day: today } : choice.value
+  const people = Math.trunc(Number(c.people)) || 0
+  const set = choice.set
+  const query = { day: c.day, people, ...c.under }
+  const decide = useQuery({
+    queryKey: ['decide', query],
+    queryFn: async ({ signal }) => (await client.GET('/api/decide', { params: { query }, signal })).data,
+    placeholderData: keepPreviousData,
+    networkMode: 'always',
+    retry: false,
+  })
+  const cards = useQuery({
+    queryKey: ['cards'],
+    queryFn: async ({ signal }) => (await client.GET('/api/cards', { signal })).data?.cards ?? [],
+  })
+  const [open, setOpen] = useState<string>()
+  const { update } = choice
+  const tick = useCallback(
+    (ids: readonly string[], on: boolean) =>
+      update((v) => ({ ...v, ticked: [...v.ticked.filter((id) => !ids.includes(id)), ...(on ? ids : [])] })),
+    [update],
+  )
+  const toggle = useCallback((cell: string) => setOpen((o) => (o === cell ? undefined : cell)), [])
+  const d = decide.data
+  return (
+    <div className={styles.screen}>
+      <main className={styles.main}>
+        <div className={styles.head}>
+          <h1>{text.title}</h1>
+          <span className="quiet">{text.forDay(written(c.day))}</span>
+          <div className={styles.crew}>
+            <Field
+              label={text.crew}
+              path="people"
+              value={c.people}
+              onChange={(v) => set({ ...c, people: v })}
+            />
+          </div>
+        </div>
+        <div className={styles.schools}>
+          <span className="quiet">{text.under}</span>
+          {METHODS.map((m) => (
+            <label key={m}>
+              {text.methods[m]}:{' '}
+              <NativeSelect
+                value={c.under[m]}
+                onChange={(e) => set({ ...c, under: { ...c.under, [m]: e.target.value } })}
+              >
+                {schoolsOf(m).map((s) => (
+                  <option key={s} value={s}>
+                    {text.schools[s]}
+                  </option>
+                ))}
+                {cards.data
+                  ?.filter((k) => k.method === m)
+                  .map((k) => (
+                    <option key={k.id} value={`card:${k.id}`}>
+                      {k.name}
+                    </option>
+                  ))}
+              </NativeSelect>
+            </label>
+          ))}
+          <Link to="/cards">{text.cards}</Link>
+        </div>
+        <Said message={decide.error?.message} />
+        {d?.yards.length === 0 && (
+          <p>
+            {text.none} <Link to="/yards">{text.toYards}</Link>
+          </p>
+        )}
+        {d?.yards.map(
+          (y) =>
+            y.colonies.length > 0 && (
+              <YardMatrix
+                key={y.id}
+                yard={y}
+                reasons={d.reasons}
+                method={c.method}
+                day={c.day}
+                today={today}
+                open={open}
+                ticked={c.ticked}
+                toggle={toggle}
+                choose={(method) => set({ ...c, method, ticked: [], override: '' })}
+                tick={tick}
+                pickDay={(day) => set({ ...c, day })}
+              />
+            ),
+        )}
+        <JobList />
+      </main>
+      <aside className={styles.side}>
+        {d && (
+          <JobDocket
+            decide={d}
+            choice={c}
+            set={set}
+            done={() => set({ ...fresh(today), people: c.people })}
+          />
+        )}
+      </aside>
+    </div>
+  )
+}
+
+const schoolsOf = (m: Method) =>
+  m === 'dribble'
+    ? ['', 'winter', 'winter-tight', 'winter-loose', 'in-season']
+    : ['', m === 'strip' ? 'strips' : 'formic']

@@ -1,0 +1,97 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import { client, type Schemas } from '../../api/client'
+import { Docket } from '../../docket/Docket'
+import { Verdict, type VerdictName } from '../../drawing/Verdict'
+import { Said } from '../../parts/Said'
+import { useSaving } from '../../parts/useSaving'
+import { day } from '../../shell/day'
+import { adopt } from '../mix/draft'
+import { keepDraft } from '../mix/useDraft'
+import styles from './decide.module.css'
+import { text } from './text'
+
+/** A job: who gets what on which day, and under which rule; from here it goes on to Mix. */
+export default function JobPage() {
+  const { id = '' } = useParams()
+  const job = useQuery({
+    queryKey: ['jobs', id],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/jobs/{id}', { params: { path: { id } }, signal })).data,
+  })
+  return (
+    <main className={styles.job}>
+      <Link to="/decide" className="no-print">
+        {text.toDecide}
+      </Link>
+      <Said message={job.error?.message} />
+      {job.data && <Whole job={job.data} />}
+    </main>
+  )
+}
+
+function Whole({ job }: { job: Schemas['Job'] }) {
+  const navigate = useNavigate()
+  const onward = useSaving(
+    async (of: string) =>
+      (await client.GET('/api/jobs/{id}/recipe', { params: { path: { id: job.id }, query: { day: of } } }))
+        .data!,
+    ({ recipe, place, rule }) => {
+      keepDraft(adopt(recipe, place, rule))
+      void navigate('/')
+    },
+  )
+  const ruleName = text.rules.find(([k]) => k === job.rule_kind)?.[1] ?? ''
+  return (
+    <Docket
+      title={job.name}
+      sub={`${text.methods[job.method]} · ${text.people(job.people ?? 1)}`}
+      origin={text.madeOn(day(job.created_at))}
+    >
+      <p>
+        {ruleName}
+        {job.rule && `: ${job.rule}`}
+      </p>
+      {job.days.map((d) => (
+        <section key={d.day} data-job-day={d.day}>
+          <div className={styles.big}>
+            <b>{day(d.day)}</b>
+            <span>{text.share(d.colonies, d.minutes)}</span>
+          </div>
+          <ul className={styles.list}>
+            {job.colonies
+              .filter((c) => c.day === d.day)
+              .map((c) => (
+                <li key={c.colony_id}>
+                  <b>{c.name}</b>
+                  <span>
+                    <Verdict is={c.verdict as VerdictName} /> {text.verdicts[c.verdict as VerdictName]}
+                  </span>
+                  {c.override && (
+                    <small style={{ flexBasis: '100%' }}>
+                      {text.override}: {c.override}
+                    </small>
+                  )}
+                </li>
+              ))}
+          </ul>
+          <Button
+            className="no-print"
+            size="large"
+            variant="contained"
+            disabled={onward.busy}
+            onClick={() => onward.save(d.day)}
+            data-mix
+          >
+            {text.mixDay(day(d.day))}
+          </Button>
+        </section>
+      ))}
+      <Said message={onward.message} />
+      <Button className="no-print" onClick={() => print()}>
+        {text.print}
+      </Button>
+    </Docket>
+  )
+}

@@ -1,0 +1,141 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { lazy, Suspense, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { Schemas } from '../api/client'
+import { HiveFront } from '../drawing/HiveFront'
+import { MiteGauge } from '../drawing/MiteGauge'
+import { date } from '../shell/day'
+import { may, useStart } from '../shell/useStart'
+import { seams as fraction } from '../units/format'
+import { ColonyForm } from './ColonyForm'
+import { ColonySteps } from './ColonySteps'
+import { CountList } from './CountList'
+import { daysBetween, inWords } from './hive'
+import { text } from './text'
+import { Treatments } from './Treatments'
+import { colonyQuery } from './useYard'
+import styles from './yards.module.css'
+
+const CountChart = lazy(() => import('./CountChart'))
+
+type Whole = Schemas['ColonyWhole']
+
+/** One colony: what is known of it, and all that happened. */
+export default function ColonyPage() {
+  const { id = '' } = useParams()
+  const role = useStart().me?.role
+  const [editing, setEditing] = useState(false)
+  const colony = useQuery(colonyQuery(id))
+  if (!colony.data) return null
+  const c = colony.data
+  const alive = c.ended_on === undefined
+  return (
+    <main className={styles.page}>
+      <div className={styles.head}>
+        <Link to={`/yards/${c.yard_id}`}>{text.toYard(c.yard_name)}</Link>
+        <h1>{c.name}</h1>
+        <span className="quiet">{inWords(c.boxes)}</span>
+        <span className={styles.actions}>
+          {alive && may(role, 'keeper') && !editing && (
+            <Button variant="outlined" onClick={() => setEditing(true)} data-edit>
+              {text.edit}
+            </Button>
+          )}
+        </span>
+      </div>
+      {!alive && <p className={styles.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
+      {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
+      <Known colony={c} />
+      {c.notes && <p>{c.notes}</p>}
+      <div className={styles.columns}>
+        <section>
+          <h2>{text.treatments}</h2>
+          <Treatments colony={c} helper={alive && may(role, 'helper')} />
+        </section>
+        <section>
+          <h2>{text.looks}</h2>
+          <Looks looks={c.looks} />
+        </section>
+        <section>
+          <h2>{text.counts}</h2>
+          <CountList counts={c.counts} helper={may(role, 'helper')} />
+        </section>
+        <section>
+          <h2>{text.history}</h2>
+          <ul className={styles.entries}>
+            <li>
+              <span>{date(c.started_on)}</span>
+              <b>{text.events.began}</b>
+            </li>
+            {c.events.map((e, i) => (
+              <li key={i}>
+                <span>{date(e.on)}</span>
+                <b>{text.events[e.kind]}</b>
+                {e.other_id ? <Link to={`/colonies/${e.other_id}`}>{e.detail}</Link> : e.detail}
+              </li>
+            ))}
+          </ul>
+          {alive && may(role, 'keeper') && <ColonySteps colony={c} />}
+        </section>
+      </div>
+      {c.counts.length > 1 && (
+        <Suspense>
+          <CountChart counts={c.counts} />
+        </Suspense>
+      )}
+    </main>
+  )
+}
+
+/** The hive, and the newest of each thing that was seen, with its age. */
+function Known({ colony: { boxes, seen, count, need, for_honey } }: { colony: Whole }) {
+  const { now } = useStart()
+  const facts = [
+    [text.head[2], seen.seams === undefined ? undefined : fraction(seen.seams), seen.seams_on],
+    [text.head[3], text.brood[seen.brood ?? ''], seen.brood_on],
+    [text.head[4], text.stores[seen.stores ?? ''], seen.stores_on],
+    [text.head[5], seen.supers === undefined ? undefined : String(seen.supers), seen.supers_on],
+    [text.head[6], text.queen[seen.queen ?? ''], seen.queen_on],
+  ] as const
+  return (
+    <section className={styles.panel}>
+      <div className={styles.figures}>
+        <HiveFront boxes={boxes} seams={seen.seams} forHoney={for_honey} />
+        {facts.map(([label, value, on]) => (
+          <div key={label}>
+            <span>{label}</span>
+            <b>{value ?? '–'}</b>
+            <span>{on && value !== undefined ? text.ago(daysBetween(on, now)) : text.notLooked}</span>
+          </div>
+        ))}
+        <div>
+          <span>{text.head[7]}</span>
+          <div>
+            <MiteGauge standing={count} />
+          </div>
+          <b>{text.need[need]}</b>
+        </div>
+      </div>
+    </section>
+  )
+}
+
+function Looks({ looks }: { looks: readonly Schemas['Look'][] }) {
+  if (looks.length === 0) return <p className="quiet">{text.noLooks}</p>
+  return (
+    <ul className={styles.entries}>
+      {looks.slice(0, 20).map((l) => (
+        <li key={l.id}>
+          <span>{date(l.on ?? '')}</span>
+          {l.seams !== undefined && <b>{text.seams(l.seams)}</b>}
+          {l.brood && `${text.broodAsk.toLowerCase()} ${text.brood[l.brood] ?? ''}`}
+          {l.stores && ` · ${text.stores[l.stores] ?? ''}`}
+          {l.queen && ` · ${text.queenAsk.toLowerCase()} ${text.queen[l.queen] ?? ''}`}
+          {l.temper && ` · ${text.temper[l.temper] ?? ''}`}
+          {l.note && <i>{l.note}</i>}
+        </li>
+      ))}
+    </ul>
+  )
+}

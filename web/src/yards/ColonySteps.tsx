@@ -1,0 +1,197 @@
+import Button from '@mui/material/Button'
+import NativeSelect from '@mui/material/NativeSelect'
+import TextField from '@mui/material/TextField'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { client, type Schemas } from '../api/client'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { text } from './text'
+import { yardQuery } from './useYard'
+import styles from './yards.module.css'
+
+type Whole = Schemas['ColonyWhole']
+
+/** What can become of a colony as a whole: moved, split, united, closed. */
+export function ColonySteps({ colony }: { colony: Whole }) {
+  const [step, setStep] = useState<'move' | 'split' | 'unite' | 'end'>()
+  return (
+    <>
+      <div className={styles.bar}>
+        {(['split', 'unite', 'move', 'end'] as const).map((s) => (
+          <Button
+            key={s}
+            size="small"
+            color={s === 'end' ? 'error' : 'primary'}
+            variant={s === step ? 'outlined' : 'text'}
+            onClick={() => setStep(s === step ? undefined : s)}
+          >
+            {text[s]}
+          </Button>
+        ))}
+      </div>
+      {step === 'move' && <Move colony={colony} />}
+      {step === 'split' && <Split colony={colony} />}
+      {step === 'unite' && <Unite colony={colony} />}
+      {step === 'end' && <End colony={colony} />}
+    </>
+  )
+}
+
+function useAgain() {
+  const queries = useQueryClient()
+  return () => {
+    for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+  }
+}
+
+function Move({ colony }: { colony: Whole }) {
+  const again = useAgain()
+  const [to, setTo] = useState('')
+  const yards = useQuery({
+    queryKey: ['yards'],
+    queryFn: async ({ signal }) => (await client.GET('/api/yards', { signal })).data?.yards ?? [],
+  })
+  const moving = useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/move', {
+        params: { path: { id: colony.id } },
+        body: { yard_id: to, version: colony.version },
+      }),
+    again,
+  )
+  return (
+    <div className={styles.bar}>
+      <NativeSelect
+        value={to}
+        inputProps={{ 'aria-label': text.moveTo }}
+        onChange={(e) => setTo(e.target.value)}
+      >
+        <option value="">{text.moveTo}</option>
+        {yards.data
+          ?.filter((y) => y.id !== colony.yard_id)
+          .map((y) => (
+            <option key={y.id} value={y.id}>
+              {y.name}
+            </option>
+          ))}
+      </NativeSelect>
+      <Button variant="contained" disabled={to === '' || moving.busy} onClick={() => moving.save()}>
+        {text.moveIt}
+      </Button>
+      <Said message={moving.message} />
+    </div>
+  )
+}
+
+function Split({ colony }: { colony: Whole }) {
+  const again = useAgain()
+  const navigate = useNavigate()
+  const [child] = useState(() => crypto.randomUUID() as string)
+  const [name, setName] = useState('')
+  const splitting = useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/split', {
+        params: { path: { id: colony.id } },
+        body: { child: { id: child, name, nuc: true, queen: 'young', boxes: colony.boxes.slice(0, 1) } },
+      }),
+    () => {
+      again()
+      void navigate(`/colonies/${child}`)
+    },
+  )
+  return (
+    <>
+      <p className="quiet">{text.splitHint}</p>
+      <div className={styles.bar}>
+        <TextField
+          size="small"
+          label={text.splitName}
+          value={name}
+          error={'child.name' in splitting.faults}
+          helperText={splitting.faults['child.name']}
+          onChange={(e) => setName(e.target.value)}
+        />
+        <Button variant="contained" disabled={splitting.busy} onClick={() => splitting.save()}>
+          {text.splitIt}
+        </Button>
+      </div>
+      <Said message={'child.name' in splitting.faults ? undefined : splitting.message} />
+    </>
+  )
+}
+
+function Unite({ colony }: { colony: Whole }) {
+  const again = useAgain()
+  const [into, setInto] = useState('')
+  const yard = useQuery(yardQuery(colony.yard_id))
+  const uniting = useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/end', {
+        params: { path: { id: colony.id } },
+        body: { reason: '', into, version: colony.version },
+      }),
+    again,
+  )
+  return (
+    <>
+      <p className="quiet">{text.uniteHint}</p>
+      <div className={styles.bar}>
+        <NativeSelect
+          value={into}
+          inputProps={{ 'aria-label': text.uniteInto }}
+          onChange={(e) => setInto(e.target.value)}
+        >
+          <option value="">{text.uniteInto}</option>
+          {yard.data?.stands
+            .filter((s) => s.id !== colony.id)
+            .map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+        </NativeSelect>
+        <Button variant="contained" disabled={into === '' || uniting.busy} onClick={() => uniting.save()}>
+          {text.uniteIt}
+        </Button>
+      </div>
+      <Said message={uniting.message} />
+    </>
+  )
+}
+
+function End({ colony }: { colony: Whole }) {
+  const again = useAgain()
+  const [reason, setReason] = useState('')
+  const ending = useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/end', {
+        params: { path: { id: colony.id } },
+        body: { reason, version: colony.version },
+      }),
+    again,
+  )
+  return (
+    <>
+      <p className="quiet">{text.endHint}</p>
+      <div className={styles.bar}>
+        <TextField
+          size="small"
+          label={text.endWhy}
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
+        <Button
+          variant="contained"
+          color="error"
+          disabled={reason.trim() === '' || ending.busy}
+          onClick={() => ending.save()}
+        >
+          {text.endIt}
+        </Button>
+      </div>
+      <Said message={ending.message} />
+    </>
+  )
+}

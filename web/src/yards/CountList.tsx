@@ -1,0 +1,60 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { client, type Schemas } from '../api/client'
+import { Asking } from '../book/Asking'
+import { MiteGauge } from '../drawing/MiteGauge'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { date } from '../shell/day'
+import { three } from '../units/format'
+import { text } from './text'
+import styles from './yards.module.css'
+
+/** The counts of a colony, the newest first, with their intervals. */
+export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCount'][]; helper: boolean }) {
+  const queries = useQueryClient()
+  const voiding = useSaving(
+    async ({ id, reason }: { id: string; reason: string }) =>
+      client.POST('/api/counts/{id}/void', { params: { path: { id } }, body: { reason } }),
+    () => {
+      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+    },
+  )
+  if (counts.length === 0) return <p className="quiet">{text.noCounts}</p>
+  return (
+    <>
+      <Said message={voiding.message} />
+      <ul className={styles.entries}>
+        {counts.toReversed().map((c) => (
+          <li key={c.id} className={c.void_reason === undefined ? undefined : styles.struck}>
+            <span>{date(c.on ?? '')}</span>
+            <b>
+              {text.plain(c.mites, c.kind === 'board' ? text.ofDays(c.days ?? 0) : text.ofBees(c.bees ?? 0))}
+            </b>
+            {c.void_reason === undefined ? (
+              <>
+                <MiteGauge standing={c.standing} />
+                {c.standing && (
+                  <small className="quiet">
+                    {text.interval(three(c.standing.low), three(c.standing.high), text.units[c.kind])}
+                  </small>
+                )}
+                {helper && (
+                  <Asking
+                    harm
+                    action={text.void}
+                    hint=""
+                    question={text.voidWhy}
+                    yes={text.void}
+                    onYes={(reason) => voiding.save({ id: c.id, reason })}
+                  />
+                )}
+              </>
+            ) : (
+              text.voided(c.void_reason)
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}

@@ -1,0 +1,198 @@
+import Button from '@mui/material/Button'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { produce } from 'immer'
+import { useState, type KeyboardEvent } from 'react'
+import { Link, useParams } from 'react-router'
+import { client, type Schemas } from '../api/client'
+import { MiteGauge } from '../drawing/MiteGauge'
+import { Choice } from '../parts/Choice'
+import { Faults } from '../parts/faults'
+import { Field } from '../parts/Field'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { useKept } from '../shell/useKept'
+import { useStart } from '../shell/useStart'
+import { plain, three } from '../units/format'
+import { text } from './text'
+import { yardQuery } from './useYard'
+import styles from './yards.module.css'
+
+type Kind = Schemas['MiteCount']['kind']
+
+interface Typed {
+  kind: Kind
+  on: string
+  days: string
+  bees: string
+  /** By colony, with the id that the count will have. */
+  mites: Record<string, { id: string; mites: string }>
+}
+
+/** The counts of a whole yard, typed down a column. */
+export default function CountRun() {
+  const { id = '' } = useParams()
+  const yard = useQuery(yardQuery(id))
+  if (!yard.data) return null
+  return <Run key={id} yard={yard.data} />
+}
+
+const number = (typed: string) => {
+  const n = Number(typed.replace(',', '.'))
+  return Number.isFinite(n) ? n : -1
+}
+
+function Run({ yard }: { yard: Schemas['YardWhole'] }) {
+  const queries = useQueryClient()
+  const { now } = useStart()
+  const form = useKept<Typed>(`counts.${yard.id}`, () => ({
+    kind: 'board',
+    on: now.slice(0, 10),
+    days: '7',
+    bees: '300',
+    mites: {},
+  }))
+  const [told, setTold] = useState<Record<string, Schemas['MiteCount']>>({})
+  const v = form.value
+  const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
+  const filled = yard.stands.filter((s) => v.mites[s.id]?.mites.trim())
+  const saving = useSaving(
+    async () => {
+      const counts = filled.map((s) => ({
+        id: v.mites[s.id]!.id,
+        colony_id: s.id,
+        kind: v.kind,
+        mites: Math.trunc(number(v.mites[s.id]!.mites)),
+        on: v.on,
+        ...(v.kind === 'board' ? { days: number(v.days) } : { bees: Math.trunc(number(v.bees)) }),
+      }))
+      return (await client.POST('/api/counts', { body: { counts } })).data?.counts ?? []
+    },
+    (counts) => {
+      setTold(Object.fromEntries(counts.map((c) => [c.colony_id, c])))
+      form.set({ ...v, mites: {} })
+      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+    },
+  )
+  const faultOf = (colony: string) => {
+    const i = filled.findIndex((s) => s.id === colony)
+    return i < 0 ? undefined : saving.faults[`counts[${i}].mites`]
+  }
+  // What is given once for all is told at its one field.
+  const shared = Object.fromEntries(
+    ['on', 'days', 'bees'].flatMap((f) => {
+      const fault = Object.entries(saving.faults).find(([path]) => path.endsWith(`.${f}`))
+      return fault ? [[f, fault[1]]] : []
+    }),
+  )
+  return (
+    <main className={styles.page}>
+      <div className={styles.head}>
+        <h1>{text.countTitle(yard.name)}</h1>
+        <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>
+      </div>
+      <Faults value={shared}>
+        <div className={styles.form}>
+          <Choice
+            label={text.mites}
+            value={v.kind}
+            options={text.kinds}
+            onChange={(k) => change((t) => void (t.kind = k))}
+          />
+          <Field
+            text
+            label={text.countedOn}
+            path="on"
+            value={v.on}
+            onChange={(x) => change((t) => void (t.on = x))}
+          />
+          {v.kind === 'board' ? (
+            <Field
+              label={text.days}
+              path="days"
+              value={v.days}
+              onChange={(x) => change((t) => void (t.days = x))}
+            />
+          ) : (
+            <Field
+              label={text.bees}
+              path="bees"
+              value={v.bees}
+              onChange={(x) => change((t) => void (t.bees = x))}
+            />
+          )}
+        </div>
+      </Faults>
+      <p className="quiet">{text.countHint}</p>
+      <div className={styles.counts}>
+        {yard.stands.map((s) => (
+          <div key={s.id} className={styles.countRow} data-count-row={s.name}>
+            <b>{s.name}</b>
+            <input
+              inputMode="numeric"
+              aria-label={`${text.mites}, ${s.name}`}
+              aria-invalid={faultOf(s.id) !== undefined}
+              value={v.mites[s.id]?.mites ?? ''}
+              onKeyDown={nextOnEnter}
+              onChange={(e) =>
+                change((t) => {
+                  t.mites[s.id] = { id: t.mites[s.id]?.id ?? crypto.randomUUID(), mites: e.target.value }
+                })
+              }
+            />
+            {faultOf(s.id) ? (
+              <span className={styles.harm}>{faultOf(s.id)}</span>
+            ) : (
+              <Told count={told[s.id]} was={s.count} />
+            )}
+          </div>
+        ))}
+      </div>
+      <div aria-live="polite">
+        <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
+        {saving.done && <p>{text.kept}</p>}
+      </div>
+      <div className={`${styles.bar} ${styles.sticky}`}>
+        <Button
+          size="large"
+          variant="contained"
+          disabled={saving.busy || filled.length === 0}
+          onClick={() => saving.save()}
+          data-keep-counts
+        >
+          {text.keepCounts(filled.length)}
+        </Button>
+      </div>
+    </main>
+  )
+}
+
+/** What the count just kept says, or the one before it. */
+function Told({
+  count,
+  was,
+}: {
+  count: Schemas['MiteCount'] | undefined
+  was: Schemas['Standing'] | undefined
+}) {
+  const standing = count?.standing ?? was
+  return (
+    <span>
+      <MiteGauge standing={standing} />
+      {count?.standing && (
+        <small className="quiet">
+          {' '}
+          {text.interval(three(count.standing.low), three(count.standing.high), text.units[count.kind])}
+          {count.standing.enough !== undefined &&
+            ` · ${text.more[count.kind](plain(Math.ceil(count.standing.enough)))}`}
+        </small>
+      )}
+    </span>
+  )
+}
+
+function nextOnEnter(e: KeyboardEvent<HTMLInputElement>) {
+  if (e.key !== 'Enter') return
+  e.preventDefault()
+  const all = [...document.querySelectorAll<HTMLInputElement>(`.${styles.countRow} input`)]
+  all[all.indexOf(e.currentTarget) + 1]?.focus()
+}

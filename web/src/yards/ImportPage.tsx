@@ -1,0 +1,139 @@
+import Button from '@mui/material/Button'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { client, Problem, type Schemas } from '../api/client'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { text } from './text'
+import styles from './yards.module.css'
+
+type Mode = 'preview' | 'all' | 'right'
+
+/** Colonies from a table: looked at first, stored only on a word. */
+export default function ImportPage() {
+  const queries = useQueryClient()
+  const [file, setFile] = useState<File>()
+  const [seen, setSeen] = useState<Schemas['Import']>()
+  const sending = useSaving(
+    async ({ file, mode }: { file: File; mode: Mode }) => {
+      try {
+        return (
+          await client.POST('/api/import/colonies', {
+            params: { query: { mode } },
+            body: file as unknown as string,
+            bodySerializer: (f: unknown) => f as File,
+            headers: { 'Content-Type': 'text/csv' },
+          })
+        ).data
+      } catch (e) {
+        throw e instanceof Problem && e.status === 413 ? new Problem(413, text.tooBig, {}) : e
+      }
+    },
+    (out) => {
+      setSeen(out)
+      if (out?.stored)
+        for (const of of ['yards', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+    },
+  )
+  return (
+    <main className={styles.page}>
+      <div className={styles.head}>
+        <h1>{text.importTitle}</h1>
+        <Link to="/yards">{text.toYard(text.title)}</Link>
+      </div>
+      <p className="quiet">{text.importHint}</p>
+      <div className={styles.bar}>
+        <Button variant={seen ? 'outlined' : 'contained'} component="label">
+          {text.choose}
+          <input
+            hidden
+            type="file"
+            accept=".csv,.txt,text/csv"
+            onChange={(e) => {
+              const chosen = e.target.files?.[0]
+              e.target.value = ''
+              if (!chosen) return
+              setFile(chosen)
+              setSeen(undefined)
+              sending.save({ file: chosen, mode: 'preview' })
+            }}
+          />
+        </Button>
+        {file && <span>{file.name}</span>}
+        {sending.busy && <span className="quiet">{text.reading}</span>}
+      </div>
+      <Said message={sending.message} />
+      {file && seen && (
+        <Preview seen={seen} busy={sending.busy} store={(mode) => sending.save({ file, mode })} />
+      )}
+    </main>
+  )
+}
+
+interface PreviewProps {
+  seen: Schemas['Import']
+  busy: boolean
+  store: (mode: Mode) => void
+}
+
+function Preview({ seen, busy, store }: PreviewProps) {
+  if (seen.stored > 0)
+    return (
+      <p data-stored>
+        {text.stored(seen.stored)} <Link to="/yards">{text.title}</Link>
+      </p>
+    )
+  return (
+    <>
+      <p data-preview>
+        <b>{text.preview(seen.right, seen.wrong)}</b>{' '}
+        {seen.new_yards && text.newYards(seen.new_yards.join(', '))}
+      </p>
+      <div className={styles.bar}>
+        {seen.wrong === 0 && seen.right > 0 && (
+          <Button variant="contained" disabled={busy} onClick={() => store('all')} data-store>
+            {text.storeAll(seen.right)}
+          </Button>
+        )}
+        {seen.wrong > 0 && seen.right > 0 && (
+          <Button variant="outlined" disabled={busy} onClick={() => store('right')}>
+            {text.storeRight(seen.right)}
+          </Button>
+        )}
+      </div>
+      {seen.faults && (
+        <table className={styles.table}>
+          <thead>
+            <tr>
+              <th>{text.row}</th>
+              <th>{text.column}</th>
+              <th>{text.fault}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {seen.faults.map((f, i) => (
+              <tr key={i}>
+                <td>{f.row}</td>
+                <td>{f.column}</td>
+                <td className={styles.harm}>{f.text}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <table className={styles.table}>
+        <tbody>
+          {seen.colonies.map((c) => (
+            <tr key={c.row}>
+              <td>{c.row}</td>
+              <td>{c.yard}</td>
+              <td>{c.name}</td>
+              <td>{c.boxes}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  )
+}

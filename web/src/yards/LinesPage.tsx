@@ -1,0 +1,77 @@
+import Button from '@mui/material/Button'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { produce } from 'immer'
+import { client, type Schemas } from '../api/client'
+import { Faults } from '../parts/faults'
+import { Field } from '../parts/Field'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { useKept } from '../shell/useKept'
+import { may, useStart } from '../shell/useStart'
+import { text } from './text'
+import styles from './yards.module.css'
+
+/** Where the operation acts, by season. */
+export default function LinesPage() {
+  const lines = useQuery({
+    queryKey: ['lines'],
+    queryFn: async ({ signal }) => (await client.GET('/api/lines', { signal })).data,
+  })
+  if (!lines.data) return null
+  return <Form lines={lines.data} />
+}
+
+function Form({ lines }: { lines: Schemas['MiteLines'] }) {
+  const queries = useQueryClient()
+  const keeper = may(useStart().me?.role, 'keeper')
+  const form = useKept('lines', () =>
+    lines.lines.map((l) => ({ wash: String(l.wash), board: String(l.board) })),
+  )
+  const saving = useSaving(
+    async () => {
+      const typed = form.value.map((f, i) => ({
+        season: lines.lines[i]!.season,
+        wash: Number(f.wash.replace(',', '.')) || 0,
+        board: Number(f.board.replace(',', '.')) || 0,
+      }))
+      return (await client.PUT('/api/lines', { body: { lines: typed } })).data
+    },
+    (now) => {
+      queries.setQueryData(['lines'], now)
+      form.putDown()
+      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+    },
+  )
+  return (
+    <main className={styles.page}>
+      <h1>{text.linesTitle}</h1>
+      <p className="quiet">{text.linesHint}</p>
+      <Faults value={saving.faults}>
+        {lines.lines.map((l, i) => (
+          <div key={l.season} className={styles.form}>
+            <h2>{text.seasons[l.season]}</h2>
+            {(['wash', 'board'] as const).map((kind) => (
+              <Field
+                key={kind}
+                label={kind === 'wash' ? text.lineWash : text.lineBoard}
+                path={`lines[${i}].${kind}`}
+                value={form.value[i]?.[kind] ?? ''}
+                hint={text.trade(lines.trade?.[i]?.[kind] ?? 0)}
+                onChange={(v) => form.set(produce(form.value, (f) => void (f[i]![kind] = v)))}
+              />
+            ))}
+          </div>
+        ))}
+      </Faults>
+      <Said message={saving.message} />
+      {saving.done && <p>{text.linesKept}</p>}
+      {keeper && (
+        <div className={styles.bar}>
+          <Button variant="contained" disabled={saving.busy} onClick={() => saving.save()}>
+            {text.save}
+          </Button>
+        </div>
+      )}
+    </main>
+  )
+}

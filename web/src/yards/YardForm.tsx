@@ -1,0 +1,81 @@
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { useQueryClient } from '@tanstack/react-query'
+import { client, type Schemas } from '../api/client'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { useKept } from '../shell/useKept'
+import { text } from './text'
+import styles from './yards.module.css'
+
+interface Props {
+  /** The yard that is changed; left out for a new one. */
+  yard?: Schemas['Yard']
+  onClose: () => void
+}
+
+/** A yard's name and place. */
+export function YardForm({ yard, onClose }: Props) {
+  const queries = useQueryClient()
+  const form = useKept(`yard.${yard?.id ?? 'new'}`, () => ({
+    id: crypto.randomUUID(),
+    name: yard?.name ?? '',
+    place: yard?.place ?? '',
+    latitude: yard ? String(yard.latitude) : '',
+    notes: yard?.notes ?? '',
+  }))
+  const v = form.value
+  const saving = useSaving(
+    async () => {
+      const latitude = v.latitude.trim() === '' ? undefined : Number(v.latitude.replace(',', '.'))
+      const body = { ...v, latitude: Number.isNaN(latitude) ? undefined : latitude, version: yard?.version }
+      return yard
+        ? (await client.PUT('/api/yards/{id}', { params: { path: { id: yard.id } }, body })).data
+        : (await client.POST('/api/yards', { body })).data
+    },
+    () => {
+      form.putDown()
+      void queries.invalidateQueries({ queryKey: ['yards'] })
+      onClose()
+    },
+  )
+  const field = (key: 'name' | 'place' | 'latitude' | 'notes', hint?: string) => (
+    <TextField
+      label={text[key]}
+      value={v[key]}
+      multiline={key === 'notes'}
+      error={key in saving.faults}
+      helperText={saving.faults[key] ?? hint}
+      onChange={(e) => form.set({ ...v, [key]: e.target.value })}
+      slotProps={{ htmlInput: { 'data-field': key } }}
+    />
+  )
+  return (
+    <form
+      className={styles.form}
+      onSubmit={(e) => {
+        e.preventDefault()
+        saving.save()
+      }}
+    >
+      {field('name')}
+      {field('place')}
+      {field('latitude', text.latitudeHint)}
+      {field('notes')}
+      <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
+      <div className={styles.bar}>
+        <Button type="submit" variant="contained" disabled={saving.busy}>
+          {text.save}
+        </Button>
+        <Button
+          onClick={() => {
+            form.putDown()
+            onClose()
+          }}
+        >
+          {text.cancel}
+        </Button>
+      </div>
+    </form>
+  )
+}

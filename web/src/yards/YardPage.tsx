@@ -1,0 +1,116 @@
+import Button from '@mui/material/Button'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { lazy, Suspense, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { client } from '../api/client'
+import { Choice } from '../parts/Choice'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { may, useStart } from '../shell/useStart'
+import { ColonyForm } from './ColonyForm'
+import { StandLine } from './StandLine'
+import { text } from './text'
+import { yardQuery } from './useYard'
+import styles from './yards.module.css'
+import { YardForm } from './YardForm'
+import { YardTable } from './YardTable'
+
+const CountChart = lazy(() => import('./CountChart'))
+
+/** One yard: its stand line, or the same as a table, and how its mites went. */
+export default function YardPage() {
+  const { id = '' } = useParams()
+  const role = useStart().me?.role
+  const queries = useQueryClient()
+  const [view, setView] = useState<'drawing' | 'table'>('drawing')
+  const [form, setForm] = useState<'yard' | 'colony'>()
+  const yard = useQuery(yardQuery(id))
+  const counts = useQuery({
+    queryKey: ['yards', id, 'counts'],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/yards/{id}/counts', { params: { path: { id } }, signal })).data?.counts ?? [],
+  })
+  const arranging = useSaving(
+    async (colonies: string[]) =>
+      (await client.PUT('/api/yards/{id}/order', { params: { path: { id } }, body: { colonies } })).data,
+    (whole) => queries.setQueryData(['yards', id], whole),
+  )
+  if (!yard.data) return null
+  const keeper = may(role, 'keeper')
+  const { stands } = yard.data
+  return (
+    <main className={styles.page}>
+      <div className={styles.head}>
+        <h1>{yard.data.name}</h1>
+        <span className="quiet">{yard.data.place}</span>
+        <span className={styles.actions}>
+          {may(role, 'helper') && stands.length > 0 && (
+            <>
+              <Button variant="contained" component={Link} to="look" data-look>
+                {text.look}
+              </Button>
+              <Button variant="contained" component={Link} to="count">
+                {text.count}
+              </Button>
+            </>
+          )}
+          {keeper && (
+            <>
+              <Button variant="outlined" onClick={() => setForm('colony')} data-add-colony>
+                {text.addColony}
+              </Button>
+              <Button onClick={() => setForm('yard')}>{text.editYard}</Button>
+            </>
+          )}
+        </span>
+      </div>
+      {form === 'yard' && <YardForm yard={yard.data} onClose={() => setForm(undefined)} />}
+      {form === 'colony' && <ColonyForm yard={id} onClose={() => setForm(undefined)} />}
+      {yard.data.over > 0 && <p className={styles.alarm}>{text.over(yard.data.over)}</p>}
+      <Said message={arranging.message} />
+      <section className={styles.yard}>
+        <div className={styles.head}>
+          <div style={{ width: 240 }}>
+            <Choice
+              label={text.drawing}
+              value={view}
+              options={[
+                ['drawing', text.drawing],
+                ['table', text.table],
+              ]}
+              onChange={setView}
+            />
+          </div>
+          {keeper && view === 'drawing' && stands.length > 1 && <span className="quiet">{text.reorder}</span>}
+        </div>
+        {stands.length === 0 && <p className="quiet">{text.noHives}</p>}
+        {view === 'table' ? (
+          <YardTable stands={stands} />
+        ) : (
+          <StandLine
+            stands={stands}
+            arrange={
+              keeper
+                ? (ids) => {
+                    // Shown at once; the answer puts it right where it was refused.
+                    queries.setQueryData(['yards', id], {
+                      ...yard.data,
+                      stands: ids.map((i) => stands.find((s) => s.id === i)!),
+                    })
+                    arranging.save(ids, {
+                      onError: () => void queries.invalidateQueries({ queryKey: ['yards', id] }),
+                    })
+                  }
+                : undefined
+            }
+          />
+        )}
+      </section>
+      {counts.data && counts.data.length > 0 && (
+        <Suspense>
+          <CountChart counts={counts.data} names={Object.fromEntries(stands.map((s) => [s.id, s.name]))} />
+        </Suspense>
+      )}
+    </main>
+  )
+}

@@ -1,0 +1,75 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { client, type Schemas } from '../api/client'
+import { may, useStart } from '../shell/useStart'
+import { StandLine } from './StandLine'
+import { text } from './text'
+import { yardQuery } from './useYard'
+import styles from './yards.module.css'
+import { YardForm } from './YardForm'
+
+/** All yards, each as it stands. */
+export default function YardsScreen() {
+  const role = useStart().me?.role
+  const [adding, setAdding] = useState(false)
+  const yards = useQuery({
+    queryKey: ['yards'],
+    queryFn: async ({ signal }) => (await client.GET('/api/yards', { signal })).data?.yards ?? [],
+    networkMode: 'always',
+  })
+  return (
+    <main className={styles.page}>
+      <div className={styles.head}>
+        <h1>{text.title}</h1>
+        <span className={styles.actions}>
+          {may(role, 'keeper') && (
+            <>
+              <Button variant="contained" onClick={() => setAdding(true)}>
+                {text.addYard}
+              </Button>
+              <Button component={Link} to="/import">
+                {text.importTable}
+              </Button>
+            </>
+          )}
+          <Button component="a" href="/api/export/colonies">
+            {text.exportTable}
+          </Button>
+          <Button component={Link} to="/lines">
+            {text.lines}
+          </Button>
+          <Button component={Link} to="/cards">
+            {text.cards}
+          </Button>
+        </span>
+      </div>
+      {adding && <YardForm onClose={() => setAdding(false)} />}
+      {yards.data?.length === 0 && !adding && <p>{text.none}</p>}
+      {yards.data?.map((y) => (
+        <YardStrip key={y.id} yard={y} />
+      ))}
+    </main>
+  )
+}
+
+function YardStrip({ yard }: { yard: Schemas['Yard'] }) {
+  const whole = useQuery(yardQuery(yard.id))
+  return (
+    <section className={styles.yard} data-yard={yard.name}>
+      <div className={styles.head}>
+        <h2>
+          <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
+        </h2>
+        <span className="quiet">
+          {text.standing(yard.colonies)}
+          {yard.place && ` · ${yard.place}`}
+        </span>
+      </div>
+      {whole.data && whole.data.over > 0 && <p className={styles.alarm}>{text.over(whole.data.over)}</p>}
+      {yard.colonies === 0 && <p className="quiet">{text.noHives}</p>}
+      {whole.data && <StandLine stands={whole.data.stands} />}
+    </section>
+  )
+}

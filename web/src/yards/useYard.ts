@@ -1,0 +1,20 @@
+import { queryOptions } from '@tanstack/react-query'
+import { client } from '../api/client'
+
+/** A yard with its colonies in stand order. */
+export const yardQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['yards', id],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/yards/{id}', { params: { path: { id } }, signal })).data,
+    networkMode: 'always',
+  })
+
+/** A colony with its history. */
+export const colonyQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['colonies', id],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/colonies/{id}', { params: { path: { id } }, signal })).data,
+    networkMode: 'always',
+  })
