@@ -35,6 +35,13 @@ func signingIn(h huma.API, d *desks) {
 		func(ctx context.Context, in *body[wire.Claim]) (app.Member, error) { return d.app.Claim(ctx, in.Body) })
 	open(h, d, operation("people", "enter-demo", http.MethodPost, "demo", "Enter the demo as its keeper; only in the demo", 403, 503),
 		func(ctx context.Context, _ *none) (app.Member, error) { return d.app.EnterDemo(ctx) })
+	huma.Register(h, operation("people", "move-demo", http.MethodPost, "demo/clock", "Bring the demo's clock forward; only in the demo", 403, 422, 503),
+		func(ctx context.Context, in *body[wire.MoveDemo]) (*body[wire.Start], error) {
+			if err := d.app.MoveDemo(in.Body.Days); err != nil {
+				return nil, problem(ctx, d.log, err)
+			}
+			return d.begin(ctx)
+		})
 	open(h, d, operation("people", "join", http.MethodPost, "join", "Use an invitation up", 404, 422, 429, 503),
 		func(ctx context.Context, in *body[wire.Join]) (app.Member, error) {
 			return d.app.Join(ctx, in.Body, cameFrom(ctx))

@@ -30,6 +30,8 @@ type Welcome struct {
 type Settings struct {
 	Work, Wall Clock
 	Welcome    Welcome
+	// Move brings the clock of the work forward; nil where it cannot be moved.
+	Move func(days int)
 	// PublicURL is the address that links carry; empty: the one that is asked for.
 	PublicURL string
 	// Weather is asked for forecasts; nil: there are none.

@@ -96,6 +96,20 @@ func (a *App) EnterDemo(ctx context.Context) (Member, error) {
 	return a.MemberOf(ctx, u.ID, store.FirstOperation)
 }
 
+// MoveDemo brings the demo's clock forward by 1 to 366 days; outside the demo it is
+// ErrForbidden.
+func (a *App) MoveDemo(days int) error {
+	if a.set.Move == nil || !a.set.Welcome.Demo {
+		return ErrForbidden
+	}
+	var l fault.List
+	if !l.Within("days", float64(days), 1, 366, "days") {
+		return l
+	}
+	a.set.Move(days)
+	return nil
+}
+
 // DemoLogin is the demo's keeper.
 const DemoLogin = "Demo keeper"
 

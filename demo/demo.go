@@ -27,23 +27,23 @@ func Welcome() app.Welcome {
 	return app.Welcome{Demo: true, Place: yard, Draft: drafts()}
 }
 
-// at is Keeler as it was at a time.
-func at(s *store.Store, t time.Time) *app.App {
-	return app.New(s, app.Settings{Work: app.Pinned(t), Wall: app.Pinned(t)})
-}
-
-// Seed fills an empty demo store with what happened before; it may run again.
-func Seed(ctx context.Context, s *store.Store) error {
-	owner, err := at(s, time.Date(2025, time.March, 1, 9, 0, 0, 0, time.UTC)).SeedOwner(ctx, app.DemoLogin, town)
+// Seed fills an empty demo store with what happened before; it may run again. The
+// job that is ready was decided on under the given weather.
+func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
+	// at is Keeler as it was at a time.
+	at := func(t time.Time) *app.App {
+		return app.New(s, app.Settings{Work: app.Pinned(t), Wall: app.Pinned(t), Weather: sky})
+	}
+	owner, err := at(time.Date(2025, time.March, 1, 9, 0, 0, 0, time.UTC)).SeedOwner(ctx, app.DemoLogin, town)
 	if err != nil {
 		return err
 	}
 	for _, p := range past() {
-		if err := p.keep(ctx, at(s, p.at).Desk(owner)); err != nil {
+		if err := p.keep(ctx, at(p.at).Desk(owner)); err != nil {
 			return err
 		}
 	}
-	return seedYards(ctx, func(t time.Time) app.Desk { return at(s, t).Desk(owner) })
+	return seedYards(ctx, func(t time.Time) app.Desk { return at(t).Desk(owner) })
 }
 
 func (p kept) keep(ctx context.Context, d app.Desk) error {

@@ -27,7 +27,7 @@ func TestSeedAgain(t *testing.T) {
 		t.Fatal(err)
 	}
 	for range 2 {
-		if err := Seed(t.Context(), s); err != nil {
+		if err := Seed(t.Context(), s, nil); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -236,7 +236,31 @@ func (c LabelCard) Check() error {
 	l.Within("content.repeats", float64(c.Content.Repeats), 0, 20, "times")
 	l.Within("content.days_apart", float64(c.Content.DaysApart), 0, 60, "days")
 	l.Within("content.withdrawal_days", float64(c.Content.Withdrawal), 0, 365, "days")
+	c.checkDose(&l)
 	return l.Err()
+}
+
+// doses are where each part of a card's dose lies in a recipe that is made of it.
+var doses = []struct{ recipe, card string }{
+	{"dribble.hold.card.", "content.dribble."}, {"dribble.rule.", "content.rule."}, {"strip.number.", "content.strip."},
+	{"pad.hold.card.", "content.pad."}, {"pad.amount.", "content.amount."},
+}
+
+// checkDose works a recipe out of the card for one hive, as it would be on the
+// bench, and tells what is wrong at the place on the card.
+func (c LabelCard) checkDose(l *fault.List) {
+	seams := []float64{0, 1, 1, 1, 1, 1, 0}
+	one := []Colony{{Name: "1", Boxes: []Box{{Kind: "deep", Frames: 6, Seams: seams}}}}
+	_, err := RecipeOf(c.Method, one, &c).Work()
+	of, _ := err.(fault.List)
+	for _, f := range of {
+		for _, d := range doses {
+			if rest, here := strings.CutPrefix(f.Field, d.recipe); here {
+				f.Field = d.card + rest
+				*l = append(*l, f)
+			}
+		}
+	}
 }
 
 // BlankCards are generic templates, one for each kind of product.
@@ -245,6 +269,7 @@ func BlankCards() []LabelCard {
 		{Name: "Ready solution", Method: "dribble", Content: CardContent{MinC: 0, MaxC: 10, Broodless: true, Supers: "off", Rule: &Rule{}}},
 		{Name: "Strips", Method: "strip", Content: CardContent{MinC: 10, MaxC: 35, Supers: "label", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "bees"}}},
 		{Name: "Ready pads", Method: "pad", Content: CardContent{MinC: 10, MaxC: 29, Supers: "off", DaysInLow: 10, DaysInHigh: 14, Pad: &PadCard{Per: "colony", Each: 2, From: "above", Visits: 1}}},
+		{Name: "Formic acid", Method: "pad", Content: CardContent{MinC: 10, MaxC: 29, Supers: "off", Repeats: 3, DaysApart: 5, Amount: &PadAmount{Per: "comb", ML: 2, From: "above", Visits: 4}}},
 	}
 }
 

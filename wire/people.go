@@ -13,6 +13,11 @@ type Start struct {
 	Me        *Me     `json:"me,omitempty" doc:"Who is signed in; left out when nobody is."`
 }
 
+// MoveDemo brings the demo's clock forward.
+type MoveDemo struct {
+	Days int `json:"days" doc:"1 to 366 days."`
+}
+
 // Me is the person who is signed in.
 type Me struct {
 	Login     string `json:"login"`

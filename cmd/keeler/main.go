@@ -89,9 +89,6 @@ func run(command string, args []string) error {
 
 // serveDemo serves the scenario, with its simulated weather beside it.
 func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logger, gone <-chan struct{}) error {
-	if err := demo.Seed(ctx, st); err != nil {
-		return err
-	}
 	sky := s.forecast
 	if sky == "" {
 		listener, err := net.Listen("tcp", "127.0.0.1:0")
@@ -103,9 +100,13 @@ func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logge
 		defer func() { _ = simulated.Close() }()
 		sky = "http://" + listener.Addr().String()
 	}
+	forecasts := forecast.New(sky, time.Now)
+	if err := demo.Seed(ctx, st, forecasts); err != nil {
+		return err
+	}
+	clock := app.NewMovable(demo.Now)
 	return serve(ctx, s, app.New(st, app.Settings{
-		Work: app.Pinned(demo.Now), Wall: time.Now, Welcome: demo.Welcome(), PublicURL: s.publicURL,
-		Weather: forecast.New(sky, time.Now),
+		Work: clock.Now, Move: clock.Move, Wall: time.Now, Welcome: demo.Welcome(), PublicURL: s.publicURL, Weather: forecasts,
 	}), log, gone)
 }
 

@@ -28,6 +28,7 @@ type Stand struct {
 	DB    *mariadbd.Server // nil when it belongs to others, too
 
 	welcome app.Welcome
+	clock   *app.Movable
 	server  *http.Server
 	sky     *httptest.Server // the simulated weather
 	address string
@@ -51,7 +52,7 @@ func Up(ctx context.Context, withDemo bool) (*Stand, error) {
 
 // On starts a Keeler on an empty database.
 func On(ctx context.Context, dsn string, withDemo bool) (*Stand, error) {
-	s := &Stand{address: "127.0.0.1:0"}
+	s := &Stand{address: "127.0.0.1:0", clock: app.NewMovable(demo.Now)}
 	if err := s.fill(ctx, dsn, withDemo); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}
@@ -65,8 +66,9 @@ func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool) (err error)
 	if err = s.Store.Migrate(ctx); err != nil {
 		return err
 	}
+	s.sky = httptest.NewServer(weather.Service(demo.WeatherSeed))
 	if withDemo {
-		if err = demo.Seed(ctx, s.Store); err != nil {
+		if err = demo.Seed(ctx, s.Store, forecast.New(s.sky.URL, time.Now)); err != nil {
 			return err
 		}
 		s.welcome = demo.Welcome()
@@ -80,12 +82,9 @@ func (s *Stand) Serve() error {
 	if err != nil {
 		return err
 	}
-	if s.sky == nil {
-		s.sky = httptest.NewServer(weather.Service(demo.WeatherSeed))
-	}
 	front, err := api.New(api.Front{
 		App: app.New(s.Store, app.Settings{
-			Work: app.Pinned(demo.Now), Wall: time.Now, Welcome: s.welcome, Weather: forecast.New(s.sky.URL, time.Now),
+			Work: s.clock.Now, Move: s.clock.Move, Wall: time.Now, Welcome: s.welcome, Weather: forecast.New(s.sky.URL, time.Now),
 		}),
 		Page: api.Page{Files: web.Files()}, Log: slog.New(slog.DiscardHandler),
 	})

@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import TextField from '@mui/material/TextField'
 import { useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
-import { client, type Schemas } from '../api/client'
+import { client } from '../api/client'
 import { Choice } from '../parts/Choice'
 import { Faults } from '../parts/faults'
 import { Field } from '../parts/Field'
@@ -13,102 +13,26 @@ import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import styles from '../yards/yards.module.css'
 import { text } from './text'
+import { content, DOSES, partOf, typed, type Card, type Typed } from './typed'
 
-type Card = Schemas['LabelCard']
-
-/** The figures of a card, as typed; empty is not said. */
-const FIGURES = [
-  'min_c',
-  'max_c',
-  'days_in_low',
-  'days_in_high',
-  'repeats',
-  'days_apart',
-  'withdrawal_days',
-] as const
-const DOSES = {
-  dribble: ['full_seam_ml', 'cap_ml'],
-  strip: ['each', 'frames'],
-  pad: ['formic_g', 'each', 'visits'],
-} as const
 const LABELS = {
   full_seam_ml: text.full_seam_ml,
   cap_ml: text.cap_ml,
   frames: text.frames,
   formic_g: text.formic_g,
   visits: text.padVisits,
+  ml: text.amountMl,
+  each: text.each,
 }
-
-interface Typed {
-  name: string
-  contents: string
-  preparation: string
-  broodless: boolean
-  out_of_honey: boolean
-  supers: Card['content']['supers']
-  by: string
-  figures: Record<string, string>
-}
-
-const said = (v: number | undefined) => (v === undefined ? '' : String(v))
-
-function typed({ name, method, content: k }: Card): Typed {
-  const dose: object | undefined = method === 'dribble' ? k.rule : method === 'strip' ? k.strip : k.pad
-  const figures = Object.fromEntries([
-    ...FIGURES.map((f) => [f, said(k[f])]),
-    ...DOSES[method].map((f) => [`dose.${f}`, said((dose as Record<string, number> | undefined)?.[f])]),
-  ]) as Record<string, string>
-  return {
-    name,
-    contents: k.contents ?? '',
-    preparation: k.preparation ?? '',
-    broodless: k.broodless ?? false,
-    out_of_honey: k.out_of_honey ?? false,
-    supers: k.supers,
-    by: k.strip?.by ?? k.pad?.per ?? '',
-    figures,
-  }
-}
-
-/** What is typed, as it is sent; what is no number goes as none. */
-function content(t: Typed, card: Card): Card['content'] {
-  const figure = (f: string) => {
-    const text = (t.figures[f] ?? '').trim().replace(',', '.')
-    return text === '' || Number.isNaN(Number(text)) ? undefined : Number(text)
-  }
-  const dose = Object.fromEntries(DOSES[card.method].map((f) => [f, figure(`dose.${f}`)]))
-  const { contents, preparation, broodless, out_of_honey, supers } = t
-  return {
-    ...card.content,
-    contents,
-    preparation,
-    broodless,
-    out_of_honey,
-    supers,
-    ...Object.fromEntries(FIGURES.map((f) => [f, figure(f)])),
-    min_c: figure('min_c') ?? NaN,
-    max_c: figure('max_c') ?? NaN,
-    ...(card.method === 'dribble' && { rule: dose }),
-    ...(card.method === 'strip' && { strip: { ...dose, by: t.by as 'bees' } }),
-    ...(card.method === 'pad' &&
-      card.content.pad && {
-        pad: {
-          ...card.content.pad,
-          ...dose,
-          per: t.by as 'colony',
-          formic_g: dose['formic_g'] ?? 0,
-          each: dose['each'] ?? 0,
-          visits: dose['visits'] ?? 1,
-        },
-      }),
-  }
-}
+const UNITS: Record<string, string> = { full_seam_ml: 'mL', cap_ml: 'mL', formic_g: 'g', ml: 'mL' }
+const BY = { strip: text.stripBy, pad: text.padPer, amount: text.amountPer } as const
 
 /** A label, copied field by field. */
 export function CardForm({ card, onClose }: { card: Card; onClose: () => void }) {
   const queries = useQueryClient()
   const isNew = !card.version
-  const form = useKept(`card.${isNew ? card.method : card.id}`, () => typed(card))
+  const part = partOf(card.content)
+  const form = useKept(`card.${isNew ? part : card.id}`, () => typed(card))
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const saving = useSaving(
@@ -118,7 +42,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         name: v.name,
         method: card.method,
         version: card.version,
-        content: content(v, card),
+        content: content(v, card.content),
       }
       return isNew
         ? (await client.POST('/api/cards', { body })).data
@@ -147,7 +71,6 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
       control={<Checkbox checked={v[key]} onChange={(_, on) => change((t) => void (t[key] = on))} />}
     />
   )
-  const doseUnit: Record<string, string> = { full_seam_ml: 'mL', cap_ml: 'mL', formic_g: 'g' }
   return (
     <Faults value={saving.faults}>
       <form
@@ -176,28 +99,30 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
           />
         ))}
         <h2>{text.dose}</h2>
-        {card.method !== 'dribble' && (
+        {part !== 'rule' && (
           <Choice<string>
             label={text.dose}
             columns={3}
             value={v.by}
-            options={card.method === 'strip' ? text.stripBy : text.padPer}
+            options={BY[part]}
             onChange={(by) => change((t) => void (t.by = by))}
           />
         )}
-        {DOSES[card.method].map((f) =>
+        {DOSES[part].map((f) =>
           figure(
             `dose.${f}`,
-            f === 'each' ? (card.method === 'pad' ? text.padEach : text.each) : LABELS[f],
-            doseUnit[f],
-            `content.${card.method === 'dribble' ? 'rule' : card.method}.${f}`,
+            f === 'each' && part === 'pad' ? text.padEach : LABELS[f],
+            UNITS[f],
+            `content.${part}.${f}`,
           ),
         )}
+        {part === 'rule' && <Table v={v} change={change} />}
         <h2>{text.conditions}</h2>
         <div className={styles.two}>
           {figure('min_c', text.min_c, '°C')}
           {figure('max_c', text.max_c, '°C')}
         </div>
+        <h3>{text.supers}</h3>
         <Choice
           label={text.supers}
           columns={3}
@@ -232,5 +157,35 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         </div>
       </form>
     </Faults>
+  )
+}
+
+/** The label's own table: so many mL up to so many bees. */
+function Table({ v, change }: { v: Typed; change: (recipe: (t: Typed) => void) => void }) {
+  return (
+    <div>
+      <p className="quiet">{text.table}</p>
+      {v.rows.map((row, i) => (
+        <div key={i} className={styles.two}>
+          <Field
+            label={text.tableBees}
+            path={`content.dribble.rows[${i}].up_to_bees`}
+            value={row.bees}
+            onChange={(x) => change((t) => void (t.rows[i]!.bees = x))}
+          />
+          <Field
+            label=""
+            unit="mL"
+            path={`content.dribble.rows[${i}].dose_ml`}
+            value={row.ml}
+            onChange={(x) => change((t) => void (t.rows[i]!.ml = x))}
+          />
+        </div>
+      ))}
+      {v.rows.length > 0 && <p className="quiet">{text.tableHint}</p>}
+      <Button size="small" onClick={() => change((t) => void t.rows.push({ bees: '', ml: '' }))}>
+        {text.tableRow}
+      </Button>
+    </div>
   )
 }

@@ -1,14 +1,13 @@
 import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { client, type Schemas } from '../api/client'
+import { client } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { may, useStart } from '../shell/useStart'
 import styles from '../yards/yards.module.css'
 import { CardForm } from './CardForm'
 import { text } from './text'
-
-type Card = Schemas['LabelCard']
+import { partOf, type Card } from './typed'
 
 /** What the keeper copied from labels. */
 export default function CardsPage() {
@@ -28,10 +27,10 @@ export default function CardsPage() {
           {text.blank}
           {cards.data.blank.map((b) => (
             <Button
-              key={b.method}
+              key={b.name}
               variant="outlined"
               onClick={() => setEditing({ ...b, id: crypto.randomUUID(), name: '', version: 0 })}
-              data-blank={b.method}
+              data-blank={partOf(b.content)}
             >
               {b.name}
             </Button>

@@ -24,6 +24,16 @@ export const text = {
   withdrawal_days: 'Withdrawal, days',
   dose: 'Dose',
   full_seam_ml: 'A full seam gets',
+  table: 'Or by the label’s table: hives up to so many bees',
+  tableBees: 'up to bees',
+  tableHint: 'Leave the bees of the last row empty: any larger hive.',
+  tableRow: 'One row more',
+  amountPer: [
+    ['comb', 'a comb'],
+    ['box', 'a box'],
+    ['colony', 'a hive'],
+  ] as const,
+  amountMl: 'Acid for each',
   cap_ml: 'A hive at most',
   stripBy: [
     ['bees', 'by frames of bees'],

@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button'
 import { useColorScheme } from '@mui/material/styles'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, NavLink } from 'react-router'
-import type { Schemas } from '../api/client'
+import { client, type Schemas } from '../api/client'
 import { volume } from '../units/format'
 import { useUnits } from '../units/units'
 import { clock, day } from './day'
@@ -61,8 +62,34 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
       </Link>
       <div className={styles.sky}>
         <b>{start.me?.operation ?? start.place ?? day(start.now)}</b>
-        <span>{start.demo ? `${day(start.now)} ${clock(start.now)} · ${text.demo}` : clock(start.now)}</span>
+        <span>
+          {start.demo ? `${day(start.now)} ` : clock(start.now)}
+          {start.demo && <DemoClock />}
+        </span>
       </div>
     </header>
+  )
+}
+
+/** The demo's clock stands still until somebody moves it on. */
+function DemoClock() {
+  const queries = useQueryClient()
+  const moving = useMutation({
+    mutationFn: async () => (await client.POST('/api/demo/clock', { body: { days: 1 } })).data,
+    onSuccess: async (start) => {
+      queries.setQueryData(['start'], start)
+      await queries.invalidateQueries()
+    },
+  })
+  return (
+    <button
+      type="button"
+      className={styles.on}
+      title={text.demoHint}
+      onClick={() => moving.mutate()}
+      data-demo-clock
+    >
+      {text.demo}
+    </button>
   )
 }
