@@ -4,6 +4,7 @@ package store
 
 import (
 	"context"
+	"database/sql"
 	"embed"
 	"errors"
 	"io/fs"
@@ -43,7 +44,11 @@ func Open(dsn string) (*Store, error) {
 	config.Loc = time.UTC
 	config.InterpolateParams = true     // one way to the server and back, not two
 	config.Logger = &driver.NopLogger{} // as below: errors are returned
-	db, err := gorm.Open(mysql.Open(config.FormatDSN()), &gorm.Config{
+	connector, err := driver.NewConnector(config)
+	if err != nil {
+		return nil, err
+	}
+	db, err := gorm.Open(mysql.New(mysql.Config{Conn: sql.OpenDB(connector)}), &gorm.Config{
 		TranslateError: true,
 		Logger:         logger.Discard, // errors are returned, and logged once by the caller
 		NowFunc:        func() time.Time { return time.Now().UTC() },

@@ -1,0 +1,247 @@
+package api_test
+
+import (
+	"cmp"
+	"database/sql"
+	"fmt"
+	"net/http"
+	"slices"
+	"strings"
+	"testing"
+
+	_ "github.com/go-sql-driver/mysql"
+)
+
+// mark is in every name that the owner's operation holds.
+const mark = "Marked"
+
+// The rows of the owner's operation that others try to reach.
+var marked = map[string]string{
+	"yards": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d01", "colonies": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d02",
+	"{treatment}": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d03", "counts": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d04",
+	"cards": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d05", "jobs": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d06",
+	"batches": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07", "inspections": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d08",
+}
+
+const (
+	box    = `"boxes":[{"kind":"deep","slots":["comb","comb"]}]`
+	card   = `"method":"strip","content":{"min_c":10,"max_c":30,"supers":"off","strip":{"by":"bees"}}`
+	recipe = `"recipe":{"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"},"size":{"by":"volume","volume_ml":100}}}`
+	lines  = `{"lines":[{"season":"winter","wash":3,"board":1},{"season":"spring","wash":2,"board":0},{"season":"early_summer","wash":3,"board":0},{"season":"late_summer","wash":3,"board":10},{"season":"autumn","wash":3,"board":0}]}`
+)
+
+// bodies has what is sent to each route; <yards> and the like are the marked rows.
+// The first ones, in this order, make those rows.
+var bodies = []struct{ call, body string }{
+	{"POST /api/yards", `{"id":"<yards>","name":"Marked yard","latitude":57}`},
+	{"POST /api/colonies", `{"id":"<colonies>","yard_id":"<yards>","name":"Marked hive",` + box + `}`},
+	{"POST /api/inspections", `{"looks":[{"id":"<inspections>","colony_id":"<colonies>","brood":"none","note":"Marked look"}]}`},
+	{"POST /api/colonies/{id}/treatments", `{"id":"<{treatment}>","method":"strip","what":"Marked strips","given_on":"2026-11-30"}`},
+	{"POST /api/counts", `{"counts":[{"id":"<counts>","colony_id":"<colonies>","kind":"board","mites":3,"days":7,"note":"Marked count"}]}`},
+	{"POST /api/cards", `{"id":"<cards>","name":"Marked card",` + card + `}`},
+	{"POST /api/jobs", `{"id":"<jobs>","name":"Marked job","method":"strip","under":"card:<cards>","rule_kind":"own","rule":"Marked rule","colonies":[{"colony_id":"<colonies>","day":"2026-12-04","override":"Marked why"}]}`},
+	{"POST /api/batches", `{"id":"<batches>","name":"Marked batch",` + recipe + `}`},
+	{"POST /api/invitations", `{"role":"viewer","note":"Marked guest"}`},
+
+	{"PUT /api/yards/{id}", `{"name":"Taken over","latitude":57,"version":1}`},
+	{"PUT /api/yards/{id}/order", `{"colonies":["<colonies>"]}`},
+	{"PUT /api/colonies/{id}", `{"name":"Taken over","version":1,` + box + `}`},
+	{"POST /api/colonies/{id}/move", `{"yard_id":"<yards>","version":1}`},
+	{"POST /api/colonies/{id}/split", `{"child":{"name":"Taken off",` + box + `}}`},
+	{"POST /api/colonies/{id}/end", `{"reason":"Taken away","version":1}`},
+	{"POST /api/colonies/{id}/treatments/{treatment}/out", `{}`},
+	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},
+	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
+	{"POST /api/jobs/plan", `{"yard_id":"<yards>","under":"winter","colonies":["<colonies>"],"people":1,"from":"2026-12-04"}`},
+	{"POST /api/batches/{id}/remarks", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dff","text":"Taken note"}`},
+	{"POST /api/batches/{id}/void", `{"reason":"Taken away"}`},
+	{"POST /api/import/colonies", "yard,colony,boxes\nTaken,Z,deep 2"},
+	{"PUT /api/lines", lines},
+	{"POST /api/people/{id}/role", `{"role":"viewer"}`},
+	{"POST /api/password", `{"old":"no","new":"a longer password"}`},
+}
+
+func fill(text string) string {
+	for what, id := range marked {
+		text = strings.ReplaceAll(text, "<"+what+">", id)
+	}
+	return text
+}
+
+// at puts the marked rows into the path of a route.
+func at(path string) string {
+	resource := strings.Split(path, "/")[2]
+	return strings.NewReplacer("{id}", marked[resource], "{treatment}", marked["{treatment}"]).Replace(path)
+}
+
+// route is an operation on what is kept.
+type route struct{ call, method, path, least, body string }
+
+// routes are those of the document, each with its body.
+func routes(t *testing.T) []route {
+	t.Helper()
+	var out []route
+	for path, methods := range document(t)["paths"].(map[string]any) {
+		for method, raw := range methods.(map[string]any) {
+			least, kept := raw.(map[string]any)["x-least-role"].(string)
+			if !kept {
+				continue
+			}
+			r := route{strings.ToUpper(method) + " " + path, strings.ToUpper(method), path, least, ""}
+			for _, b := range bodies {
+				if b.call == r.call {
+					r.body = fill(b.body)
+				}
+			}
+			if r.body == "" && r.method != http.MethodGet && r.method != http.MethodDelete {
+				t.Errorf("%s is not covered: give it a body here", r.call)
+			}
+			out = append(out, r)
+		}
+	}
+	// What makes rows of one's own under the same ids comes last.
+	slices.SortFunc(out, func(a, b route) int {
+		return cmp.Or(cmp.Compare(strings.Count(b.path, "{"), strings.Count(a.path, "{")), strings.Compare(a.call, b.call))
+	})
+	return out
+}
+
+func database(t *testing.T) *sql.DB {
+	t.Helper()
+	db, err := sql.Open("mysql", keeler.DB.DSN())
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = db.Close() })
+	return db
+}
+
+// rows is all that an operation holds, in every table there is.
+func rows(t *testing.T, db *sql.DB, operation int) string {
+	t.Helper()
+	names, err := db.Query("SELECT table_name FROM information_schema.columns WHERE table_schema = DATABASE() AND column_name = 'operation_id' ORDER BY 1")
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = names.Close() }()
+	var all strings.Builder
+	for names.Next() {
+		var table string
+		if err := names.Scan(&table); err != nil {
+			t.Fatal(err)
+		}
+		dump(t, db, &all, table, operation)
+	}
+	return all.String()
+}
+
+func dump(t *testing.T, db *sql.DB, into *strings.Builder, table string, operation int) {
+	t.Helper()
+	r, err := db.Query("SELECT * FROM "+table+" WHERE operation_id = ? ORDER BY 1, 2, 3", operation)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = r.Close() }()
+	columns, _ := r.Columns()
+	for r.Next() {
+		values := make([]any, len(columns))
+		for i := range values {
+			values[i] = new(sql.RawBytes)
+		}
+		if err := r.Scan(values...); err != nil {
+			t.Fatal(err)
+		}
+		fmt.Fprint(into, table)
+		for _, v := range values {
+			fmt.Fprintf(into, " %s", *v.(*sql.RawBytes))
+		}
+		fmt.Fprintln(into)
+	}
+}
+
+// joined makes a member by invitation.
+func joined(t *testing.T, login, role string) *http.Client {
+	t.Helper()
+	_, invitation := call(t, "/api/invitations", `{"role":"`+role+`"}`)
+	b := browser()
+	if status, answer := send(t, b, http.MethodPost, "/api/join", fmt.Sprintf(`{"token":%q,"login":%q,"password":%q}`, invitation["token"], login, password)); status != http.StatusOK {
+		t.Fatalf("%s: %d %v", login, status, answer)
+	}
+	return b
+}
+
+// Nobody reads or changes another operation's rows by any route there is; a new
+// route fails here until it is covered. Nor does anybody who is not signed in, or
+// whose part it is not.
+func TestNoRouteReachesAnotherOperation(t *testing.T) {
+	for _, b := range bodies[:9] {
+		method, path, _ := strings.Cut(b.call, " ")
+		if status, answer := send(t, owner, method, at(path), fill(b.body)); status >= 300 {
+			t.Fatalf("%s: %d %v", b.call, status, answer)
+		}
+	}
+	db := database(t)
+	other := joined(t, "Neighbour", "owner")
+	for _, statement := range []string{
+		"INSERT INTO operations (id, name, created_at) VALUES (77, 'Next door', NOW(6))",
+		"UPDATE members m JOIN users u ON u.id = m.user_id SET m.operation_id = 77 WHERE u.login = 'Neighbour'",
+	} {
+		if _, err := db.Exec(statement); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if status, _ := send(t, other, http.MethodPost, "/api/session", `{"login":"neighbour","password":"`+password+`"}`); status != http.StatusOK {
+		t.Fatal("the neighbour does not get in")
+	}
+	for what := range marked {
+		if what != "{treatment}" && what != "inspections" && !strings.Contains(rows(t, db, 1), marked[what]) {
+			t.Fatalf("%s holds no marked row", what)
+		}
+	}
+	members := map[string]*http.Client{"": browser()}
+	for _, role := range []string{"viewer", "helper", "keeper"} {
+		members[role] = joined(t, "a "+role, role)
+	}
+	ranks := []string{"", "viewer", "helper", "keeper", "owner"}
+	before := rows(t, db, 1)
+	for _, r := range routes(t) {
+		if r.call == "DELETE /api/sessions" { // it signs the neighbour out: nothing of an operation
+			continue
+		}
+		path := at(r.path)
+		if r.call == "DELETE /api/invitations/{id}" {
+			path = "/api/invitations/" + column(t, db, "SELECT id FROM invitations WHERE note = 'Marked guest'")
+		}
+		if r.path == "/api/people/{id}/role" {
+			path = "/api/people/" + column(t, db, "SELECT id FROM users WHERE login = 'Owner'") + "/role"
+		}
+		status, answer := send(t, other, r.method, path, r.body)
+		if strings.Contains(fmt.Sprint(answer), mark) && !strings.Contains(r.body, mark) {
+			t.Errorf("%s shows %v", r.call, answer)
+		}
+		if strings.Contains(r.path, "{id}") && status != http.StatusNotFound {
+			t.Errorf("%s: %d %v, want 404", r.call, status, answer)
+		}
+		for _, role := range ranks[:slices.Index(ranks, r.least)] {
+			want := http.StatusForbidden
+			if role == "" {
+				want = http.StatusUnauthorized
+			}
+			if status, _ := send(t, members[role], r.method, path, r.body); status != want {
+				t.Errorf("%s as %q: %d, want %d", r.call, role, status, want)
+			}
+		}
+	}
+	if after := rows(t, db, 1); after != before {
+		t.Errorf("something of the operation changed:\n%s\nbefore:\n%s", after, before)
+	}
+}
+
+func column(t *testing.T, db *sql.DB, query string) string {
+	t.Helper()
+	var out string
+	if err := db.QueryRow(query).Scan(&out); err != nil {
+		t.Fatal(err)
+	}
+	return out
+}
