@@ -15,16 +15,20 @@ import (
 	"keeler/wire"
 )
 
-var records *store.Store
+var (
+	server  *mariadbd.Server
+	records *store.Store
+)
 
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
-		db, err := mariadbd.Temporary(context.Background())
+		var err error
+		server, err = mariadbd.Temporary(context.Background())
 		if err != nil {
 			panic(err)
 		}
-		defer db.Stop()
-		if records, err = store.Open(db.DSN()); err != nil {
+		defer server.Stop()
+		if records, err = store.Open(server.DSN()); err != nil {
 			panic(err)
 		}
 		defer func() { _ = records.Close() }()

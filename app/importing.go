@@ -111,7 +111,6 @@ func readTable(file []byte) ([]record, error) {
 		if errors.Is(err, io.EOF) {
 			break
 		}
-		line, _ := r.FieldPos(0)
 		var broken *csv.ParseError
 		if errors.As(err, &broken) {
 			out = append(out, record{at: broken.StartLine, broken: true})
@@ -120,6 +119,7 @@ func readTable(file []byte) ([]record, error) {
 		if err != nil {
 			return nil, bad(fault.NotText)
 		}
+		line, _ := r.FieldPos(0)
 		rec := record{at: line, fields: map[string]string{}, broken: len(fields) > len(names)}
 		for i := range min(len(fields), len(names)) {
 			rec.fields[names[i]] = strings.TrimSpace(fields[i])
