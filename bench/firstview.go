@@ -23,14 +23,14 @@ type chunk struct {
 
 // firstView is the gzipped script that the browser loads before the first
 // screen stands: the entry and all that it imports at once.
-func firstView() (figure, error) {
+func firstView() ([]figure, error) {
 	raw, err := fs.ReadFile(web.Files(), ".vite/manifest.json")
 	if err != nil {
-		return figure{}, err
+		return nil, err
 	}
 	var manifest map[string]chunk
 	if err := json.Unmarshal(raw, &manifest); err != nil {
-		return figure{}, err
+		return nil, err
 	}
 	size, seen := 0, map[string]bool{}
 	var add func(name string) error
@@ -52,7 +52,7 @@ func firstView() (figure, error) {
 		return nil
 	}
 	if err := add(entry); err != nil {
-		return figure{}, err
+		return nil, err
 	}
 	return figure{
 		name:  "script of the first view, gzipped",

@@ -15,13 +15,13 @@ type figure struct {
 
 func main() {
 	figures := calculations()
-	for _, measure := range []func() (figure, error){throughput, firstView} {
-		f, err := measure()
+	for _, measure := range []func() ([]figure, error){throughput, firstView, deciding, importing} {
+		more, err := measure()
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)
 		}
-		figures = append(figures, f)
+		figures = append(figures, more...)
 	}
 	code := 0
 	for _, f := range figures {

@@ -29,30 +29,30 @@ const (
 // throughput compares the plan operation with a bare Gin handler that decodes
 // the same request and encodes the same answer with the standard library. Both
 // run on loopback and are loaded in turn by the same generator.
-func throughput() (figure, error) {
+func throughput() ([]figure, error) {
 	keeler, err := stand.Up(context.Background(), true)
 	if err != nil {
-		return figure{}, err
+		return nil, err
 	}
 	defer func() { _ = keeler.Down() }()
 	bare, err := bareGin()
 	if err != nil {
-		return figure{}, err
+		return nil, err
 	}
 	body, err := json.Marshal(demo.Welcome().Draft.Dribble)
 	if err != nil {
-		return figure{}, err
+		return nil, err
 	}
 
 	var ours, theirs time.Duration
 	for round := range rounds + 1 {
 		a, err := load(keeler.URL+"/api/dribble/plan", body)
 		if err != nil {
-			return figure{}, err
+			return nil, err
 		}
 		b, err := load(bare+"/api/dribble/plan", body)
 		if err != nil {
-			return figure{}, err
+			return nil, err
 		}
 		if round > 0 { // the first warms both up
 			ours, theirs = ours+a, theirs+b

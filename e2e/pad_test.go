@@ -16,6 +16,7 @@ import (
 func TestFormicToKeptBatch(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL, browser.Desk)
+	p.enter()
 	p.click(`[data-choose="pad"]`)
 	p.says(`[data-path="hold.percent"]`, "A figure is needed here")
 	p.fill("hold.percent", "85")

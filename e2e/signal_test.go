@@ -8,8 +8,11 @@ import (
 	"net/http/httptest"
 	"net/http/httputil"
 	"net/url"
+	"strings"
 	"sync/atomic"
 	"testing"
+
+	"github.com/chromedp/chromedp"
 
 	"keeler/e2e/browser"
 	"keeler/wire"
@@ -76,27 +79,16 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 		}
 		onward.ServeHTTP(w, r)
 	}), browser.Phone)
+	p.enter()
 	p.says("[data-docket]", "Weigh for 267 mL")
 	p.click("[data-save]")
 	p.says("aside", "Not kept: the server does not answer")
 	p.click("[data-save]")
 	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
 
-	response, err := http.Get(s.URL + "/api/batches")
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = response.Body.Close() }()
-	var list wire.BatchList
-	if err := json.NewDecoder(response.Body).Decode(&list); err != nil {
-		t.Fatal(err)
-	}
-	kept := 0
-	for _, b := range list.Batches {
-		if b.Name == "Ropewalk, 4 Dec 2026" {
-			kept++
-		}
-	}
+	p.do(chromedp.Navigate(s.URL + "/batches")) // one host, so one cookie
+	p.says("main", "Ropewalk, 4 Dec 2026")
+	kept := strings.Count(p.words(), "Ropewalk, 4 Dec 2026")
 	if kept != 1 {
 		t.Errorf("kept %d times, want once", kept)
 	}

@@ -18,6 +18,7 @@ import (
 func TestStripsToKeptPots(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL, browser.Desk)
+	p.enter()
 	p.click(`[data-choose="strip"]`)
 	p.says("[data-unfilled]", "Nobody gets anything yet")
 	p.click(gap("1", 2))

@@ -116,6 +116,7 @@ func TestDraftOfAnEarlierKeeler(t *testing.T) {
 func TestServerAway(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Phone)
+	p.enter()
 	p.says("[data-docket]", "Weigh for 267 mL")
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)

@@ -1,0 +1,311 @@
+package main
+
+import (
+	"bytes"
+	"context"
+	"database/sql"
+	"encoding/json"
+	"fmt"
+	"io"
+	"net/http"
+	"net/http/cookiejar"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/chromedp"
+	_ "github.com/go-sql-driver/mysql"
+	"github.com/google/uuid"
+
+	"keeler/e2e/browser"
+	"keeler/e2e/stand"
+	"keeler/wire"
+)
+
+const (
+	yardsMany, coloniesMany, countsMany = 20, 500, 20_000
+	imported                            = 10_000
+)
+
+// crew is a Keeler with an owner signed in.
+type crew struct {
+	*stand.Stand
+	client *http.Client
+}
+
+func (c crew) send(path, kind string, body []byte) ([]byte, error) {
+	response, err := c.client.Post(c.URL+path, kind, bytes.NewReader(body))
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = response.Body.Close() }()
+	out, err := io.ReadAll(response.Body)
+	if err == nil && response.StatusCode >= http.StatusMultipleChoices {
+		err = fmt.Errorf("%s: %s: %s", path, response.Status, out)
+	}
+	return out, err
+}
+
+func (c crew) post(path string, body any) error {
+	raw, err := json.Marshal(body)
+	if err != nil {
+		return err
+	}
+	_, err = c.send(path, "application/json", raw)
+	return err
+}
+
+func newCrew() (crew, error) {
+	s, err := stand.Up(context.Background(), false)
+	if err != nil {
+		return crew{}, err
+	}
+	cookies, err := cookiejar.New(nil)
+	if err != nil {
+		return crew{}, err
+	}
+	c := crew{s, &http.Client{Jar: cookies}}
+	return c, c.post("/api/claim", wire.Claim{Operation: "Bench", Login: "Owner", Password: "a long enough one"})
+}
+
+// table is a CSV of so many colonies in so many yards, every second a double.
+func table(stem string, yards, colonies int) []byte {
+	var out bytes.Buffer
+	out.WriteString("yard,colony,boxes,latitude,for_honey,queen\n")
+	for i := range colonies {
+		boxes := "deep 10"
+		if i%2 == 1 {
+			boxes = "deep 10 + deep 10"
+		}
+		fmt.Fprintf(&out, "%s %d,C%d,%s,57.5,yes,laying\n", stem, i%yards, i, boxes)
+	}
+	return out.Bytes()
+}
+
+// deciding measures the matrix and windows of many colonies, at the server and in
+// a browser four times slower than this machine.
+func deciding() ([]figure, error) {
+	c, err := newCrew()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = c.Down() }()
+	if err := c.fill(); err != nil {
+		return nil, err
+	}
+	var took []time.Duration
+	for range 21 {
+		begun := time.Now()
+		response, err := c.client.Get(c.URL + "/api/decide?people=3")
+		if err != nil {
+			return nil, err
+		}
+		_, err = io.Copy(io.Discard, response.Body)
+		_ = response.Body.Close()
+		if err != nil || response.StatusCode != http.StatusOK {
+			return nil, fmt.Errorf("decide: %s %w", response.Status, err)
+		}
+		took = append(took, time.Since(begun))
+	}
+	first := took[0]
+	slices.Sort(took)
+	middle := took[len(took)/2]
+	drawn, err := c.drawn()
+	if err != nil {
+		return nil, err
+	}
+	const most, mostDrawn = 150 * time.Millisecond, time.Second
+	name := fmt.Sprintf("decide, %d colonies, %d counts", coloniesMany, countsMany)
+	return []figure{
+		{name + ", first", first.Round(time.Millisecond).String(), "under " + most.String(), first < most},
+		{name + ", median", middle.Round(time.Millisecond).String(), "under " + most.String(), middle < most},
+		{"the same drawn, processor at a quarter", drawn.Round(time.Millisecond).String(), "under " + mostDrawn.String(), drawn < mostDrawn},
+	}, nil
+}
+
+// fill writes the colonies, a look into each, and their counts over two years.
+func (c crew) fill() error {
+	if _, err := c.send("/api/import/colonies?mode=all", "text/csv", table("Yard", yardsMany, coloniesMany)); err != nil {
+		return err
+	}
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return err
+	}
+	defer func() { _ = db.Close() }()
+	rows, err := db.Query("SELECT id FROM colonies")
+	if err != nil {
+		return err
+	}
+	var looks wire.Looks
+	var ids []string
+	for rows.Next() {
+		var id string
+		if err := rows.Scan(&id); err != nil {
+			return err
+		}
+		ids = append(ids, id)
+		seams := float64(4 + len(ids)%6)
+		none := 0
+		looks.Looks = append(looks.Looks, wire.Look{
+			ID: uuid.NewString(), ColonyID: id, On: "2026-12-01", Seams: &seams, Brood: "none",
+			Stores: []string{"enough", "light", "heavy"}[len(ids)%3], Supers: &none,
+		})
+	}
+	if err := rows.Err(); err != nil {
+		return err
+	}
+	if err := c.post("/api/inspections", looks); err != nil {
+		return err
+	}
+	day := time.Date(2026, 12, 2, 0, 0, 0, 0, time.UTC)
+	for n := range countsMany / coloniesMany {
+		counts := make([]wire.MiteCount, len(ids))
+		for i, id := range ids {
+			counts[i] = wire.MiteCount{ID: uuid.NewString(), ColonyID: id, Kind: "wash", Mites: (i + n) % 20, Bees: 300, On: day.AddDate(0, 0, -18*n).Format(time.DateOnly)}
+		}
+		if err := c.post("/api/counts", wire.MiteCounts{Counts: counts}); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// drawn is the time from the answer's last byte to the frame that shows it.
+func (c crew) drawn() (time.Duration, error) {
+	ctx, cancel := context.WithTimeout(context.Background(), time.Minute)
+	defer cancel()
+	ctx, end := browser.New(ctx)
+	defer end()
+	if err := chromedp.Do(ctx, browser.Desk, chromedp.Navigate(c.URL),
+		chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' },
+			body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) }).then(() => undefined)`, chromedp.EvalAwaitPromise),
+		chromedp.Navigate(c.URL+"/lines"), chromedp.WaitVisible(chromedp.CSS("main form, main input")),
+		chromedp.ActionFunc(func(ctx context.Context) error { return emulation.SetCPUThrottlingRate(4).Do(ctx) }),
+	); err != nil {
+		return 0, err
+	}
+	ms, err := chromedp.Run(ctx, chromedp.Evaluate[float64](fmt.Sprintf(`new Promise((done) => {
+		const answered = () => performance.getEntriesByType('resource').filter((e) => e.name.includes('/api/decide?')).at(-1)
+		const look = () => document.querySelectorAll('[data-row]').length === %d && answered()
+			? requestAnimationFrame(() => setTimeout(() => done(performance.now() - answered().responseEnd)))
+			: requestAnimationFrame(look)
+		document.querySelector('a[href="/decide"]').click()
+		look()
+	})`, coloniesMany), chromedp.EvalAwaitPromise))
+	return time.Duration(ms * float64(time.Millisecond)), err
+}
+
+// importing compares the reading of a file with what the database's own client
+// takes for the same rows of the same tables, in turn.
+func importing() ([]figure, error) {
+	c, err := newCrew()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = c.Down() }()
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = db.Close() }()
+	folder, err := os.MkdirTemp("", "keeler-bench")
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = os.RemoveAll(folder) }()
+	var ratios []float64
+	for round := range 3 {
+		file := table(fmt.Sprint("Round ", round), 50, imported)
+		begun := time.Now()
+		if _, err := c.send("/api/import/colonies?mode=all", "text/csv", file); err != nil {
+			return nil, err
+		}
+		ours := time.Since(begun)
+		theirs, err := loadData(db, c.DB.DSN(), folder, 100+round)
+		if err != nil {
+			return nil, err
+		}
+		ratios = append(ratios, ours.Seconds()/theirs.Seconds())
+		// The next round begins from an empty table again.
+		for _, t := range []string{"colony_boxes", "colonies", "yards"} {
+			if _, err := db.Exec("DELETE FROM " + t); err != nil {
+				return nil, err
+			}
+		}
+	}
+	slices.Sort(ratios)
+	const most = 5
+	return []figure{{
+		fmt.Sprintf("import of %d colonies to LOAD DATA", imported), fmt.Sprintf("%.1f", ratios[1]), fmt.Sprintf("at most %d", most), ratios[1] <= most,
+	}}, nil
+}
+
+// loadData writes what was imported to files and loads them as another operation.
+func loadData(db *sql.DB, dsn, folder string, operation int) (time.Duration, error) {
+	if _, err := db.Exec("INSERT INTO operations (id, name, created_at) VALUES (?, 'Loaded', NOW(6))", operation); err != nil {
+		return 0, err
+	}
+	var script strings.Builder
+	for _, t := range []struct{ table, columns string }{
+		{"yards", "operation_id, id, name, place, latitude, notes, version, created_at"},
+		{"colonies", "operation_id, id, yard_id, name, position, nuc, for_honey, queen, queen_on, notes, version, started_on, ended_on, end_reason, created_at"},
+		{"colony_boxes", "operation_id, colony_id, position, kind, slots"},
+	} {
+		path := filepath.Join(folder, fmt.Sprint(t.table, operation))
+		if err := writeRows(db, path, strings.Replace(t.columns, "operation_id", fmt.Sprint(operation), 1), t.table); err != nil {
+			return 0, err
+		}
+		fmt.Fprintf(&script, "LOAD DATA LOCAL INFILE '%s' INTO TABLE %s (%s);\n", path, t.table, t.columns)
+	}
+	socket := dsn[strings.Index(dsn, "(")+1 : strings.Index(dsn, ")")]
+	client := exec.Command("mariadb", "--local-infile=1", "--user=root", "--socket="+socket, dsn[strings.LastIndex(dsn, "/")+1:])
+	client.Stdin = strings.NewReader(script.String())
+	begun := time.Now()
+	if out, err := client.CombinedOutput(); err != nil {
+		return 0, fmt.Errorf("%w: %s", err, out)
+	}
+	took := time.Since(begun)
+	var n int
+	if err := db.QueryRow("SELECT COUNT(*) FROM colonies WHERE operation_id = ?", operation).Scan(&n); err != nil || n != imported {
+		return 0, fmt.Errorf("loaded %d colonies: %w", n, err)
+	}
+	return took, nil
+}
+
+func writeRows(db *sql.DB, path, columns, table string) error {
+	rows, err := db.Query("SELECT " + columns + " FROM " + table)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = rows.Close() }()
+	names, err := rows.Columns()
+	if err != nil {
+		return err
+	}
+	values, fields := make([]any, len(names)), make([]string, len(names))
+	for i := range values {
+		values[i] = new(sql.NullString)
+	}
+	var out bytes.Buffer
+	for rows.Next() {
+		if err := rows.Scan(values...); err != nil {
+			return err
+		}
+		for i, v := range values {
+			s := v.(*sql.NullString)
+			if fields[i] = s.String; !s.Valid {
+				fields[i] = `\N`
+			}
+		}
+		fmt.Fprintln(&out, strings.Join(fields, "\t"))
+	}
+	if err := rows.Err(); err != nil {
+		return err
+	}
+	return os.WriteFile(path, out.Bytes(), 0o600)
+}

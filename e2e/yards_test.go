@@ -1,0 +1,204 @@
+package e2e
+
+import (
+	"fmt"
+	"net/http"
+	"os"
+	"path/filepath"
+	"sync/atomic"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+
+	"keeler/e2e/browser"
+)
+
+const ropewalk = "/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001"
+
+// write types into a field that is found by its data-field or its label.
+func (p page) write(selector, text string) {
+	p.t.Helper()
+	p.do(chromedp.WaitVisible(chromedp.CSS(selector)), chromedp.Focus(chromedp.CSS(selector)),
+		chromedp.Evaluate[chromedp.Void](`document.execCommand('selectAll')`), chromedp.SendKeys(chromedp.CSS(selector), text))
+}
+
+// From a Keeler that nobody has used to a job on the bench: the owner, a yard, a
+// hive, a look, a count, the decision, and the seams on the Mix screen.
+//
+// The board is 2, ¾ and ½ seams: 3¼ in all. 20 mites in a week are 2.86 a day,
+// surely over the midwinter line of 1. No service tells the weather here, so every
+// method says to look first.
+func TestFromFirstStartToTheBench(t *testing.T) {
+	s := up(t, false)
+	p := open(t, s.URL+"/yards", browser.Desk)
+	p.says("main", "Begin here")
+	p.do(chromedp.SendKeys(`//label[text()="What is the operation called?"]/following-sibling::div/input`, "Slipway crew"),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="username"]`), "Owner"),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="new-password"]`), "short"))
+	p.choose("Begin")
+	p.says("main", "Too low. Possible: 10 to 200 characters")
+	p.write(`input[autocomplete="new-password"]`, "several plain words")
+	p.choose("Begin")
+	p.says("main", "No yards yet")
+	p.says("header", "Owner", "Slipway crew")
+
+	p.choose("Add a yard")
+	p.write(`[data-field="name"]`, "Slipway")
+	p.write(`[data-field="latitude"]`, "200")
+	p.choose("Save")
+	p.says("form", "Too high. Possible: -66 to 70 degrees")
+	p.write(`[data-field="latitude"]`, "57.5")
+	p.choose("Save")
+	p.click(`[data-yard="Slipway"] h2 a`)
+	p.click("[data-add-colony]")
+	p.write(`[data-field="name"]`, "A1")
+	p.click("[data-save-colony]")
+	p.click("[data-look]")
+
+	p.says("[data-look-sheet]", "A1", "0 seams")
+	for _, n := range []int{3, 4} {
+		p.do(chromedp.Focus(chromedp.CSS(fmt.Sprintf(`[data-look-sheet] [data-gap="%d"]`, n))), chromedp.KeyEvent("4"))
+	}
+	p.do(chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("3"), chromedp.KeyEvent(kb.ArrowRight), chromedp.KeyEvent("2"))
+	p.says("[data-look-sheet]", "3¼ seams")
+	p.do(chromedp.KeyEvent("b"), chromedp.KeyEvent("s"), chromedp.KeyEvent("s"), chromedp.KeyEvent("u"))
+	p.says(`[data-ask="brood"] [aria-pressed="true"]`, "none")
+	p.says(`[data-ask="stores"] [aria-pressed="true"]`, "enough")
+	p.do(chromedp.KeyEvent(kb.Enter))
+	p.says("main", "All hives were looked at")
+
+	p.click("main .MuiButton-root ~ a, main h1 + a")
+	p.says(`[data-stand="A1"]`, "3¼", "count")
+	p.do(chromedp.Click(`//a[normalize-space()="Count mites"]`))
+	p.write(`[data-count-row="A1"] input`, "20")
+	p.click("[data-keep-counts]")
+	p.says(`[data-count-row="A1"]`, "over", "2.86 a day")
+
+	p.do(chromedp.Navigate(s.URL + "/decide"))
+	p.says(`[data-row="A1"]`, "treat", "fits")
+	p.click(`[data-row="A1"] input`)
+	p.says("[data-docket]", "1 hive", "3¼ seams", "Which rule do you work under?")
+	p.choose("A prescription or permit")
+	p.click("[data-make-job]")
+	p.says("[data-docket]", "A figure is needed here")
+	p.write(`[data-field="rule"]`, "permit held")
+	p.click("[data-make-job]")
+	p.click("[data-mix]")
+	p.says(`[data-colony="A1"]`, "3¼ seams")
+	p.says("[data-docket]", "Prescription or permit: permit held")
+	p.neverNaN()
+}
+
+// The demo opens with one click; its matrix tells why, in place, and what would
+// change it; ticks become a job only with a reason for what does not fit.
+func TestDecide(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL+"/decide", browser.Desk)
+	p.says("main", "Enter the demo", "Made-up yards")
+	p.click("[data-demo]")
+	const yard = `[data-decide-yard="Ropewalk"] `
+	p.says(yard, "One is over the line: the whole yard is treated")
+	p.says(yard+`[data-row="R3"]`, "over", "treat", "fits")
+	p.says(yard+`[data-row="R4"]`, "with the yard", "does not fit")
+	p.click(yard + `[data-row="R4"] [data-cell="dribble"]`)
+	p.says(yard+"[data-reasons]", "Light: hungry bees would drink the syrup", "seen the day before", "Feed it first")
+	p.click(yard + `[data-row="R4"] [data-cell="strip"]`)
+	p.says(yard+"[data-reasons]", "Too cold")
+	p.click(yard + `[data-day="2026-12-08"]`)
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "does not fit") // it rains
+	p.click(yard + `[data-day="2026-12-05"]`)
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "fits")
+	p.click(yard + "[data-tick-all]")
+	p.says("[data-docket]", "6 hives", "Sat, 5 Dec 2026")
+	p.click(yard + `[data-row="R4"] input`)
+	p.says("[data-docket]", "7 hives", "R4. These do not fit")
+	p.choose("A registered product, by its label")
+	p.click("[data-make-job]")
+	p.says("[data-docket]", "A figure is needed here")
+	p.write(`[data-field="override"]`, "Fed on Thursday")
+	p.do(chromedp.Reload())
+	p.says("[data-docket]", "7 hives") // what was chosen outlives a reload
+	p.click("[data-make-job]")
+	p.says("[data-docket]", "All the same, because: Fed on Thursday", "A registered product, by its label")
+	p.click("[data-mix]")
+	// 37½ seams and R4's 4, at 5 mL.
+	p.says("main", "7 hives from above")
+	p.neverNaN()
+}
+
+// Two people change one hive: the later one is told and shown both.
+func TestTwoAtOneHive(t *testing.T) {
+	s := up(t, true)
+	const hive = "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2001"
+	first, second := open(t, s.URL, browser.Desk), open(t, s.URL, browser.Desk)
+	for _, p := range []page{first, second} {
+		p.enter()
+		p.do(chromedp.Navigate(s.URL + hive))
+		p.click("[data-edit]")
+		p.says("[data-colony-form]", "Makes honey for people")
+	}
+	first.write(`[data-field="name"]`, "R1 east")
+	first.click("[data-save-colony]")
+	first.says("h1", "R1 east")
+	second.write(`[data-field="name"]`, "R1 west")
+	second.click("[data-save-colony]")
+	second.says("[data-both]", "nothing was overwritten", "R1 east", "R1 west")
+	second.choose("Save mine over it")
+	second.says("h1", "R1 west")
+}
+
+// A look that could not be sent stays, over a reload, and goes when the signal is back.
+func TestLookWithoutSignal(t *testing.T) {
+	s := up(t, true)
+	var away atomic.Bool
+	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		if away.Load() && r.URL.Path == "/api/inspections" {
+			http.Error(w, "", http.StatusBadGateway)
+			return
+		}
+		onward.ServeHTTP(w, r)
+	})
+	p := open(t, url, browser.Phone)
+	p.enter()
+	p.do(chromedp.Navigate(url + ropewalk + "/look"))
+	p.says("[data-look-sheet]", "R1")
+	away.Store(true)
+	p.click(`[data-ask="brood"] button[value="much"]`)
+	p.click("[data-keep-look]")
+	p.says("[data-said]", "The server did not answer. Nothing is lost")
+	p.says("[data-look-sheet]", "R2")
+	p.do(chromedp.Reload())
+	p.says(`[data-ask="brood"] [aria-pressed="true"]`, "much")
+	away.Store(false)
+	p.click("[data-keep-look]")
+	p.says("[data-look-sheet]", "R2")
+	p.do(chromedp.Navigate(url + ropewalk))
+	p.do(chromedp.Click(`//button[normalize-space()="Table"]`))
+	p.says("tbody tr", "R1", "much")
+}
+
+// A table of colonies: looked at, its faults named, and stored only on a word.
+func TestImport(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/import"))
+	file := filepath.Join(t.TempDir(), "hives.csv")
+	choose := func(text string) {
+		if err := os.WriteFile(file, []byte(text), 0o600); err != nil {
+			t.Fatal(err)
+		}
+		p.do(chromedp.SetUploadFiles(chromedp.CSS("input[type=file]"), []string{file}))
+	}
+	choose("\x89PNG\r\n\x00\x00")
+	p.says("[data-said]", "This is not a table as text")
+	choose("yard;colony;boxes\nRopewalk;R9;deep 10\nRopewalk;R1;deep 10\n")
+	p.says("[data-preview]", "1 rows are right, 1 are not. Nothing is stored yet.")
+	p.says("main", "Another one has this name already")
+	choose("yard;colony;boxes\nRopewalk;R9;deep 10\n")
+	p.click("[data-store]")
+	p.says("[data-stored]", "1 hives stored")
+	p.do(chromedp.Navigate(s.URL + ropewalk))
+	p.says(`[data-stand="R9"]`, "R9", "not counted")
+}
