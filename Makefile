@@ -31,7 +31,7 @@ format: ## put every file into its format
 	gofmt -w $(GO_FILES)
 	cd web && npm run --silent format
 
-bench: setup build ## speed and size, as ratios in one run
+bench: setup-browser build ## speed and size, as ratios in one run
 	go run ./bench
 
 shots: setup-browser build ## the pictures of docs/screenshots, from a fresh demo

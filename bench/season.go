@@ -185,18 +185,23 @@ func (c crew) drawn() (time.Duration, error) {
 		chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' },
 			body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) }).then(() => undefined)`, chromedp.EvalAwaitPromise),
 		chromedp.Navigate(c.URL+"/lines"), chromedp.WaitVisible(chromedp.CSS("main form, main input")),
-		chromedp.ActionFunc(func(ctx context.Context) error { return emulation.SetCPUThrottlingRate(4).Do(ctx) }),
 	); err != nil {
+		return 0, err
+	}
+	if _, err := chromedp.Call(ctx, emulation.SetCPUThrottlingRate, emulation.SetCPUThrottlingRateParams{Rate: 4}); err != nil {
 		return 0, err
 	}
 	ms, err := chromedp.Run(ctx, chromedp.Evaluate[float64](fmt.Sprintf(`new Promise((done) => {
 		const answered = () => performance.getEntriesByType('resource').filter((e) => e.name.includes('/api/decide?')).at(-1)
-		const look = () => document.querySelectorAll('[data-row]').length === %d && answered()
+		// Yards below the window keep their place, and are drawn when they come near.
+		const whole = () => document.querySelectorAll('main > div[style], [data-decide-yard]').length >= %d
+			&& document.querySelector('[data-decide-yard] [data-day]')
+		const look = () => whole() && answered()
 			? requestAnimationFrame(() => setTimeout(() => done(performance.now() - answered().responseEnd)))
 			: requestAnimationFrame(look)
 		document.querySelector('a[href="/decide"]').click()
 		look()
-	})`, coloniesMany), chromedp.EvalAwaitPromise))
+	})`, yardsMany), chromedp.EvalAwaitPromise))
 	return time.Duration(ms * float64(time.Millisecond)), err
 }
 

@@ -82,7 +82,7 @@ CREATE TABLE mite_counts (
   voided_at DATETIME(6) NULL,
   void_reason VARCHAR(200) NOT NULL DEFAULT '',
   PRIMARY KEY (operation_id, id),
-  KEY of_colony (operation_id, colony_id, counted_on),
+  KEY newest (operation_id, colony_id, voided_at, counted_on),
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 );
 

@@ -4,6 +4,7 @@ import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import { client, type Schemas } from '../../api/client'
 import { Field } from '../../parts/Field'
+import { Near } from '../../parts/Near'
 import { Said } from '../../parts/Said'
 import { day as written } from '../../shell/day'
 import { useKept } from '../../shell/useKept'
@@ -71,8 +72,14 @@ export default function DecideScreen() {
       update((v) => ({ ...v, ticked: [...v.ticked.filter((id) => !ids.includes(id)), ...(on ? ids : [])] })),
     [update],
   )
+  const choose = useCallback(
+    (method: Method) => update((v) => ({ ...v, method, ticked: [], override: '' })),
+    [update],
+  )
+  const pickDay = useCallback((day: string) => update((v) => ({ ...v, day })), [update])
   const toggle = useCallback((cell: string) => setOpen((o) => (o === cell ? undefined : cell)), [])
   const d = decide.data
+  const { ticked } = c
   return (
     <div className={styles.screen}>
       <main className={styles.main}>
@@ -123,20 +130,21 @@ export default function DecideScreen() {
         {d?.yards.map(
           (y) =>
             y.colonies.length > 0 && (
-              <YardMatrix
-                key={y.id}
-                yard={y}
-                reasons={d.reasons}
-                method={c.method}
-                day={c.day}
-                today={today}
-                open={open}
-                ticked={c.ticked}
-                toggle={toggle}
-                choose={(method) => set({ ...c, method, ticked: [], override: '' })}
-                tick={tick}
-                pickDay={(day) => set({ ...c, day })}
-              />
+              <Near key={y.id} height={260 + 47 * y.colonies.length}>
+                <YardMatrix
+                  yard={y}
+                  reasons={d.reasons}
+                  method={c.method}
+                  day={c.day}
+                  today={today}
+                  open={y.colonies.some((k) => open?.startsWith(k.id)) ? open : undefined}
+                  ticked={ticked.filter((id) => y.colonies.some((k) => k.id === id)).join(' ')}
+                  toggle={toggle}
+                  choose={choose}
+                  tick={tick}
+                  pickDay={pickDay}
+                />
+              </Near>
             ),
         )}
         <JobList />

@@ -22,7 +22,8 @@ interface Props {
   today: string
   /** The cell whose reasons are open, as colony and method. */
   open: string | undefined
-  ticked: readonly string[]
+  /** The ids of those ticked here, by spaces: a text stays the same while they do. */
+  ticked: string
   toggle: (cell: string) => void
   choose: (method: Method) => void
   tick: (ids: readonly string[], on: boolean) => void
@@ -30,7 +31,7 @@ interface Props {
 }
 
 /** One yard: its hives by the methods, and the windows of the coming days beneath. */
-export function YardMatrix({
+export const YardMatrix = memo(function YardMatrix({
   yard,
   reasons,
   method,
@@ -48,7 +49,7 @@ export function YardMatrix({
     (c) => c.cells[at]!.verdict === 'fits' || c.cells[at]!.verdict === 'with_care',
   )
   const here = yard.colonies.map((c) => c.id)
-  const some = here.some((id) => ticked.includes(id))
+  const some = ticked !== ''
   return (
     <section className={styles.yard} data-decide-yard={yard.name}>
       <div className={styles.yardHead}>
@@ -121,7 +122,7 @@ export function YardMatrix({
       )}
     </section>
   )
-}
+})
 
 interface RowProps {
   row: Row
