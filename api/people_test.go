@@ -201,3 +201,11 @@ func TestDemo(t *testing.T) {
 		t.Error("an empty password lets in")
 	}
 }
+
+// A file that is too large is refused, and told so.
+func TestLargeFile(t *testing.T) {
+	status, answer := send(t, owner, http.MethodPost, "/api/import/colonies?mode=all", "yard,colony,boxes\n"+strings.Repeat("Slipway,A,deep 10\n", 3_000_000))
+	if status != http.StatusRequestEntityTooLarge {
+		t.Errorf("54 MB: %d %v", status, answer)
+	}
+}
