@@ -41,11 +41,17 @@ function Chart({
   counts: readonly Count[]
   names: Props['names']
 }) {
-  const points = counts.map((c) => ({ id: c.id, x: Date.parse(c.on ?? ''), y: c.standing!.rate }))
-  const highest = Math.max(...counts.map((c) => Math.max(c.standing!.high, (c.standing!.line ?? 0) * 1.2)))
-  const first = Math.min(...points.map((p) => p.x))
-  const last = Math.max(...points.map((p) => p.x))
+  const days = counts.map((c) => Date.parse(c.on ?? ''))
+  const first = Math.min(...days)
+  const last = Math.max(...days)
   const margin = Math.max(7 * 86_400_000, (last - first) * 0.05)
+  // Hives counted on one day stand side by side.
+  const beside = (i: number) => {
+    const same = days.flatMap((d, k) => (d === days[i] ? [k] : []))
+    return days[i]! + (same.indexOf(i) - (same.length - 1) / 2) * (last - first + 2 * margin) * 0.009
+  }
+  const points = counts.map((c, i) => ({ id: c.id, x: beside(i), y: c.standing!.rate }))
+  const highest = Math.max(...counts.map((c) => Math.max(c.standing!.high, (c.standing!.line ?? 0) * 1.2)))
   return (
     <figure style={{ margin: 0 }}>
       <figcaption>
@@ -80,7 +86,7 @@ function Chart({
         ]}
         yAxis={[{ min: 0, max: highest * 1.05, width: 34 }]}
       >
-        <Intervals counts={counts} />
+        <Intervals counts={counts} at={points.map((p) => p.x)} />
         <ScatterPlot />
         <ChartsXAxis />
         <ChartsYAxis />
@@ -91,23 +97,28 @@ function Chart({
 }
 
 /** The intervals of all counts as bars, and the line that each was held against. */
-function Intervals({ counts }: { counts: readonly Count[] }) {
+function Intervals({ counts, at }: { counts: readonly Count[]; at: readonly number[] }) {
   const x = useXScale<'time'>()
   const y = useYScale<'linear'>()
-  return counts.map((c) => {
-    const at = x(Date.parse(c.on ?? ''))
+  return counts.map((c, i) => {
+    const middle = x(at[i]!)
     const { low, high, line, stands } = c.standing!
     return (
       <g key={c.id}>
         <path
-          d={`M${at} ${y(low)}V${y(high)}`}
+          d={`M${middle} ${y(low)}V${y(high)}`}
           stroke={stands === 'over' ? 'var(--acid)' : 'var(--act)'}
           strokeWidth={3}
           strokeLinecap="round"
           opacity={0.55}
         />
         {line !== undefined && (
-          <path d={`M${at - 9} ${y(line)}h18`} stroke="var(--ink)" strokeWidth={1.6} strokeDasharray="4 3" />
+          <path
+            d={`M${middle - 9} ${y(line)}h18`}
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+            strokeDasharray="4 3"
+          />
         )}
       </g>
     )

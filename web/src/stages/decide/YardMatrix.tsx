@@ -165,7 +165,10 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
               onClick={() => toggle(`${row.id}.${METHODS[i] ?? ''}`)}
             >
               <Verdict is={cell.verdict} />
-              {text.verdicts[cell.verdict]}
+              <span>
+                {text.verdicts[cell.verdict]}
+                <Brief reason={reasons[cell.reasons[0]!]} />
+              </span>
             </button>
           </td>
         ))}
@@ -184,6 +187,12 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
     </>
   )
 })
+
+/** The weightiest reason in a word or two, where one speaks against. */
+function Brief({ reason }: { reason: Reason | undefined }) {
+  const word = reason && text.brief[reason.code]
+  return word === undefined ? null : <small>{word}</small>
+}
 
 function ReasonLine({ reason }: { reason: Reason }) {
   const { why, change, datum } = text.reason(reason)
