@@ -1,0 +1,176 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+)
+
+// text is what a part of the page says.
+func (p page) text(selector string) string {
+	p.t.Helper()
+	p.do(chromedp.WaitVisible(chromedp.CSS(selector)))
+	s, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](fmt.Sprintf(`document.querySelector(%q).innerText`, selector)))
+	if err != nil {
+		p.t.Fatal(err)
+	}
+	return s
+}
+
+// An owner invites, the guest joins on another machine by the link, sees what a
+// viewer may and no button that a viewer may not press; then is let do more, and
+// is taken out.
+func TestInvitation(t *testing.T) {
+	s := up(t, true)
+	owner, guest := open(t, s.URL, browser.Desk), open(t, s.URL+"/yards", browser.Phone)
+	guest.says("main", "Sign in", "Mix works without")
+	owner.enter()
+	owner.do(chromedp.Navigate(s.URL + "/people"))
+	owner.says("main", "People of Marrow Quay", "Demo keeper (you)")
+	owner.pick("May", "viewer: sees everything, changes nothing")
+	owner.choose("Make a link")
+	link := owner.text("[data-link]")
+	guest.do(chromedp.Navigate(link))
+	guest.says("main", "Join Marrow Quay as viewer")
+	guest.do(chromedp.SendKeys(chromedp.CSS(`input[autocomplete="username"]`), "Guest"),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="new-password"]`), "brief"))
+	guest.choose("Join")
+	guest.says("main", "Too low. Possible: 10 to 200 characters")
+	guest.write(`input[autocomplete="new-password"]`, "several plain words")
+	guest.choose("Join")
+	guest.says(`[data-yard="Ropewalk"]`, "8 hives", "R1", "treat with the yard")
+	guest.do(chromedp.Navigate(s.URL + ropewalk))
+	guest.says("main", "Stand line")
+	if guest.count("[data-look], [data-add-colony]") != 0 {
+		t.Error("a viewer is offered what only others may do")
+	}
+	owner.do(chromedp.Reload())
+	owner.pick("Guest", "helper")
+	owner.says("main", "looks in, counts and treats")
+	guest.do(chromedp.Reload())
+	guest.says("main", "Look in")
+	guest.do(chromedp.Navigate(link))
+	guest.says("main", "This invitation was used")
+
+	owner.pick("Demo keeper", "helper")
+	owner.says("[data-said]", "An operation needs an owner")
+	owner.choose("Take out")
+	owner.choose("Take out")
+	owner.says("main", "Demo keeper (you)")
+	guest.do(chromedp.Navigate(s.URL + ropewalk))
+	guest.says("main", "Sign in")
+
+	owner.click("[data-sign-out]")
+	owner.says("main", "Sign in", "Enter the demo")
+}
+
+// A label is copied to a card, told where it cannot be, and then judges and doses.
+func TestCardOfALabel(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/cards"))
+	p.says("main", "No cards yet")
+	p.click(`[data-blank="rule"]`)
+	p.write(`[data-card-form] [data-field="name"]`, "Winter syrup")
+	p.fill("content.rule.full_seam_ml", "40")
+	p.fill("content.min_c", "8")
+	p.choose("Keep the card")
+	p.says(`[data-path="content.rule.full_seam_ml"]`, "Too high. Possible: 1 to 10")
+	p.do(chromedp.Reload())
+	p.click(`[data-blank="rule"]`)
+	if got := p.value("content.rule.full_seam_ml"); got != "40" {
+		t.Errorf("what was typed is %q after a reload, want 40", got)
+	}
+	p.fill("content.rule.full_seam_ml", "4")
+	p.choose("Keep the card")
+	p.says(`[data-card="Winter syrup"]`, "8 to 10 °C")
+
+	p.do(chromedp.Navigate(s.URL + "/decide"))
+	const yard = `[data-decide-yard="Ropewalk"] `
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "fits")
+	p.do(chromedp.WaitReady(chromedp.CSS(`option[value^="card:"]`)), chromedp.Evaluate[chromedp.Void](`(() => {
+		const option = document.querySelector('option[value^="card:"]')
+		const list = option.closest('select')
+		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(list, option.value)
+		list.dispatchEvent(new Event('change', { bubbles: true }))
+	})()`))
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "does not fit", "too cold")
+	p.click(yard + `[data-row="R1"] [data-cell="dribble"]`)
+	p.says(yard+"[data-reasons]", "it takes 8 to 10 °C")
+}
+
+// What becomes of a hive: split, and its child carries what was given; united, and
+// it leaves the line; counts that are wrong are struck out and stay.
+func TestWhatBecomesOfAHive(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
+	p.says("main", "R3", "17 in 7 days", "over", "95 %: 1.41 to 3.89 a day", "Formic acid")
+	p.choose("Split")
+	p.choose("Split it off")
+	p.says("main", "A figure is needed here")
+	p.do(chromedp.SendKeys(`//label[text()="Name of the new hive"]/following-sibling::div/input`, "R3 child"))
+	p.choose("Split it off")
+	p.says("h1", "R3 child")
+	p.says("main", "before the split or union", "Split off from R3")
+
+	p.choose("Unite with another")
+	p.pick("Into", "R1")
+	p.choose("Unite them")
+	p.says("main", "Closed on 4 Dec 2026")
+	p.do(chromedp.Navigate(s.URL + ropewalk))
+	p.says("main", "R8")
+	if p.count(`[data-stand="R3 child"]`) != 0 {
+		t.Error("what was united still stands")
+	}
+
+	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
+	p.says("main", "Split", "R3 child")
+	p.do(chromedp.Click(`//section[h2[text()="Counts"]]//li[1]//button[normalize-space()="Strike out"]`),
+		chromedp.SendKeys(`//label[text()="Why is it wrong?"]/following-sibling::div/input`, "Wax moths, not mites"),
+		chromedp.Click(`//section[h2[text()="Counts"]]//li[1]//button[contains(@class, "contained")]`))
+	p.says("main", "struck out: Wax moths, not mites")
+	p.neverNaN()
+}
+
+// Counts that cannot be are told at their field, and nothing typed is lost.
+func TestCountsThatCannotBe(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + ropewalk + "/count"))
+	p.write(`[data-count-row="R1"] input`, "5")
+	p.write(`[data-count-row="R2"] input`, "many")
+	p.fill("on", "2026-12-24")
+	p.click("[data-keep-counts]")
+	p.says(`[data-path="on"]`, "This day has not come yet")
+	p.says(`[data-count-row="R2"]`, "Too low")
+	p.do(chromedp.Reload())
+	p.fill("on", "2026-12-04")
+	p.fill("days", "0")
+	p.write(`[data-count-row="R2"] input`, "12")
+	p.click("[data-keep-counts]")
+	p.says(`[data-path="days"]`, "A figure is needed here")
+	p.fill("days", "10")
+	p.click("[data-keep-counts]")
+	// 5 in 10 days is 0.16 to 1.17 a day, 12 is 0.62 to 2.10: one cannot tell, one is near.
+	p.says(`[data-count-row="R1"]`, "cannot tell", "0.50 a day", "95 %: 0.16 to 1.17 a day", "tells after 8 days")
+	p.says(`[data-count-row="R2"]`, "near", "1.20 a day", "95 %: 0.62 to 2.10 a day")
+}
+
+// The demo's clock moves on by a press, and yesterday's looks with it.
+func TestDemoClock(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
+	p.says("main", "yesterday")
+	p.click("[data-demo-clock]")
+	p.says("header", "Sat, 5 Dec 2026")
+	p.says("main", "2 days ago")
+}
