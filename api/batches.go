@@ -15,6 +15,12 @@ type ByID struct {
 	ID string `path:"id" format:"uuid"`
 }
 
+// change is what is sent to one thing.
+type change[T any] struct {
+	ByID
+	Body T
+}
+
 // none is a request without anything in it.
 type none = struct{}
 
@@ -44,17 +50,11 @@ func batches(h huma.API, d *desks) {
 	answering(h, d, app.Viewer, operation("batches", "get-batch", http.MethodGet, "batches/{id}", "One batch whole", 404),
 		func(ctx context.Context, desk app.Desk, in *ByID) (wire.Batch, error) { return desk.Batch(ctx, in.ID) })
 	answering(h, d, app.Helper, operation("batches", "remark-batch", http.MethodPost, "batches/{id}/remarks", "Write a remark to a batch", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.Remark
-		}) (wire.Batch, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.Remark]) (wire.Batch, error) {
 			return desk.Remark(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("batches", "void-batch", http.MethodPost, "batches/{id}/void", "Mark a batch as void; it stays", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.VoidBatch
-		}) (wire.Batch, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.VoidBatch]) (wire.Batch, error) {
 			return desk.VoidBatch(ctx, in.ID, in.Body.Reason)
 		})
 }

@@ -28,38 +28,23 @@ func colonies(h huma.API, d *desks) {
 			return desk.AddColony(ctx, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("colonies", "change-colony", http.MethodPut, "colonies/{id}", "Change a colony over the version that was seen", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.SaveColony
-		}) (wire.ColonyWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.SaveColony]) (wire.ColonyWhole, error) {
 			return desk.ChangeColony(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("colonies", "move-colony", http.MethodPost, "colonies/{id}/move", "Bring a colony to another yard", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.Move
-		}) (wire.ColonyWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.Move]) (wire.ColonyWhole, error) {
 			return desk.Move(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("colonies", "split-colony", http.MethodPost, "colonies/{id}/split", "Take a new colony off; its bees carry their treatments", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.Split
-		}) (wire.ColonyWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.Split]) (wire.ColonyWhole, error) {
 			return desk.Split(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("colonies", "end-colony", http.MethodPost, "colonies/{id}/end", "Close a colony: dead, sold, or united with another", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.End
-		}) (wire.ColonyWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.End]) (wire.ColonyWhole, error) {
 			return desk.End(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Helper, operation("colonies", "treat-colony", http.MethodPost, "colonies/{id}/treatments", "Record what was given", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.Treatment
-		}) (wire.ColonyWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.Treatment]) (wire.ColonyWhole, error) {
 			return desk.Treat(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Helper, operation("colonies", "take-out", http.MethodPost, "colonies/{id}/treatments/{treatment}/out", "Record that it was taken out", 404, 422),
@@ -101,10 +86,7 @@ func counts(h huma.API, d *desks) {
 			return desk.Count(ctx, in.Body)
 		})
 	kept(h, d, app.Helper, operation("counts", "void-count", http.MethodPost, "counts/{id}/void", "Strike a count out; it stays", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.VoidBatch
-		}) (*none, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.VoidBatch]) (*none, error) {
 			return nil, desk.VoidCount(ctx, in.ID, in.Body.Reason)
 		})
 	answering(h, d, app.Viewer, operation("counts", "get-lines", http.MethodGet, "lines", "Where the operation acts, by season"),

@@ -19,10 +19,7 @@ func cards(h huma.API, d *desks) {
 			return desk.SaveCard(ctx, "", in.Body)
 		})
 	answering(h, d, app.Keeper, operation("cards", "change-card", http.MethodPut, "cards/{id}", "Change a card over the version that was seen", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.LabelCard
-		}) (wire.LabelCard, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.LabelCard]) (wire.LabelCard, error) {
 			return desk.SaveCard(ctx, in.ID, in.Body)
 		})
 }

@@ -23,17 +23,11 @@ func yards(h huma.API, d *desks) {
 			return desk.SaveYard(ctx, "", in.Body)
 		})
 	answering(h, d, app.Keeper, operation("yards", "change-yard", http.MethodPut, "yards/{id}", "Change a yard over the version that was seen", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.SaveYard
-		}) (wire.YardWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.SaveYard]) (wire.YardWhole, error) {
 			return desk.SaveYard(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Keeper, operation("yards", "arrange-yard", http.MethodPut, "yards/{id}/order", "The order in which the hives stand", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *struct {
-			ByID
-			Body wire.Order
-		}) (wire.YardWhole, error) {
+		func(ctx context.Context, desk app.Desk, in *change[wire.Order]) (wire.YardWhole, error) {
 			return desk.Arrange(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Viewer, operation("counts", "list-counts", http.MethodGet, "yards/{id}/counts", "All counts of a yard", 404),

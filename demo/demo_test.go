@@ -6,6 +6,9 @@ import (
 	"time"
 
 	"keeler/app"
+	"keeler/core/calendar"
+	"keeler/core/season"
+	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
 	"keeler/wire"
@@ -80,5 +83,101 @@ func TestRopewalk(t *testing.T) {
 	acid, err := wire.PlanPad(*Welcome().Draft.Pad)
 	if err != nil || acid.VisitML != 152 {
 		t.Errorf("%v mL of acid: %v", acid.VisitML, err)
+	}
+}
+
+// clear is the demo's weather, straight from its maker.
+type clear struct{}
+
+func (clear) Forecast(_ context.Context, yard string, latitude float64, from calendar.Day) (season.Forecast, error) {
+	y, m, d := from.Date()
+	var out season.Forecast
+	for i, h := range weather.Forecast(yard, latitude, time.Date(y, time.Month(m), d, 0, 0, 0, 0, time.UTC), WeatherSeed) {
+		out = append(out, season.Hour{Day: from + calendar.Day(i/24), Hour: i % 24, TempC: h.TempC, WindMS: h.WindMS, GustMS: h.GustMS, Rain: h.RainMM})
+	}
+	return out, nil
+}
+
+// The scenario shows what a keeper meets on a December morning: most fit for a
+// dribble, one is light, one has brood, some must be looked into first; one yard has
+// a hive over the line; the job that is ready holds the six that fit.
+func TestDecember(t *testing.T) {
+	db, err := mariadbd.Temporary(context.Background())
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer db.Stop()
+	s, err := store.Open(db.DSN())
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = s.Close() }()
+	if err := s.Migrate(t.Context()); err != nil {
+		t.Fatal(err)
+	}
+	if err := Seed(t.Context(), s, clear{}); err != nil {
+		t.Fatal(err)
+	}
+	a := app.New(s, app.Settings{Work: app.Pinned(Now), Wall: time.Now, Welcome: Welcome(), Weather: clear{}})
+	who, err := a.EnterDemo(t.Context())
+	if err != nil {
+		t.Fatal(err)
+	}
+	got, err := a.Desk(who).Decide(t.Context(), app.Question{People: 3})
+	if err != nil {
+		t.Fatal(err)
+	}
+	verdicts, needs, over := map[string]string{}, map[string]string{}, map[string]int{}
+	for _, y := range got.Yards {
+		over[y.Name] = y.Over
+		for _, c := range y.Colonies {
+			verdicts[c.Name], needs[c.Name] = c.Cells[0].Verdict, c.Need
+			for i, method := range []string{"dribble", "strip", "pad"} {
+				if i > 0 && c.Cells[i].Verdict != "does_not_fit" {
+					t.Errorf("%s, %s in December: %s", c.Name, method, c.Cells[i].Verdict)
+				}
+			}
+		}
+	}
+	for name, want := range map[string]string{
+		"R1": "fits", "R3": "fits", "R4": "does_not_fit", "R6": "does_not_fit", "R8": "fits",
+		"S1": "fits", "S7": "look_first", "K1": "fits", "K2": "look_first", "K4": "look_first", "K6": "fits",
+	} {
+		if verdicts[name] != want {
+			t.Errorf("%s: %s, want %s", name, verdicts[name], want)
+		}
+	}
+	for name, want := range map[string]string{"R3": "treat", "R7": "with_yard", "S1": "none", "S2": "count", "K1": "count_anew"} {
+		if needs[name] != want {
+			t.Errorf("%s needs %s, want %s", name, needs[name], want)
+		}
+	}
+	if over["Ropewalk"] != 1 || over["Saltmarsh Hut"] != 0 || over["Kiln Lane"] != 0 {
+		t.Errorf("over the line: %v", over)
+	}
+	jobs, err := a.Desk(who).Jobs(t.Context())
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, c := range jobs.Jobs[0].Colonies {
+		if c.Verdict != "fits" || c.Override != "" {
+			t.Errorf("the job holds %+v", c)
+		}
+	}
+	// R1, R2, R3, R5, R7 and R8 hold 37½ seams.
+	recipe, err := a.Desk(who).JobRecipe(t.Context(), jobs.Jobs[0].ID, "2026-12-04")
+	if err != nil || len(recipe.Recipe.Dribble.Colonies) != 6 {
+		t.Fatalf("got %+v %v", recipe, err)
+	}
+	plan, err := wire.PlanDribble(*recipe.Recipe.Dribble)
+	if err != nil {
+		t.Fatal(err)
+	}
+	seams := 0.0
+	for _, d := range plan.Doses {
+		seams += d.Seams
+	}
+	if seams != 37.5 {
+		t.Errorf("the bench has %v seams, want 37½", seams)
 	}
 }

@@ -168,10 +168,7 @@ func read[T any](t *testing.T, p *process, path string) T {
 // Whatever is killed under a stream of saves, what was acknowledged is there
 // afterwards, and whatever is there is whole.
 func TestKilledUnderSaves(t *testing.T) {
-	program := filepath.Join(t.TempDir(), "keeler")
-	if out, err := exec.Command("go", "build", "-o", program, ".").CombinedOutput(); err != nil {
-		t.Fatalf("%v\n%s", err, out)
-	}
+	program := program(t)
 	data := t.TempDir()
 	kept := map[string]bool{}
 	for _, victim := range []struct {

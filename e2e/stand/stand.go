@@ -98,6 +98,9 @@ func (s *Stand) Serve() error {
 	return nil
 }
 
+// Overcast ends the weather service, for as long as the stand is there.
+func (s *Stand) Overcast() { s.sky.Close() }
+
 // Hush stops the HTTP side, as a server that is away.
 func (s *Stand) Hush() error { return s.server.Close() }
 

@@ -1,0 +1,102 @@
+package main
+
+import (
+	"bytes"
+	"crypto/tls"
+	"crypto/x509"
+	"io"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"syscall"
+	"testing"
+)
+
+// program is a built keeler.
+func program(t *testing.T) string {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "keeler")
+	if out, err := exec.Command("go", "build", "-o", path, ".").CombinedOutput(); err != nil {
+		t.Fatalf("%v\n%s", err, out)
+	}
+	return path
+}
+
+// A phone in the same network signs in over HTTPS, by the certificate that keeler
+// cert made; the cookie then goes nowhere else, and a change from the public
+// address is taken.
+func TestServeHTTPS(t *testing.T) {
+	keeler, folder := program(t), t.TempDir()
+	if out, err := exec.Command(keeler, "cert", "--data", folder).CombinedOutput(); err != nil || !bytes.Contains(out, []byte("--tls-cert")) {
+		t.Fatalf("%v\n%s", err, out)
+	}
+	cert := filepath.Join(folder, "keeler.crt")
+	cmd := exec.Command(keeler, "serve", "--addr", "127.0.0.1:0", "--data", folder, "--log", "error",
+		"--tls-cert", cert, "--tls-key", filepath.Join(folder, "keeler.key"), "--public-url", "https://quay.example")
+	out, err := cmd.StdoutPipe()
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := cmd.Start(); err != nil {
+		t.Fatal(err)
+	}
+	defer func() {
+		_ = cmd.Process.Signal(syscall.SIGTERM)
+		if err := cmd.Wait(); err != nil {
+			t.Errorf("it did not stop in order: %v", err)
+		}
+	}()
+	line := make([]byte, 200)
+	n, err := out.Read(line)
+	if err != nil {
+		t.Fatal(err)
+	}
+	url := strings.TrimSpace(string(line[:n])[strings.Index(string(line[:n]), "https://"):])
+	pem, err := os.ReadFile(cert)
+	if err != nil {
+		t.Fatal(err)
+	}
+	trusted := x509.NewCertPool()
+	trusted.AppendCertsFromPEM(pem)
+	phone := &http.Client{Transport: &http.Transport{TLSClientConfig: &tls.Config{RootCAs: trusted}}}
+	post := func(path, body, origin string) *http.Response {
+		t.Helper()
+		request, err := http.NewRequestWithContext(t.Context(), http.MethodPost, url+path, strings.NewReader(body))
+		if err != nil {
+			t.Fatal(err)
+		}
+		request.Header.Set("Content-Type", "application/json")
+		request.Header.Set("Origin", origin)
+		response, err := phone.Do(request)
+		if err != nil {
+			t.Fatal(err)
+		}
+		_, _ = io.Copy(io.Discard, response.Body)
+		_ = response.Body.Close()
+		return response
+	}
+	const owner = `{"operation":"Quay","login":"Owner","password":"several plain words"}`
+	if r := post("/api/claim", owner, "https://elsewhere.example"); r.StatusCode != http.StatusForbidden {
+		t.Errorf("from elsewhere: %s", r.Status)
+	}
+	r := post("/api/claim", owner, "https://quay.example")
+	cookie := r.Header.Get("Set-Cookie")
+	if r.StatusCode != http.StatusOK || !strings.Contains(cookie, "Secure") || !strings.Contains(cookie, "HttpOnly") {
+		t.Errorf("%s, %q", r.Status, cookie)
+	}
+}
+
+// What is asked for and is not there is told with the help.
+func TestUnknownCommand(t *testing.T) {
+	if err := run("spoons", nil); err == nil || !strings.Contains(err.Error(), "spoons") {
+		t.Errorf("got %v", err)
+	}
+	if err := run("serve", []string{"--tls-key", "x"}); err == nil {
+		t.Error("a key without its certificate was taken")
+	}
+	if err := run("serve", []string{"--log", "loud"}); err == nil {
+		t.Error("an unknown level was taken")
+	}
+}

@@ -1,0 +1,142 @@
+package wire
+
+import (
+	"errors"
+	"testing"
+
+	"keeler/core/fault"
+)
+
+func seamed(name string, seams ...float64) Colony {
+	return Colony{Name: name, Boxes: []Box{{Kind: "deep", Frames: len(seams) - 1, Seams: seams}}}
+}
+
+// Every method's recipe of a job can be worked as it is: six full seams are 30 mL of
+// syrup and, at one to 2½, 2 strips; ten combs are 20 mL of acid.
+func TestRecipeOfJob(t *testing.T) {
+	colonies := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
+	worked := map[string]RecipeAnswer{}
+	for _, method := range []string{Dribble, Strip, Pad} {
+		w, err := RecipeOf(method, colonies, nil).Work()
+		if err != nil {
+			t.Fatalf("%s: %v", method, err)
+		}
+		worked[method] = w.Answer
+	}
+	if d := worked[Dribble].Dribble; d.GivenML != 30 || d.Strength.GPerL < 35 || d.Strength.GPerL > 35.1 {
+		t.Errorf("syrup: %v mL of %v g/L", d.GivenML, d.Strength.GPerL)
+	}
+	if s := worked[Strip].Strip; s.Strips != 2 {
+		t.Errorf("%d strips", s.Strips)
+	}
+	if p := worked[Pad].Pad; p.VisitML != 20 {
+		t.Errorf("%v mL of acid", p.VisitML)
+	}
+}
+
+// A card doses by what it says: 20 mL up to 15,000 bees of its table; 2 strips a
+// box; 2 pads a hive; 3 mL a comb.
+func TestRecipeOfCard(t *testing.T) {
+	colonies := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
+	card := func(method string, k CardContent) RecipeAnswer {
+		t.Helper()
+		w, err := RecipeOf(method, colonies, &LabelCard{Name: "Bought", Method: method, Content: k}).Work()
+		if err != nil {
+			t.Fatalf("%s: %v", method, err)
+		}
+		return w.Answer
+	}
+	table := card(Dribble, CardContent{Dribble: &Card{Rows: []CardRow{{UpToBees: 15_000, DoseML: 20}, {DoseML: 40}}}})
+	if got := table.Dribble.GivenML; got != 20 { // 6 × 2,200 bees are 13,200
+		t.Errorf("by the table: %v mL", got)
+	}
+	each := 2
+	if got := card(Strip, CardContent{Strip: &StripNumber{By: "box", Each: each}}).Strip.Strips; got != 2 {
+		t.Errorf("%d strips", got)
+	}
+	if got := card(Pad, CardContent{Pad: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
+		t.Errorf("%d pads", got)
+	}
+	if got := card(Pad, CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.VisitML; got != 30 {
+		t.Errorf("%v mL", got)
+	}
+}
+
+// What is wrong on a card is told at its place on the card.
+func TestCardFaults(t *testing.T) {
+	good := func() LabelCard {
+		return LabelCard{Name: "Bought", Method: Strip, Content: CardContent{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "box", Each: 2}}}
+	}
+	c := good()
+	if err := c.Check(); err != nil {
+		t.Fatal(err)
+	}
+	eleven := 11.0
+	for field, spoil := range map[string]func(*LabelCard){
+		"name":                            func(c *LabelCard) { c.Name = "  " },
+		"content.min_c":                   func(c *LabelCard) { c.Content.MinC = -21 },
+		"content.max_c":                   func(c *LabelCard) { c.Content.MaxC = 10 },
+		"content.supers":                  func(c *LabelCard) { c.Content.Supers = "perhaps" },
+		"content.days_in_high":            func(c *LabelCard) { c.Content.DaysInHigh = 41 },
+		"content.days_in_low":             func(c *LabelCard) { c.Content.DaysInLow = -1 },
+		"content.repeats":                 func(c *LabelCard) { c.Content.Repeats = 21 },
+		"content.days_apart":              func(c *LabelCard) { c.Content.DaysApart = 61 },
+		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = 366 },
+		"content.strip.each":              func(c *LabelCard) { c.Content.Strip.Each = 41 },
+		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = Dribble, &Rule{FullSeamML: &eleven} },
+		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = Dribble, &Card{Rows: []CardRow{{DoseML: 501}}} },
+		"content.pad.formic_g": func(c *LabelCard) {
+			c.Method, c.Content.Pad = Pad, &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
+		},
+		"content.amount.ml": func(c *LabelCard) { c.Method, c.Content.Amount = Pad, &PadAmount{Per: "comb", ML: 501, From: "above"} },
+	} {
+		c := good()
+		spoil(&c)
+		var l fault.List
+		if err := c.Check(); !errors.As(err, &l) || l[0].Field != field {
+			t.Errorf("%s: got %v", field, err)
+		}
+	}
+}
+
+// A hive and the bees seen in it, told at the box and gap that cannot be.
+func TestCheckHiveAndBoard(t *testing.T) {
+	hive, err := ParseHive("deep ccf + medium 2")
+	if err != nil {
+		t.Fatal(err)
+	}
+	if slots, err := CheckHive(hive); err != nil || slots[0] != "ccf" || slots[1] != "cc" {
+		t.Errorf("got %v %v", slots, err)
+	}
+	if q, err := CheckBoard(hive, [][]float64{{0, 1, 0.5, 0}, {0.25, 1, 0}}); err != nil || q != 11 {
+		t.Errorf("got %d quarters, %v", q, err)
+	}
+	for field, board := range map[string][][]float64{
+		"board": {{0, 1, 0, 0}}, "board[0][3]": {{0, 1, 0, 0.5}, {0}}, // behind the feeder nobody sits
+		"board[1][0]": {{0}, {1.5}}, "board[1]": {{0}, {0, 0, 0, 0}},
+	} {
+		var l fault.List
+		if _, err := CheckBoard(hive, board); !errors.As(err, &l) || l[0].Field != field {
+			t.Errorf("%s: got %v", field, err)
+		}
+	}
+	for field, boxes := range map[string][]HiveBox{
+		"boxes": {}, "boxes[0].kind": {{Kind: "tower", Slots: []string{"comb"}}},
+		"boxes[1].slots[0]": {{Kind: "deep", Slots: []string{"comb"}}, {Kind: "deep", Slots: []string{"cat"}}},
+	} {
+		var l fault.List
+		if _, err := CheckHive(boxes); !errors.As(err, &l) || l[0].Field != field {
+			t.Errorf("%s: got %v", field, err)
+		}
+	}
+}
+
+func TestRuleWords(t *testing.T) {
+	for _, c := range [][3]string{
+		{"label", "", "By the product's label"}, {"permit", "no. 7", "Prescription or permit: no. 7"}, {"own", "own hives", "Own mixture, where allowed: own hives"},
+	} {
+		if got := RuleWords(c[0], c[1]); got != c[2] {
+			t.Errorf("got %q", got)
+		}
+	}
+}
