@@ -26,7 +26,7 @@ func cards(h huma.API, d *desks) {
 
 // deciding registers the judgement and the jobs that come of it.
 func deciding(h huma.API, d *desks) {
-	list(h, "season/schools", "What each established way asks of colony, day and weather", func() []wire.Conditions { return wire.SeasonSchools("") })
+	list(h, "season/schools", "What each established way asks of colony, day and weather", wire.SeasonSchools)
 	answering(h, d, app.Viewer, operation("decide", "decide", http.MethodGet, "decide", "Which method fits which colony on a day, and the windows of the next ten", 422),
 		func(ctx context.Context, desk app.Desk, in *struct {
 			Day     string `query:"day" doc:"2006-01-02; today when left out."`

@@ -2,7 +2,6 @@ package store
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
 	"time"
 
@@ -211,27 +210,6 @@ func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) 
 	})
 }
 
-// Event is something that happened to a colony as a whole.
-type Event struct {
-	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
-	ID          string `gorm:"primaryKey"`
-	ColonyID    string
-	Kind        string
-	OtherID     *string
-	HappenedOn  time.Time
-	Detail      string
-	UserID      uint64
-	CreatedAt   time.Time
-}
-
-func (Event) TableName() string { return "colony_events" }
-
-// Events lists what happened to a colony, the newest first.
-func (o Operation) Events(ctx context.Context, colony string) ([]Event, error) {
-	var out []Event
-	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, created_at DESC").Find(&out).Error
-}
-
 // Move brings a colony to another yard, at the end of its line.
 func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
 	return o.within(ctx, func(o Operation) error {
@@ -265,13 +243,6 @@ func (o Operation) Split(ctx context.Context, parent string, child *Colony, happ
 	}))
 }
 
-// carry copies the treatments of one colony to another that its bees go into.
-func (o Operation) carry(from, to string) error {
-	return o.db.Exec(`INSERT INTO treatments (operation_id, id, colony_id, method, what, given_on, out_on, carried_from, user_id, created_at)
-		SELECT operation_id, UUID(), ?, method, what, given_on, out_on, COALESCE(carried_from, colony_id), user_id, created_at
-		FROM treatments WHERE operation_id = ? AND colony_id = ?`, to, o.id, from).Error
-}
-
 // End closes a colony; into names the one that its bees were united with, if any,
 // which then carries its treatments.
 func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason, into string, happened ...Event) error {
@@ -286,107 +257,6 @@ func (o Operation) End(ctx context.Context, id string, version int, on time.Time
 		}
 		return o.happened(happened...)
 	})
-}
-
-func (o Operation) happened(events ...Event) error {
-	for i := range events {
-		events[i].OperationID = o.id
-	}
-	return o.db.Create(&events).Error
-}
-
-// Inspection is one look into a colony.
-type Inspection struct {
-	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
-	ID          string `gorm:"primaryKey"`
-	ColonyID    string
-	LookedOn    time.Time
-	Quarters    *int
-	Seams       json.RawMessage
-	Brood       string
-	Stores      string
-	Supers      *int
-	Queen       string
-	Temper      string
-	Note        string
-	UserID      uint64
-	CreatedAt   time.Time
-}
-
-// Inspect writes a look into a colony; the same id a second time is dropped.
-func (o Operation) Inspect(ctx context.Context, rows []Inspection) error {
-	for i := range rows {
-		rows[i].OperationID = o.id
-	}
-	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
-}
-
-// Inspections lists the looks since a day, the oldest first, of one colony or with
-// an empty id of all, without notes and seams unless whole.
-func (o Operation) Inspections(ctx context.Context, colony string, since time.Time, whole bool) ([]Inspection, error) {
-	q := o.own(ctx).Where("looked_on >= ?", since)
-	if colony != "" {
-		q = q.Where("colony_id = ?", colony)
-	}
-	if !whole {
-		q = q.Select("colony_id", "looked_on", "quarters", "brood", "stores", "supers", "queen")
-	}
-	var out []Inspection
-	return out, q.Order("looked_on, created_at").Find(&out).Error
-}
-
-// LastSeams finds the newest seams of each of some colonies, by colony.
-func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
-	var rows []Inspection
-	err := o.own(ctx).Select("colony_id", "seams").Where("colony_id IN ? AND seams IS NOT NULL", colonies).
-		Order("looked_on, created_at").Find(&rows).Error
-	out := make(map[string]json.RawMessage, len(colonies))
-	for _, r := range rows {
-		out[r.ColonyID] = r.Seams
-	}
-	return out, err
-}
-
-// Treatment is something given to a colony.
-type Treatment struct {
-	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
-	ID          string `gorm:"primaryKey"`
-	ColonyID    string
-	Method      string
-	What        string
-	GivenOn     time.Time
-	OutOn       *time.Time
-	CarriedFrom *string
-	UserID      uint64
-	CreatedAt   time.Time
-}
-
-// Treated writes a treatment; the same id a second time is dropped.
-func (o Operation) Treated(ctx context.Context, rows []Treatment) error {
-	for i := range rows {
-		rows[i].OperationID = o.id
-	}
-	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
-}
-
-// TakeOut ends a treatment that is still in the hive.
-func (o Operation) TakeOut(ctx context.Context, colony, id string, on time.Time) error {
-	done := o.own(ctx).Model(&Treatment{}).Where("id = ? AND colony_id = ? AND out_on IS NULL", id, colony).Update("out_on", on)
-	if done.Error == nil && done.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return done.Error
-}
-
-// Treatments lists what was given, the newest first, of one colony or with an
-// empty id of all since a day.
-func (o Operation) Treatments(ctx context.Context, colony string, since time.Time) ([]Treatment, error) {
-	q := o.own(ctx).Where("(given_on >= ? OR out_on IS NULL)", since)
-	if colony != "" {
-		q = q.Where("colony_id = ?", colony)
-	}
-	var out []Treatment
-	return out, q.Order("given_on DESC, created_at DESC").Find(&out).Error
 }
 
 // Stands counts the living colonies of each yard.

@@ -3,7 +3,6 @@ import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import NativeSelect from '@mui/material/NativeSelect'
 import TextField from '@mui/material/TextField'
-import { useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
@@ -16,6 +15,7 @@ import { HIVES, type HiveName } from '../stages/mix/hives/hive'
 import { text as mix } from '../stages/mix/text'
 import { hiveBoxes, inWords, preset, shapes } from './hive'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
@@ -54,7 +54,7 @@ const typed = (c: Whole | undefined): Typed => ({
 
 /** A colony and its hive. When somebody else was faster, both are shown. */
 export function ColonyForm({ yard, colony, onClose }: Props) {
-  const queries = useQueryClient()
+  const changed = useChanged()
   const form = useKept(`colony.${colony?.id ?? `new.${yard}`}`, () => typed(colony))
   const [theirs, setTheirs] = useState<Whole>()
   const v = form.value
@@ -69,8 +69,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
     },
     () => {
       form.putDown()
-      void queries.invalidateQueries({ queryKey: ['yards'] })
-      void queries.invalidateQueries({ queryKey: ['colonies'] })
+      changed()
       onClose()
     },
   )

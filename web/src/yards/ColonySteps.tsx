@@ -1,13 +1,14 @@
 import Button from '@mui/material/Button'
 import NativeSelect from '@mui/material/NativeSelect'
 import TextField from '@mui/material/TextField'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import { yardQuery } from './useYard'
 import styles from './yards.module.css'
 
@@ -39,15 +40,8 @@ export function ColonySteps({ colony }: { colony: Whole }) {
   )
 }
 
-function useAgain() {
-  const queries = useQueryClient()
-  return () => {
-    for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
-  }
-}
-
 function Move({ colony }: { colony: Whole }) {
-  const again = useAgain()
+  const changed = useChanged()
   const [to, setTo] = useState('')
   const yards = useQuery({
     queryKey: ['yards'],
@@ -59,7 +53,7 @@ function Move({ colony }: { colony: Whole }) {
         params: { path: { id: colony.id } },
         body: { yard_id: to, version: colony.version },
       }),
-    again,
+    changed,
   )
   return (
     <div className={styles.bar}>
@@ -86,7 +80,7 @@ function Move({ colony }: { colony: Whole }) {
 }
 
 function Split({ colony }: { colony: Whole }) {
-  const again = useAgain()
+  const changed = useChanged()
   const navigate = useNavigate()
   const [child] = useState(() => crypto.randomUUID() as string)
   const [name, setName] = useState('')
@@ -97,7 +91,7 @@ function Split({ colony }: { colony: Whole }) {
         body: { child: { id: child, name, nuc: true, queen: 'young', boxes: colony.boxes.slice(0, 1) } },
       }),
     () => {
-      again()
+      changed()
       void navigate(`/colonies/${child}`)
     },
   )
@@ -123,7 +117,7 @@ function Split({ colony }: { colony: Whole }) {
 }
 
 function Unite({ colony }: { colony: Whole }) {
-  const again = useAgain()
+  const changed = useChanged()
   const [into, setInto] = useState('')
   const yard = useQuery(yardQuery(colony.yard_id))
   const uniting = useSaving(
@@ -132,7 +126,7 @@ function Unite({ colony }: { colony: Whole }) {
         params: { path: { id: colony.id } },
         body: { reason: '', into, version: colony.version },
       }),
-    again,
+    changed,
   )
   return (
     <>
@@ -162,7 +156,7 @@ function Unite({ colony }: { colony: Whole }) {
 }
 
 function End({ colony }: { colony: Whole }) {
-  const again = useAgain()
+  const changed = useChanged()
   const [reason, setReason] = useState('')
   const ending = useSaving(
     async () =>
@@ -170,7 +164,7 @@ function End({ colony }: { colony: Whole }) {
         params: { path: { id: colony.id } },
         body: { reason, version: colony.version },
       }),
-    again,
+    changed,
   )
   return (
     <>

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { client, type Schemas } from '../api/client'
 import { Asking } from '../book/Asking'
 import { MiteGauge } from '../drawing/MiteGauge'
@@ -7,17 +6,16 @@ import { useSaving } from '../parts/useSaving'
 import { date } from '../shell/day'
 import { three } from '../units/format'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 /** The counts of a colony, the newest first, with their intervals. */
 export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCount'][]; helper: boolean }) {
-  const queries = useQueryClient()
+  const changed = useChanged()
   const voiding = useSaving(
     async ({ id, reason }: { id: string; reason: string }) =>
       client.POST('/api/counts/{id}/void', { params: { path: { id } }, body: { reason } }),
-    () => {
-      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
-    },
+    changed,
   )
   if (counts.length === 0) return <p className="quiet">{text.noCounts}</p>
   return (

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useState, type KeyboardEvent } from 'react'
 import { Link, useParams } from 'react-router'
@@ -14,6 +14,7 @@ import { useKept } from '../shell/useKept'
 import { useStart } from '../shell/useStart'
 import { plain, three } from '../units/format'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import { yardQuery } from './useYard'
 import styles from './yards.module.css'
 
@@ -42,7 +43,7 @@ const number = (typed: string) => {
 }
 
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
-  const queries = useQueryClient()
+  const changed = useChanged()
   const { now } = useStart()
   const form = useKept<Typed>(`counts.${yard.id}`, () => ({
     kind: 'board',
@@ -70,7 +71,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
     (counts) => {
       setTold(Object.fromEntries(counts.map((c) => [c.colony_id, c])))
       form.set({ ...v, mites: {} })
-      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+      changed()
     },
   )
   const faultOf = (colony: string) => {

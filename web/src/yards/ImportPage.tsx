@@ -1,18 +1,18 @@
 import Button from '@mui/material/Button'
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { client, Problem, type Schemas } from '../api/client'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 type Mode = 'preview' | 'all' | 'right'
 
 /** Colonies from a table: looked at first, stored only on a word. */
 export default function ImportPage() {
-  const queries = useQueryClient()
+  const changed = useChanged()
   const [file, setFile] = useState<File>()
   const [seen, setSeen] = useState<Schemas['Import']>()
   const sending = useSaving(
@@ -32,8 +32,7 @@ export default function ImportPage() {
     },
     (out) => {
       setSeen(out)
-      if (out?.stored)
-        for (const of of ['yards', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+      if (out?.stored) changed()
     },
   )
   return (

@@ -9,6 +9,7 @@ import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import { may, useStart } from '../shell/useStart'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 /** Where the operation acts, by season. */
@@ -23,6 +24,7 @@ export default function LinesPage() {
 
 function Form({ lines }: { lines: Schemas['MiteLines'] }) {
   const queries = useQueryClient()
+  const changed = useChanged()
   const keeper = may(useStart().me?.role, 'keeper')
   const form = useKept('lines', () =>
     lines.lines.map((l) => ({ wash: String(l.wash), board: String(l.board) })),
@@ -39,7 +41,7 @@ function Form({ lines }: { lines: Schemas['MiteLines'] }) {
     (now) => {
       queries.setQueryData(['lines'], now)
       form.putDown()
-      for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
+      changed()
     },
   )
   return (

@@ -1,7 +1,6 @@
 import Button from '@mui/material/Button'
 import NativeSelect from '@mui/material/NativeSelect'
 import TextField from '@mui/material/TextField'
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
@@ -10,6 +9,7 @@ import { useSaving } from '../parts/useSaving'
 import { date } from '../shell/day'
 import { useStart } from '../shell/useStart'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 type Method = Schemas['Treatment']['method']
@@ -17,17 +17,14 @@ const METHODS: Method[] = ['dribble', 'strip', 'pad', 'other']
 
 /** What was given to these bees, whatever hive they were in then. */
 export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole']; helper: boolean }) {
-  const queries = useQueryClient()
-  const again = () => {
-    for (const of of ['yards', 'colonies', 'decide']) void queries.invalidateQueries({ queryKey: [of] })
-  }
+  const changed = useChanged()
   const out = useSaving(
     async (treatment: string) =>
       client.POST('/api/colonies/{id}/treatments/{treatment}/out', {
         params: { path: { id: colony.id, treatment } },
         body: {},
       }),
-    again,
+    changed,
   )
   return (
     <>
@@ -54,7 +51,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
           </li>
         ))}
       </ul>
-      {helper && <Record colony={colony.id} done={again} />}
+      {helper && <Record colony={colony.id} done={changed} />}
     </>
   )
 }

@@ -1,11 +1,11 @@
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
-import { useQueryClient } from '@tanstack/react-query'
 import { client, type Schemas } from '../api/client'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import { text } from './text'
+import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
 
 /** A yard's name and place. */
 export function YardForm({ yard, onClose }: Props) {
-  const queries = useQueryClient()
+  const changed = useChanged()
   const form = useKept(`yard.${yard?.id ?? 'new'}`, () => ({
     id: crypto.randomUUID(),
     name: yard?.name ?? '',
@@ -35,7 +35,7 @@ export function YardForm({ yard, onClose }: Props) {
     },
     () => {
       form.putDown()
-      void queries.invalidateQueries({ queryKey: ['yards'] })
+      changed()
       onClose()
     },
   )

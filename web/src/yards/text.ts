@@ -50,7 +50,6 @@ export const text = {
   temper: { calm: 'calm', nervous: 'nervous', fierce: 'fierce' } as Record<string, string>,
   notLooked: 'not looked',
   methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Formic acid', other: 'Other' },
-  inHive: (what: string) => `${what} in the hive`,
   seams: (n: number) => `${fraction(n)} seams`,
   boxKinds: { deep: 'deep', medium: 'medium', shallow: 'shallow' },
   boxes: (parts: readonly string[]) => parts.join(' + '),
@@ -128,7 +127,6 @@ export const text = {
   queenAsk: 'Queen',
   temperAsk: 'Temper',
   note: 'Note',
-  clear: 'Not looked',
   lookKeys: 'Keys: b brood · s stores · u supers · q queen · t temper · Enter keep',
 
   // Counting.
@@ -156,7 +154,6 @@ export const text = {
 
   // Charts.
   chart: { wash: 'Washes, mites per 100 bees', board: 'Boards, mites a day' },
-  chartLine: 'act',
   chartHint: 'Each dot with its 95 % interval; the rule is where you act in that season.',
 
   // Lines.

@@ -1,0 +1,61 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"time"
+
+	"gorm.io/gorm/clause"
+)
+
+// Inspection is one look into a colony.
+type Inspection struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	ColonyID    string
+	LookedOn    time.Time
+	Quarters    *int
+	Seams       json.RawMessage
+	Brood       string
+	Stores      string
+	Supers      *int
+	Queen       string
+	Temper      string
+	Note        string
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// Inspect writes a look into a colony; the same id a second time is dropped.
+func (o Operation) Inspect(ctx context.Context, rows []Inspection) error {
+	for i := range rows {
+		rows[i].OperationID = o.id
+	}
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
+}
+
+// Inspections lists the looks since a day, the oldest first, of one colony or with
+// an empty id of all, without notes and seams unless whole.
+func (o Operation) Inspections(ctx context.Context, colony string, since time.Time, whole bool) ([]Inspection, error) {
+	q := o.own(ctx).Where("looked_on >= ?", since)
+	if colony != "" {
+		q = q.Where("colony_id = ?", colony)
+	}
+	if !whole {
+		q = q.Select("colony_id", "looked_on", "quarters", "brood", "stores", "supers", "queen")
+	}
+	var out []Inspection
+	return out, q.Order("looked_on, created_at").Find(&out).Error
+}
+
+// LastSeams finds the newest seams of each of some colonies, by colony.
+func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
+	var rows []Inspection
+	err := o.own(ctx).Select("colony_id", "seams").Where("colony_id IN ? AND seams IS NOT NULL", colonies).
+		Order("looked_on, created_at").Find(&rows).Error
+	out := make(map[string]json.RawMessage, len(colonies))
+	for _, r := range rows {
+		out[r.ColonyID] = r.Seams
+	}
+	return out, err
+}
