@@ -52,7 +52,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/colonies/{id}/treatments/{treatment}/out", `{}`},
 	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},
 	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
-	{"POST /api/jobs/plan", `{"yard_id":"<yards>","under":"winter","colonies":["<colonies>"],"people":1,"from":"2026-12-04"}`},
+	{"POST /api/jobs/plan", `{"yard_id":"<yards>","method":"dribble","under":"winter","colonies":["<colonies>"],"people":1,"from":"2026-12-04"}`},
 	{"POST /api/batches/{id}/remarks", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dff","text":"Taken note"}`},
 	{"POST /api/batches/{id}/void", `{"reason":"Taken away"}`},
 	{"POST /api/import/colonies", "yard,colony,boxes\nTaken,Z,deep 2"},

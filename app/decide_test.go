@@ -72,7 +72,7 @@ func TestDecideWithoutForecast(t *testing.T) {
 	if y.Forecast || y.Colonies[0].Cells[0].Verdict != "look_first" || y.Outlooks[0].Days[0].Known {
 		t.Errorf("got %+v", y)
 	}
-	shares, err := d.PlanJob(t.Context(), wire.JobPlan{YardID: y.ID, Under: "winter", Colonies: ids, People: 1})
+	shares, err := d.PlanJob(t.Context(), wire.JobPlan{YardID: y.ID, Method: "dribble", Colonies: ids, People: 1})
 	if err != nil || len(shares.Days) != 0 || !slices.Equal(shares.Left, ids) {
 		t.Errorf("got %+v %v", shares, err)
 	}
@@ -130,7 +130,7 @@ func TestJob(t *testing.T) {
 	again.ID, again.Colonies = uuid.NewString(), []wire.JobColony{{ColonyID: ids[0], Day: "2026-12-10"}}
 	_, err = d.SaveJob(t.Context(), again)
 	at(t, "a repeat", err, "colonies[0].override", fault.Missing)
-	shares, err := d.PlanJob(t.Context(), wire.JobPlan{YardID: y, Under: "winter", Colonies: ids, People: 1})
+	shares, err := d.PlanJob(t.Context(), wire.JobPlan{YardID: y, Method: "dribble", Under: "winter", Colonies: ids, People: 1})
 	if err != nil || len(shares.Days) != 1 || shares.Days[0].Minutes != 3 {
 		t.Errorf("two hives at 1½ minutes: %+v %v", shares, err)
 	}

@@ -227,9 +227,8 @@ func (in *importing) row(r record) {
 	} else if c.Name == "" {
 		l.Add("name", fault.Missing)
 	}
-	if len(c.Name) > 40 {
-		l.AddRange("name", fault.TooHigh, 1, 40, "letters")
-	}
+	l.Within("name", float64(utf8.RuneCountInString(c.Name)), 0, 40, "letters")
+	l.Within("notes", float64(utf8.RuneCountInString(f["notes"])), 0, 2000, "letters")
 	key := stand(f["yard"], c.Name)
 	if in.taken[key] && c.Name != "" {
 		l.Add("name", fault.Taken)
@@ -260,9 +259,7 @@ func (in *importing) yard(f map[string]string, l *fault.List) *store.Yard {
 		return y
 	}
 	y := &store.Yard{Name: name, CreatedAt: in.desk.stamp()}
-	if name == "" || len(name) > 60 {
-		l.AddRange("yard", fault.Missing, 1, 60, "letters")
-	}
+	l.Within("yard", float64(utf8.RuneCountInString(name)), 1, 60, "letters")
 	latitude, err := strconv.ParseFloat(strings.ReplaceAll(f["latitude"], ",", "."), 64)
 	if err != nil {
 		l.AddRange("latitude", fault.Missing, season.South, season.North, "degrees")

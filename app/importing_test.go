@@ -70,9 +70,15 @@ func TestImportFaults(t *testing.T) {
 	for _, r := range rows {
 		file += r.row + "\n"
 	}
+	rows = append(rows, struct{ row, column string }{"Slipway," + strings.Repeat("ü", 41) + ",deep 10,57.5", "colony"},
+		struct{ row, column string }{"Slipway,A12,deep 10,57.5,,,," + strings.Repeat("n", 2001), "notes"})
+	for _, r := range rows[len(rows)-2:] {
+		file += r.row + "\n"
+	}
+	file += "Slipway," + strings.Repeat("ü", 40) + ",deep 10,57.5\n"
 	file += "Slipway,B1,deep 10,57.5\nSlipway,B1,deep 10,57.5\n"
 	got, err := d.Import(t.Context(), []byte(file), ImportAll)
-	if err != nil || got.Stored != 0 || got.Right != 1 || got.Wrong != len(rows)+1 {
+	if err != nil || got.Stored != 0 || got.Right != 2 || got.Wrong != len(rows)+1 {
 		t.Fatalf("got %+v %v", got, err)
 	}
 	told := map[int][]string{}
@@ -87,8 +93,8 @@ func TestImportFaults(t *testing.T) {
 			t.Errorf("%s: told %v", r.row, told[i+2])
 		}
 	}
-	if done, err := d.Import(t.Context(), []byte(file), ImportRight); err != nil || done.Stored != 1 {
-		t.Errorf("the right one: %+v %v", done, err)
+	if done, err := d.Import(t.Context(), []byte(file), ImportRight); err != nil || done.Stored != 2 {
+		t.Errorf("the right ones: %+v %v", done, err)
 	}
 	if again, err := d.Import(t.Context(), []byte("yard,colony,boxes\nslipway,b1,deep 10"), ImportAll); err != nil || again.Wrong != 1 {
 		t.Errorf("a name that stands there: %+v %v", again, err)

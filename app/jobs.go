@@ -3,7 +3,6 @@ package app
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"strings"
 
 	"keeler/core/calendar"
@@ -26,7 +25,7 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	if err != nil {
 		return wire.JobShares{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
 	}
-	under, err := d.chooseAny(ctx, in.Under)
+	under, err := d.choose(ctx, "under", season.Method(in.Method), in.Under)
 	if err != nil {
 		return wire.JobShares{}, err
 	}
@@ -63,21 +62,6 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 		out.Days[i] = wire.JobShare{Day: written(s.Day), Minutes: s.Minutes, Colonies: in.Colonies[s.First:s.Last]}
 	}
 	return out, nil
-}
-
-// chooseAny finds a school or card by its id alone.
-func (d Desk) chooseAny(ctx context.Context, id string) (chosen, error) {
-	if school, known := season.School(id); known {
-		return d.choose(ctx, "under", school.Method, id)
-	}
-	for _, m := range season.Methods {
-		c, err := d.choose(ctx, "under", m, id)
-		var l fault.List
-		if err == nil && c.fixed != nil || err != nil && !errors.As(err, &l) {
-			return c, err
-		}
-	}
-	return chosen{}, fault.List{{Field: "under", Reason: fault.Unknown}}
 }
 
 // SaveJob keeps a job. Each colony is judged again for its day; one that the method

@@ -44,7 +44,8 @@ type Jobs struct {
 // JobPlan asks to deal colonies out to days.
 type JobPlan struct {
 	YardID   string   `json:"yard_id" format:"uuid"`
-	Under    string   `json:"under" maxLength:"60"`
+	Method   string   `json:"method" enum:"dribble,strip,pad"`
+	Under    string   `json:"under,omitempty" maxLength:"60" doc:"School or card: to judge by; the usual of the season when left out."`
 	Colonies []string `json:"colonies" maxItems:"1000" doc:"Their ids in stand order."`
 	People   int      `json:"people" doc:"The crew, 1 to 12."`
 	From     string   `json:"from" doc:"The first day, 2006-01-02."`

@@ -33,17 +33,18 @@ export function JobDocket({ decide, choice, set, done }: Props) {
     y.colonies.filter((c) => choice.ticked.includes(c.id)).map((c) => ({ ...c, yard: y })),
   )
   const yards = [...new Map(rows.map((r) => [r.yard.id, r.yard])).values()]
-  const under = decide.conditions[at]?.id ?? ''
+  const { method } = choice
+  const under = choice.under[method]
   const people = Math.max(1, Math.trunc(Number(choice.people)) || 1)
   // Each yard has its own weather, and so its own days.
   const plans = useQuery({
-    queryKey: ['decide', 'plan', under, people, choice.day, rows.map((r) => r.id)],
+    queryKey: ['decide', 'plan', method, under, people, choice.day, rows.map((r) => r.id)],
     enabled: rows.length > 0,
     queryFn: async ({ signal }) =>
       Promise.all(
         yards.map(async (y) => {
           const colonies = rows.filter((r) => r.yard.id === y.id).map((r) => r.id)
-          const body = { yard_id: y.id, under, colonies, people, from: choice.day }
+          const body = { yard_id: y.id, method, under, colonies, people, from: choice.day }
           return (await client.POST('/api/jobs/plan', { body, signal })).data!
         }),
       ),
