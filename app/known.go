@@ -201,5 +201,5 @@ func treatmentOf(t store.Treatment) wire.Treatment {
 	}
 }
 
-// day is midnight of a day, as a pointer for what may be missing.
+// dayPointer is midnight of a day, for what may be missing.
 func dayPointer(d calendar.Day) *time.Time { t := timeOf(d); return &t }

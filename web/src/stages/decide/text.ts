@@ -211,7 +211,10 @@ export const text = {
   days: 'Days',
   share: (n: number, minutes: number) =>
     `${n} ${n === 1 ? 'hive' : 'hives'}, about ${Math.max(1, Math.round(minutes))} min`,
-  left: (n: number) => `${n} find no window within ten days: they stay on the day chosen.`,
+  left: (n: number) =>
+    n === 1
+      ? 'One finds no window within ten days: it stays on the day chosen.'
+      : `${n} find no window within ten days: they stay on the day chosen.`,
   against:
     'These do not fit. Untick them, or say why it is done all the same; the reason stays in the record.',
   overrideWhy: 'Why all the same?',
