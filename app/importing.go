@@ -56,8 +56,8 @@ func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Im
 	}
 	out := in.out
 	out.Rows, out.Right = len(rows), len(in.colonies)
-	store := mode == ImportRight || mode == ImportAll && out.Wrong == 0
-	if !store || len(in.colonies) == 0 {
+	keep := mode == ImportRight || mode == ImportAll && out.Wrong == 0
+	if !keep || len(in.colonies) == 0 {
 		return out, nil
 	}
 	if err := d.op.Import(ctx, in.added, in.colonies); err != nil {

@@ -14,21 +14,28 @@ import (
 	"keeler/wire"
 )
 
-// A second start of the demo finds its data and adds nothing.
-func TestSeedAgain(t *testing.T) {
+// empty is a store of its own with nothing in it.
+func empty(t *testing.T) *store.Store {
+	t.Helper()
 	db, err := mariadbd.Temporary(context.Background())
 	if err != nil {
 		t.Fatal(err)
 	}
-	defer db.Stop()
+	t.Cleanup(db.Stop)
 	s, err := store.Open(db.DSN())
 	if err != nil {
 		t.Fatal(err)
 	}
-	defer func() { _ = s.Close() }()
+	t.Cleanup(func() { _ = s.Close() })
 	if err := s.Migrate(t.Context()); err != nil {
 		t.Fatal(err)
 	}
+	return s
+}
+
+// A second start of the demo finds its data and adds nothing.
+func TestSeedAgain(t *testing.T) {
+	s := empty(t)
 	for range 2 {
 		if err := Seed(t.Context(), s, nil); err != nil {
 			t.Fatal(err)
@@ -102,19 +109,7 @@ func (clear) Forecast(_ context.Context, yard string, latitude float64, from cal
 // dribble, one is light, one has brood, some must be looked into first; one yard has
 // a hive over the line; the job that is ready holds the six that fit.
 func TestDecember(t *testing.T) {
-	db, err := mariadbd.Temporary(context.Background())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer db.Stop()
-	s, err := store.Open(db.DSN())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = s.Close() }()
-	if err := s.Migrate(t.Context()); err != nil {
-		t.Fatal(err)
-	}
+	s := empty(t)
 	if err := Seed(t.Context(), s, clear{}); err != nil {
 		t.Fatal(err)
 	}

@@ -56,13 +56,12 @@ export function JobDocket({ decide, choice, set, done }: Props) {
   const name =
     choice.name || text.suggestion(yards.map((y) => y.name).join(', '), text.methods[choice.method])
   const saving = useSaving(
-    async () => {
+    async (rule_kind: Schemas['SaveJob']['rule_kind']) => {
       const colonies = rows.map((r) => ({
         colony_id: r.id,
         day: dayOf.get(r.id) ?? choice.day,
         ...(amiss.includes(r) && { override: choice.override }),
       }))
-      const rule_kind = choice.ruleKind || 'own'
       const body = {
         id: choice.id,
         name,
@@ -166,7 +165,7 @@ export function JobDocket({ decide, choice, set, done }: Props) {
               size="large"
               variant="contained"
               disabled={saving.busy || plans.isPending || choice.ruleKind === ''}
-              onClick={() => saving.save()}
+              onClick={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}
               data-make-job
             >
               {saving.busy ? text.making : text.make}
