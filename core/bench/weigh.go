@@ -13,18 +13,24 @@ import (
 type Balance struct {
 	Division chem.Grams // its readability, over 0
 	Capacity chem.Grams // 0 when it was not said
+	Least    chem.Grams // the smallest load it feels sensibly; 0 when it was not said
 }
 
 // MaxLoads is how many loads of one ingredient are still counted without slips.
 const MaxLoads = 50
 
 // Check appends what cannot be a balance: a division outside 0.001 to 10 g, a
-// capacity below a hundred divisions.
+// capacity below a hundred divisions, a least load above a tenth of the capacity.
 func (b Balance) Check(l *fault.List) {
 	l.Within("balance_g", float64(b.Division), 0.001, 10, "g")
 	if b.Capacity != 0 {
 		l.Within("balance_capacity_g", float64(b.Capacity), max(20, 100*float64(b.Division)), 100000, "g")
 	}
+	most := 1000 * float64(b.Division)
+	if b.Capacity > 0 {
+		most = float64(b.Capacity) / 10
+	}
+	l.Within("balance_least_g", float64(b.Least), 0, most, "g")
 }
 
 // Target is a mass as it is read on the balance.
@@ -64,14 +70,14 @@ func (b Balance) Bulk(mass chem.Grams) Balance {
 	return b
 }
 
-// Coarse reports how uncertain one division makes the mass, and whether that is
-// more than a careful keeper accepts (2.5 %).
+// Coarse reports how uncertain the readability makes the mass, and whether that is
+// more than a careful keeper accepts: ± 1.25 %, so that a mass of forty divisions is fine.
 func (b Balance) Coarse(mass chem.Grams) (chem.Share, bool) {
 	if mass <= 0 {
 		return 0, false
 	}
-	part := chem.Share(b.Division / mass)
-	return part, part > 0.025
+	part := chem.Share(b.Off() / mass)
+	return part, part > 0.0125
 }
 
 // Readable refuses a balance on which one of the lines, by its step, would read

@@ -21,11 +21,11 @@ func TestWeigh(t *testing.T) {
 			t.Errorf("%g g at %g: got %v ± %v, want %g ± %g", c.mass, c.division, got.Show, got.Band, c.show, c.band)
 		}
 	}
-	if part, coarse := (Balance{Division: 1}).Coarse(9); !coarse || math.Abs(float64(part)-1.0/9) > 1e-9 {
-		t.Errorf("9 g on a 1 g balance must be called coarse, by 11 %%; got %v %v", part, coarse)
+	if part, coarse := (Balance{Division: 1}).Coarse(9); !coarse || math.Abs(float64(part)-0.5/9) > 1e-9 {
+		t.Errorf("9 g on a 1 g balance must be called coarse, by 6 %%; got %v %v", part, coarse)
 	}
 	if _, coarse := (Balance{Division: 1}).Coarse(45); coarse {
-		t.Error("45 g on a 1 g balance is 2.2 %, within what is accepted")
+		t.Error("45 g on a 1 g balance is 1.1 %, within what is accepted")
 	}
 }
 
@@ -39,13 +39,13 @@ func TestLoads(t *testing.T) {
 		{3150, 1, 2000, 1575, 2}, {2000, 1, 2000, 2000, 1}, {2001, 1, 2000, 1001, 2}, {5990, 10, 2000, 2000, 3},
 		{45, 0.1, 0, 45, 1}, // capacity not said
 	} {
-		b := Balance{chem.Grams(c.division), chem.Grams(c.capacity)}
+		b := Balance{Division: chem.Grams(c.division), Capacity: chem.Grams(c.capacity)}
 		got := b.Weigh(chem.Grams(c.mass))
 		if got.Loads != c.loads || math.Abs(float64(got.Each)-c.each) > 1e-9 {
 			t.Errorf("%g g on %g/%g: %d × %v, want %d × %g", c.mass, c.division, c.capacity, got.Loads, got.Each, c.loads, c.each)
 		}
 	}
-	for _, b := range []Balance{{0.1, 200}, {1, 500}, {5, 2000}, {0.01, 50}} {
+	for _, b := range []Balance{{0.1, 200, 0}, {1, 500, 0}, {5, 2000, 0}, {0.01, 50, 0}} {
 		for mass := chem.Grams(0.5); mass < 9000; mass *= 1.037 {
 			got := b.Weigh(mass)
 			if off := math.Abs(float64(got.Each)*float64(got.Loads) - float64(got.Show)); off > float64(b.Division)*float64(got.Loads)/2+1e-9 {

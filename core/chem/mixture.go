@@ -19,8 +19,7 @@ func (m Mixture) Take(mass Grams) Mixture {
 	if all <= 0 {
 		return Mixture{}
 	}
-	k := mass / all
-	return Mixture{m.OAD * k, m.Formic * k, m.Glycerol * k, m.Water * k, m.Sugar * k}
+	return m.Times(mass / all)
 }
 
 // Share is a part's share of the whole by mass, 0 for an empty mixture.
@@ -33,3 +32,8 @@ func (m Mixture) Share(part Grams) Share {
 
 // Mixture gives the syrup's parts.
 func (s Syrup) Mixture() Mixture { return Mixture{OAD: s.OAD, Water: s.Water, Sugar: s.Sugar} }
+
+// Times multiplies every part by n: a mixture told for one gram becomes n grams.
+func (m Mixture) Times(n Grams) Mixture {
+	return Mixture{m.OAD * n, m.Formic * n, m.Glycerol * n, m.Water * n, m.Sugar * n}
+}

@@ -32,6 +32,8 @@ const (
 	NoHive     Reason = "no_hive"     // not a stack of boxes
 	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
 	Taken      Reason = "taken"       // another one has this name
+	Doubtful   Reason = "doubtful"    // so far off that it must be said twice
+	Ended      Reason = "ended"       // nothing more happens to it
 )
 
 // Fault is one wrong input. Field is its path in the request, such as

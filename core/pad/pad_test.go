@@ -274,7 +274,7 @@ func TestNotes(t *testing.T) {
 		{"a nuc's part", func(r *Request) {
 			r.School, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
 		}, NoteNuc, nil},
-		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, []float64{1, 0.062}},
+		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, []float64{1, 0.031}},
 	} {
 		found := false
 		for _, n := range plan(t, c.change).Notes {

@@ -172,7 +172,7 @@ func TestNotes(t *testing.T) {
 		{"a thirsty strip", func(r *Request) { r.Uptake = 25 }, NoteUptake, []float64{25, 22}},
 		{"a hot pot", func(r *Request) { r.Heat = 75 }, NoteHot, []float64{75, 70}},
 		{"carried of another strength", func(r *Request) { r.Carried = Carried{100, 0.4, 0} }, NoteCarried, []float64{40, 34.602}},
-		{"a coarse balance", func(r *Request) { r.Size.Strips, r.Balance.Division = 2, 1 }, NoteBalance, []float64{1, 0.0723}}, // 13.84 g
+		{"a coarse balance", func(r *Request) { r.Size.Strips, r.Balance.Division = 2, 1 }, NoteBalance, []float64{1, 0.0361}}, // 13.84 g
 		{"no room", func(r *Request) { hives(cluster(10, 4, 6))(r); r.Number = Number{By: PerColony, Each: 5} }, NoteGaps, []float64{5, 2}},
 		{"the rule's most", func(r *Request) { hives(cluster(12, 0, 12))(r) }, NoteMost, []float64{5, 4}}, // 13 seams ask 5.2
 		{"bees at the wall", hives(cluster(10, 0, 0)), NoteNoGap, []float64{1, 0}},

@@ -48,7 +48,7 @@ func TestNotes(t *testing.T) {
 		{"crystals in the yard alone", func(r *Request) { r.Aim = free(59); r.Fridge = 20 }, NoteCrystals, true, []float64{12.5, 0, 1}, nil},
 		{"a sweet syrup", func(r *Request) { r.SugarRatio, r.Fridge, r.Yard = 1.6, 10, 10 }, NoteRatio, true, []float64{1.6}, nil},
 		// 500/998.68 of 35 g is 17.52 g: one gram on it is 5.7 %.
-		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, true, []float64{1, 0.057}, nil},
+		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, true, []float64{1, 0.0285}, nil},
 		{"a raised cap", func(r *Request) { r.Rule.Cap = 60 }, NoteBigCap, true, []float64{60, 50}, nil},
 		// 13 seams ask 65 mL.
 		{"the cap bites", func(r *Request) { r.Colonies[0] = colony("S4", thirteen) }, NoteCap, false, []float64{65, 50}, []string{"S4"}},

@@ -1,0 +1,108 @@
+package strip
+
+import (
+	"math"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+)
+
+// Waits of the pot, in seconds.
+const (
+	soak = 24 * 3600
+	turn = 4 * 60 // sponges, 3 to 5 minutes on each side
+)
+
+// holding is how close to its temperature a pot is held, °C.
+const holding chem.Celsius = 3
+
+// Order is the order of work of a pot: what holds no acid first, then the gear.
+var Order = bench.Order{ID: "pot", Acts: []bench.Act{
+	{ID: "glycerol", Kind: bench.WeighIt, Line: StepGlycerol, Clean: true},
+	{ID: "gear", Kind: bench.Do, Gear: bench.PotGear, Check: true},
+	{ID: "heat_pot", Kind: bench.Heat, Alarm: HighestHeat},
+	{ID: "carried", Kind: bench.WeighIt, Line: StepCarried},
+	{ID: "acid", Kind: bench.WeighIt, Line: StepAcid},
+	{ID: "heat_clear", Kind: bench.Heat, Alarm: HighestHeat, Check: true, Join: true},
+	{ID: "pour", Kind: bench.Do},
+	{ID: "soak", Kind: bench.Wait, Seconds: soak},
+	{ID: "drain", Kind: bench.Do, Gear: bench.StripGear},
+	{ID: "left", Kind: bench.Left},
+	{ID: "seal", Kind: bench.Do, Check: true},
+}}
+
+// Keepings is the rule of keeping strips and liquor: 1 to 2 months, sealed.
+var Keepings = []bench.Keeping{{Store: "sealed", Days: 60}}
+
+// Work is the plan as it is made. A sponge is turned once before it soaks.
+func Work(r Request, p Plan) bench.Work {
+	w := bench.Work{
+		Lines: p.Lines, Measure: bench.PercentOAD, Aim: p.Liquor, Headroom: r.Headroom,
+		Parts: []bench.Part{
+			{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: chem.Mixture{OAD: 1}},
+			{Name: "glycerol", Steps: []bench.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}},
+			{Name: "carried", Steps: []bench.Step{StepCarried}, Gram: p.Carried.Take(1)},
+		},
+	}
+	acts := make([]bench.Act, 0, len(Order.Acts)+1)
+	for _, a := range Order.Acts {
+		if a.Kind == bench.Heat {
+			a.Low, a.High = r.Heat-holding, min(r.Heat+holding, HighestHeat)
+		}
+		if a.ID == "soak" && r.Layout.Carrier == Sponge {
+			acts = append(acts, bench.Act{ID: "turn", Kind: bench.Wait, Seconds: turn})
+		}
+		acts = append(acts, a)
+	}
+	w.Follow(acts)
+	return w
+}
+
+// Uptake is what one piece took up, g, and how far that may be off.
+//
+// Source: the trade's own way, (liquor in − liquor left) ÷ pieces. What clings to
+// the pot counts as taken up.
+func Uptake(in, inOff, left, leftOff chem.Grams, pieces int) (each, off chem.Grams) {
+	if pieces <= 0 {
+		return 0, 0
+	}
+	n := chem.Grams(pieces)
+	return (in - left) / n, chem.Grams(math.Hypot(float64(inOff), float64(leftOff))) / n
+}
+
+// Learnt is what pieces of one kind take up, from several pots.
+type Learnt struct {
+	Each   chem.Grams // the mean
+	Spread chem.Grams // the standard deviation; 0 of a single pot
+	Pots   int
+}
+
+// Learn takes the mean of what was seen; nothing of nothing.
+func Learn(seen []chem.Grams) Learnt {
+	l := Learnt{Pots: len(seen)}
+	if l.Pots == 0 {
+		return l
+	}
+	for _, x := range seen {
+		l.Each += x / chem.Grams(l.Pots)
+	}
+	if l.Pots > 1 {
+		sum := 0.0
+		for _, x := range seen {
+			sum += float64((x - l.Each) * (x - l.Each))
+		}
+		l.Spread = chem.Grams(math.Sqrt(sum / float64(l.Pots-1)))
+	}
+	return l
+}
+
+// Strange reports whether a new figure is so far from what was learnt, or at first
+// from what was planned with, that somebody should say yes to it: a quarter of
+// it, or three times its spread where that is more.
+func (l Learnt) Strange(each, planned chem.Grams) bool {
+	from, room := planned, planned/4
+	if l.Pots > 0 {
+		from, room = l.Each, max(l.Each/4, 3*l.Spread)
+	}
+	return each <= 0 || math.Abs(float64(each-from)) > float64(room)
+}

@@ -1,0 +1,82 @@
+package strip
+
+import (
+	"math"
+	"testing"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+)
+
+// The trade's pot of 500 g to 945 g, 100 g of it carried over, worked in order:
+// weighed to the gram it is as strong as planned.
+func TestPotInOrder(t *testing.T) {
+	r := forty()
+	r.Carried = Carried{Mass: 100, OAD: 0.3, Water: 0.01}
+	p, err := New(r)
+	if err != nil {
+		t.Fatal(err)
+	}
+	w := Work(r, p)
+	geared, order := false, ""
+	var taken []bench.Taken
+	for _, a := range w.Acts {
+		order += a.ID + " "
+		geared = geared || len(a.Gear) > 0
+		for i, part := range w.Parts {
+			if a.Line != part.Steps[0] {
+				continue
+			}
+			if part.Gram.OAD > 0 && !geared {
+				t.Errorf("%s before the gear", a.ID)
+			}
+			for _, l := range p.Lines {
+				if l.Step == a.Line {
+					taken = append(taken, bench.Taken{Part: i, Mass: l.Mass})
+				}
+			}
+		}
+		if a.Kind == bench.Heat && (a.Alarm != 77 || a.High > a.Alarm || a.Low > r.Heat || a.High < r.Heat) {
+			t.Errorf("%s: %+v", a.ID, a)
+		}
+	}
+	if order != "glycerol gear heat_pot carried acid heat_clear pour soak drain left seal " {
+		t.Errorf("the order is %s", order)
+	}
+	if m := w.Made(taken); math.Abs(m.Strength.Value-100*float64(p.Strength)) > 1e-6 || m.Ratio != nil {
+		t.Errorf("makes %+v, planned %v", m.Strength, p.Strength)
+	}
+	r.Layout.Carrier = Sponge
+	if w = Work(r, p); w.Acts[7].ID != "turn" {
+		t.Errorf("sponges are turned: %+v", w.Acts[7])
+	}
+}
+
+// 1,445 g in and 205 g left by 62 strips: 20 g each; ± 1 g and ± 1 g are 1.414 g
+// over 62, 0.0228 g.
+func TestUptake(t *testing.T) {
+	each, off := Uptake(1445, 1, 205, 1, 62)
+	if math.Abs(float64(each)-20) > 1e-9 || math.Abs(float64(off)-0.02281) > 1e-5 {
+		t.Errorf("each %v ± %v", each, off)
+	}
+	if each, off = Uptake(1445, 1, 205, 1, 0); each != 0 || off != 0 {
+		t.Error("of no strips nothing can be said")
+	}
+	l := Learn([]chem.Grams{19, 20, 21}) // mean 20, deviations 1, 0, 1: variance 2/2
+	if l.Pots != 3 || math.Abs(float64(l.Each)-20) > 1e-9 || math.Abs(float64(l.Spread)-1) > 1e-9 {
+		t.Errorf("learnt %+v", l)
+	}
+	for _, c := range []struct {
+		l       Learnt
+		each    chem.Grams
+		strange bool
+	}{
+		{Learnt{}, 24.9, false}, {Learnt{}, 25.1, true}, {Learnt{}, 14.9, true}, {Learnt{}, -1, true}, // a quarter of the planned 20 g
+		{l, 24.9, false}, {l, 25.1, true}, // a quarter of 20 g is more than three times 1 g
+		{Learnt{Each: 10, Spread: 2, Pots: 4}, 15.9, false}, {Learnt{Each: 10, Spread: 2, Pots: 4}, 16.1, true},
+	} {
+		if got := c.l.Strange(c.each, UsualUptake); got != c.strange {
+			t.Errorf("%v after %+v: strange %v", c.each, c.l, got)
+		}
+	}
+}
