@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -24,6 +25,11 @@ type Batch struct {
 	SnapshotVersion int
 	Inputs          json.RawMessage
 	Answer          json.RawMessage
+	State           string
+	Unit            string // of its account: ml, g or pieces
+	Leftover        bool   // liquor that its parent's pot left over
+	Keeping         string
+	UseBy           *time.Time
 	VoidedAt        *time.Time
 	VoidReason      string
 	Components      []BatchComponent `gorm:"foreignKey:OperationID,BatchID;references:OperationID,ID"`
@@ -68,6 +74,7 @@ const NewestBatches = 500
 // already there it writes nothing: saved is false, and the caller compares.
 func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err error) {
 	b.OperationID = o.id
+	b.State, b.Unit = cmp.Or(b.State, Planned), cmp.Or(b.Unit, "ml")
 	for i := range b.Lines {
 		b.Lines[i].OperationID, b.Lines[i].BatchID, b.Lines[i].Position = o.id, b.ID, i
 	}

@@ -27,6 +27,7 @@ var atField = map[string]string{
 	"colonies":      "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way.",
 	"mean.seams":    "Give the seams counted over all colonies.",
 	"mean.colonies": "Say how many colonies there are.",
+	"reason":        "Say why: it stays with the entry.",
 	"hold.card":     "Copy the label: how much or how many for which colony.",
 	"hold.kind":     "Say what you hold.",
 	"strength.by":   "Choose a school or give a strength.",
@@ -82,6 +83,10 @@ func bySort(f fault.Fault) string {
 		return "Write yes or no."
 	case fault.Taken:
 		return "Another one has this name already."
+	case fault.Doubtful:
+		return "Really? This is five times what is wanted here, or more. Look again; if it is so, say yes."
+	case fault.Ended:
+		return "This batch is finished: nothing more happens to it at the bench."
 	case fault.NoTemp:
 		return "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %."
 	}

@@ -104,7 +104,7 @@ func (r *running) add(at int, a Act, target chem.Grams) {
 	st := Station{Act: a, Part: -1}
 	if a.Kind == WeighIt || a.Kind == CountIt {
 		st.Line, st.Part, st.Target = r.w.line(a.Line), r.w.part(a.Line), target
-		st.Acid = r.w.Parts[st.Part].acid()
+		st.Acid = r.w.Parts[st.Part].Acid()
 		st.aim(r.scales)
 	}
 	all := append(r.state.Stations, Station{})
@@ -316,15 +316,15 @@ func (s State) Mending(w Work) Mending {
 	add, ok := w.Mend(in)
 	m := Mending{Possible: ok, Add: add}
 	for _, a := range add {
-		weighing, _ := s.scales.Weigh(a.Mass, w.Parts[a.Part].acid())
+		weighing, _ := s.scales.Weigh(a.Mass, w.Parts[a.Part].Acid())
 		in = append(in, Taken{a.Part, a.Mass, weighing.Off})
 	}
 	m.Made = w.Made(in)
 	return m
 }
 
-// acid reports whether an ingredient holds any.
-func (p Part) acid() bool { return p.Gram.OAD+p.Gram.Formic > 0 }
+// Acid reports whether an ingredient holds any.
+func (p Part) Acid() bool { return p.Gram.OAD+p.Gram.Formic > 0 }
 
 // Taken lists what is in.
 func (s State) Taken() []Taken {

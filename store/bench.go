@@ -1,0 +1,212 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"time"
+
+	"gorm.io/gorm/clause"
+)
+
+// States of a batch.
+const (
+	Planned   = "planned"
+	OnBench   = "bench"
+	IsMade    = "made"
+	Discarded = "discarded"
+)
+
+// Balance is what an operation weighs with.
+type Balance struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	Position    int    `gorm:"primaryKey;autoIncrement:false"`
+	Name        string
+	DivisionG   float64 `gorm:"column:division_g"`
+	CapacityG   float64 `gorm:"column:capacity_g"`
+	LeastG      float64 `gorm:"column:least_g"`
+}
+
+// BenchRun is a batch as it is mixed.
+type BenchRun struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	BatchID     string `gorm:"primaryKey"`
+	WorkOrder   string
+	CupG        float64 `gorm:"column:cup_g"`
+	VesselML    float64 `gorm:"column:vessel_ml"`
+	Balances    json.RawMessage
+	UserID      uint64
+	CreatedAt   time.Time
+	Events      []BenchEvent `gorm:"foreignKey:OperationID,BatchID;references:OperationID,BatchID"`
+}
+
+// BenchEvent is one thing that happened in a run. It is never changed.
+type BenchEvent struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	BatchID     string `gorm:"primaryKey"`
+	Seq         int    `gorm:"primaryKey;autoIncrement:false"`
+	ID          string
+	Kind        string
+	Act         string
+	LoadNo      int
+	Grams       float64
+	OffG        float64 `gorm:"column:off_g"`
+	Pieces      int
+	Sure        bool
+	Answer      string
+	TempC       float64 `gorm:"column:temp_c"`
+	Additions   json.RawMessage
+	Source      string
+	UserID      uint64
+	CreatedAt   time.Time
+	WorkedAt    time.Time
+	Login       string `gorm:"->;-:migration"`
+}
+
+// Balances lists what is weighed with.
+func (o Operation) Balances(ctx context.Context) ([]Balance, error) {
+	var out []Balance
+	return out, o.own(ctx).Order("position").Find(&out).Error
+}
+
+// SetBalances puts these in the place of those before.
+func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.own(ctx).Delete(&Balance{}).Error; err != nil {
+			return err
+		}
+		for i := range rows {
+			rows[i].OperationID, rows[i].Position = o.id, i
+		}
+		return o.db.Create(&rows).Error
+	})
+}
+
+// BeginRun starts a run on a planned batch; one that runs already stays as it is.
+func (o Operation) BeginRun(ctx context.Context, r *BenchRun) error {
+	r.OperationID = o.id
+	return o.within(ctx, func(o Operation) error {
+		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Omit(clause.Associations).Create(r)
+		if made.Error != nil || made.RowsAffected == 0 {
+			return taken(made.Error)
+		}
+		return o.SetBatch(ctx, r.BatchID, map[string]any{"state": OnBench})
+	})
+}
+
+// Run reads a run with its events in their order.
+func (o Operation) Run(ctx context.Context, batch string) (BenchRun, error) {
+	r, err := first[BenchRun](o.own(ctx).Where("batch_id = ?", batch))
+	if err != nil {
+		return r, err
+	}
+	err = o.db.WithContext(ctx).Table("bench_events").Select("bench_events.*, users.login").
+		Joins("LEFT JOIN users ON users.id = bench_events.user_id").
+		Where("operation_id = ? AND batch_id = ?", o.id, batch).Order("seq").Find(&r.Events).Error
+	return r, err
+}
+
+// AtBench does something with a run that nobody else touches meanwhile, all or
+// nothing.
+func (o Operation) AtBench(ctx context.Context, batch string, do func(Operation, BenchRun) error) error {
+	return o.within(ctx, func(o Operation) error {
+		lock := o.own(ctx).Clauses(clause.Locking{Strength: "UPDATE"}).Where("batch_id = ?", batch)
+		if _, err := first[BenchRun](lock); err != nil {
+			return err
+		}
+		r, err := o.Run(ctx, batch)
+		if err != nil {
+			return err
+		}
+		return do(o, r)
+	})
+}
+
+// Happen writes the next event of a run; within AtBench.
+func (o Operation) Happen(ctx context.Context, e *BenchEvent) error {
+	e.OperationID = o.id
+	return taken(o.db.WithContext(ctx).Create(e).Error)
+}
+
+// SetBatch changes columns of a batch.
+func (o Operation) SetBatch(ctx context.Context, id string, columns map[string]any) error {
+	return o.own(ctx).Model(&Batch{}).Where("id = ?", id).Updates(columns).Error
+}
+
+// SetMade puts what a batch really is in the place of what was planned.
+func (o Operation) SetMade(ctx context.Context, id string, parts []BatchComponent, columns map[string]any) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.own(ctx).Where("batch_id = ?", id).Delete(&BatchComponent{}).Error; err != nil {
+			return err
+		}
+		for i := range parts {
+			parts[i].OperationID, parts[i].BatchID = o.id, id
+		}
+		if len(parts) > 0 {
+			if err := o.db.WithContext(ctx).Create(&parts).Error; err != nil {
+				return err
+			}
+		}
+		return o.SetBatch(ctx, id, columns)
+	})
+}
+
+// Uptake is what a piece of a kind took up in one pot.
+type Uptake struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	BatchID     string `gorm:"primaryKey"`
+	Carrier     string
+	EachG       float64 `gorm:"column:each_g"`
+	OffG        float64 `gorm:"column:off_g"`
+	Pieces      int
+	Accepted    bool
+	CreatedAt   time.Time
+}
+
+// Uptakes lists what was seen, the oldest first; of one carrier, or of all.
+func (o Operation) Uptakes(ctx context.Context, carrier string) ([]Uptake, error) {
+	q := o.own(ctx)
+	if carrier != "" {
+		q = q.Where("carrier = ?", carrier)
+	}
+	var out []Uptake
+	return out, q.Order("created_at, batch_id").Find(&out).Error
+}
+
+// AddUptake writes what was seen in a pot.
+func (o Operation) AddUptake(ctx context.Context, u Uptake) error {
+	u.OperationID = o.id
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&u).Error)
+}
+
+// Portion is part of a batch in a vessel of its own, to be carried.
+type Portion struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	BatchID     string
+	YardID      *string
+	Vessel      string
+	Amount      float64
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// Portions lists the portions of a batch.
+func (o Operation) Portions(ctx context.Context, batch string) ([]Portion, error) {
+	var out []Portion
+	return out, o.own(ctx).Where("batch_id = ?", batch).Order("created_at, id").Find(&out).Error
+}
+
+// AddPortion writes a portion; the same id a second time is dropped.
+func (o Operation) AddPortion(ctx context.Context, p Portion) error {
+	p.OperationID = o.id
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&p).Error)
+}
+
+// RemovePortion pours a portion back.
+func (o Operation) RemovePortion(ctx context.Context, batch, id string) error {
+	done := o.own(ctx).Where("batch_id = ? AND id = ?", batch, id).Delete(&Portion{})
+	if done.Error == nil && done.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return done.Error
+}

@@ -1,0 +1,144 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+)
+
+// Lot is an ingredient as it was bought at one time.
+type Lot struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	Ingredient  string
+	Name        string
+	SupplierNo  string
+	ExpiresOn   *time.Time
+	Unit        string
+	Price       float64
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// StockEntry is a line in the account of a batch or a lot. It is never changed.
+type StockEntry struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	BatchID     *string
+	LotID       *string
+	Kind        string
+	Amount      float64
+	LeftBefore  float64
+	ColonyID    *string
+	ForBatchID  *string
+	Reason      string
+	WorkedAt    time.Time
+	UserID      uint64
+	CreatedAt   time.Time
+	Login       string `gorm:"->;-:migration"`
+}
+
+// Account names whose entries are meant: a batch's or a lot's.
+type Account struct{ Batch, Lot string }
+
+func (a Account) of(q *gorm.DB) *gorm.DB {
+	if a.Batch != "" {
+		return q.Where("batch_id = ?", a.Batch)
+	}
+	return q.Where("lot_id = ?", a.Lot)
+}
+
+// Entries lists an account in its order, with who wrote it.
+func (o Operation) Entries(ctx context.Context, a Account) ([]StockEntry, error) {
+	var out []StockEntry
+	q := a.of(o.db.WithContext(ctx).Table("stock_entries").Select("stock_entries.*, users.login").
+		Joins("LEFT JOIN users ON users.id = stock_entries.user_id").Where("operation_id = ?", o.id))
+	return out, q.Order("stock_entries.created_at, stock_entries.id").Find(&out).Error
+}
+
+// Enter writes the next line of an account: make is given what is left and what
+// was written before, while nobody else writes to it. The same id a second time
+// is dropped; for another account it is ErrConflict.
+func (o Operation) Enter(ctx context.Context, a Account, id string, make func(left float64) (StockEntry, error)) error {
+	return o.within(ctx, func(o Operation) error {
+		table, key := "batches", a.Batch
+		if a.Lot != "" {
+			table, key = "lots", a.Lot
+		}
+		var there string // the row of the batch or lot serialises its writers
+		lock := o.own(ctx).Table(table).Clauses(clause.Locking{Strength: "UPDATE"}).Select("id").Where("id = ?", key).Scan(&there)
+		if lock.Error != nil {
+			return lock.Error
+		}
+		if there == "" {
+			return ErrNotFound
+		}
+		was, err := first[StockEntry](o.own(ctx).Where("id = ?", id))
+		if err == nil {
+			if a.Batch != "" && (was.BatchID == nil || *was.BatchID != a.Batch) || a.Lot != "" && (was.LotID == nil || *was.LotID != a.Lot) {
+				return ErrConflict
+			}
+			return nil
+		}
+		if err != ErrNotFound {
+			return err
+		}
+		left, err := o.left(ctx, a)
+		if err != nil {
+			return err
+		}
+		e, err := make(left)
+		if err != nil {
+			return err
+		}
+		e.OperationID, e.ID, e.LeftBefore = o.id, id, left
+		if a.Batch != "" {
+			e.BatchID = &a.Batch
+		} else {
+			e.LotID = &a.Lot
+		}
+		return taken(o.db.WithContext(ctx).Create(&e).Error)
+	})
+}
+
+func (o Operation) left(ctx context.Context, a Account) (float64, error) {
+	var left float64
+	err := a.of(o.own(ctx).Table("stock_entries")).Select("COALESCE(SUM(amount), 0)").Scan(&left).Error
+	return left, err
+}
+
+// Lefts is what is there of every batch and lot that has an account, by its id.
+func (o Operation) Lefts(ctx context.Context) (map[string]float64, error) {
+	var rows []struct {
+		ID   string
+		Left float64
+	}
+	err := o.own(ctx).Table("stock_entries").Select("COALESCE(batch_id, lot_id) AS id, SUM(amount) AS `left`").
+		Group("COALESCE(batch_id, lot_id)").Find(&rows).Error
+	out := make(map[string]float64, len(rows))
+	for _, r := range rows {
+		out[r.ID] = r.Left
+	}
+	return out, err
+}
+
+// Into lists what went out of lots into a batch.
+func (o Operation) Into(ctx context.Context, batch string) ([]StockEntry, error) {
+	var out []StockEntry
+	return out, o.own(ctx).Where("for_batch_id = ? AND lot_id IS NOT NULL", batch).Order("created_at, id").Find(&out).Error
+}
+
+// Lots lists the lots, the newest first.
+func (o Operation) Lots(ctx context.Context) ([]Lot, error) {
+	var out []Lot
+	return out, o.own(ctx).Order("created_at DESC, id").Find(&out).Error
+}
+
+// AddLot writes a lot; created is false when the id is already there.
+func (o Operation) AddLot(ctx context.Context, l Lot) (created bool, err error) {
+	l.OperationID = o.id
+	made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&l)
+	return made.RowsAffected > 0, taken(made.Error)
+}

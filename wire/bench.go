@@ -1,0 +1,209 @@
+package wire
+
+import "time"
+
+// BenchBalance is a balance at hand.
+type BenchBalance struct {
+	Name      string  `json:"name" maxLength:"40" doc:"What the keeper calls it."`
+	DivisionG float64 `json:"balance_g" doc:"Its readability, 0.001 to 10 g."`
+	CapacityG float64 `json:"balance_capacity_g,omitempty" doc:"What it carries, g; left out when not said."`
+	LeastG    float64 `json:"balance_least_g,omitempty" doc:"The smallest load it feels sensibly, g; left out when not said."`
+}
+
+// Balances is all that an operation weighs with.
+type Balances struct {
+	Balances []BenchBalance `json:"balances" maxItems:"8"`
+}
+
+// BeginBench starts the work at the bench.
+type BeginBench struct {
+	Order    string         `json:"order,omitempty" maxLength:"16" doc:"Of work, from orders; the first when left out."`
+	CupG     float64        `json:"cup_g,omitempty" doc:"Tare of the cup that is weighed in, 0 to 20000 g: the balance carries it, too."`
+	VesselML float64        `json:"vessel_ml,omitempty" doc:"Size of the jug, pot or bottle, 10 to 250000 mL; left out when not said."`
+	Balances []BenchBalance `json:"balances" minItems:"1" maxItems:"8"`
+}
+
+// BenchEvent is one thing that happened at the bench.
+type BenchEvent struct {
+	ID      string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	Kind    string  `json:"kind" enum:"took,struck,went,said,heated,began,mended,lot,finished,discarded" doc:"A load went in, or is taken back; went to an act; an answer; a temperature; a wait begun; more is to go in (the server works out what); the lot used of an ingredient (act); the end."`
+	Act     string  `json:"act,omitempty" maxLength:"32"`
+	Load    int     `json:"load,omitempty" doc:"Of took: how many loads of the act were seen before, so that two people never put in one load twice. Of struck: which one."`
+	Grams   float64 `json:"grams,omitempty" doc:"Of took."`
+	Balance int     `json:"balance,omitempty" doc:"Of took: which of the balances, from 0."`
+	Count   int     `json:"count,omitempty" doc:"Of took: pieces, where they are counted."`
+	Sure    bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is five times the target and more. Of finished: take the uptake although it is far from what was learnt."`
+	Answer  string  `json:"answer,omitempty" maxLength:"40" doc:"Of said: yes, no, clear or cloudy. Of lot: its id, or none."`
+	TempC   float64 `json:"temp_c,omitempty" doc:"Of heated, -20 to 200 °C."`
+	Source  string  `json:"source,omitempty" enum:"typed,balance,probe" doc:"Where the figure comes from; typed when left out."`
+	Pieces  int     `json:"pieces,omitempty" doc:"Of finished, for a pot: strips or sponges soaked; as planned when left out."`
+	Keeping string  `json:"keeping,omitempty" maxLength:"10" doc:"Of finished: where the batch is kept, from keepings."`
+
+	Seq int       `json:"seq,omitempty" readOnly:"true"`
+	By  string    `json:"by,omitempty" readOnly:"true"`
+	At  time.Time `json:"at,omitzero" readOnly:"true"`
+}
+
+// BenchSpan is a figure with its uncertainty and its band.
+type BenchSpan struct {
+	Value float64 `json:"value"`
+	Off   float64 `json:"off" doc:"It may be off by so much either way."`
+	Low   float64 `json:"low" doc:"Of the band around what was wanted."`
+	High  float64 `json:"high"`
+	Stand string  `json:"stand" enum:"within,below,above"`
+}
+
+// BenchMade is what a batch is, by its weights.
+type BenchMade struct {
+	Composition []Component `json:"composition"`
+	MassG       float64     `json:"mass_g"`
+	VolumeML    float64     `json:"volume_ml" doc:"At 20 °C."`
+	Unit        string      `json:"unit" enum:"g_per_l,percent_oad,percent_formic" doc:"Of the strength: g OAD per litre, or acid by weight."`
+	Strength    BenchSpan   `json:"strength"`
+	PercentWV   float64     `json:"percent_wv_oad,omitempty" doc:"g OAD per 100 mL."`
+	PercentWVA  float64     `json:"percent_wv_oaa,omitempty" doc:"g OAA per 100 mL."`
+	PercentWW   float64     `json:"percent_ww" doc:"Acid by weight: OAD, or formic acid."`
+	PercentWWA  float64     `json:"percent_ww_oaa,omitempty" doc:"The oxalic acid counted anhydrous, by weight."`
+	Ratio       *BenchSpan  `json:"sugar_per_water,omitempty"`
+	ClearDownC  *float64    `json:"clear_down_c,omitempty" doc:"Of a syrup: colder than this, crystals can fall out, °C."`
+}
+
+// BenchLoad is what lies on the balance at one time.
+type BenchLoad struct {
+	TargetG float64 `json:"target_g"`
+	BandG   float64 `json:"band_g"`
+}
+
+// BenchWeighing is how a mass is weighed.
+type BenchWeighing struct {
+	Balance    int         `json:"balance" doc:"Which of the balances, from 0."`
+	Loads      []BenchLoad `json:"loads"`
+	TotalG     float64     `json:"total_g" doc:"As read."`
+	OffG       float64     `json:"off_g" doc:"It may be off by so much although it reads true."`
+	OffPercent float64     `json:"off_percent"`
+	FinerG     float64     `json:"finer_g,omitempty" doc:"The readability that would know it to 1 %."`
+	Light      bool        `json:"light,omitempty" doc:"Less than the balance feels sensibly."`
+}
+
+// BenchTook is a load that is in.
+type BenchTook struct {
+	Grams float64 `json:"grams"`
+	OffG  float64 `json:"off_g"`
+	Count int     `json:"count,omitempty"`
+}
+
+// BenchAct is one step of the work, as it stands.
+type BenchAct struct {
+	ID         string         `json:"id"`
+	Kind       string         `json:"kind" enum:"weigh,count,do,heat,wait,test,left"`
+	Ingredient string         `json:"ingredient,omitempty" doc:"sugar, water, acid, tablets, stock, glycerol or carried."`
+	Acid       bool           `json:"acid,omitempty" doc:"What is handled holds acid."`
+	Gear       []string       `json:"gear,omitempty" doc:"To be put on before."`
+	Clean      bool           `json:"clean,omitempty" doc:"With clean hands."`
+	Check      bool           `json:"check,omitempty" doc:"Asks whether it is as it should be."`
+	TargetG    float64        `json:"target_g,omitempty"`
+	BandG      float64        `json:"band_g,omitempty"`
+	VolumeML   float64        `json:"volume_ml,omitempty"`
+	Count      int            `json:"count,omitempty"`
+	Took       []BenchTook    `json:"took"`
+	Rest       *BenchWeighing `json:"rest,omitempty" doc:"How what is still wanted is weighed."`
+	LowC       float64        `json:"low_c,omitempty"`
+	HighC      float64        `json:"high_c,omitempty"`
+	AlarmC     float64        `json:"alarm_c,omitempty" doc:"Never hotter."`
+	TempC      *float64       `json:"temp_c,omitempty" doc:"As last read."`
+	Seconds    int            `json:"seconds,omitempty" doc:"Of waiting."`
+	LeftS      *float64       `json:"left_s,omitempty" doc:"Of a wait that has begun: seconds left, below 0 when it is over."`
+	Answer     string         `json:"answer,omitempty"`
+	Done       bool           `json:"done,omitempty"`
+}
+
+// BenchMending is what brings a batch back.
+type BenchMending struct {
+	Possible bool       `json:"possible" doc:"False where no addition does it: then it is kept as it is, or discarded."`
+	Add      []BenchAdd `json:"add" doc:"From here on, in place of what was still to come."`
+	Made     BenchMade  `json:"made" doc:"What it then is."`
+	MoreML   float64    `json:"more_ml" doc:"By so much it is more than was planned."`
+	Fits     *bool      `json:"fits,omitempty" doc:"Whether the vessel still takes it; left out when its size was not said."`
+}
+
+// BenchAdd is an ingredient that still goes in.
+type BenchAdd struct {
+	Ingredient string         `json:"ingredient"`
+	Grams      float64        `json:"grams"`
+	Count      int            `json:"count,omitempty"`
+	Weighing   *BenchWeighing `json:"weighing,omitempty"`
+}
+
+// BenchDiscard is how the batch is made harmless.
+type BenchDiscard struct {
+	BicarbonateG float64 `json:"bicarbonate_g"`
+	GasL         float64 `json:"gas_l"`
+	Portions     int     `json:"portions"`
+	EachG        float64 `json:"each_g"`
+	BucketL      float64 `json:"bucket_l" doc:"Water that makes the same a wash-down bucket."`
+}
+
+// BenchUptake is what the strips of a pot took up.
+type BenchUptake struct {
+	Carrier string  `json:"carrier" enum:"strip,long,sponge"`
+	EachG   float64 `json:"each_g"`
+	OffG    float64 `json:"off_g"`
+	Pieces  int     `json:"pieces"`
+	OADG    float64 `json:"oad_g" doc:"In one of them."`
+	Strange bool    `json:"strange,omitempty" doc:"So far from what was learnt or planned that it is taken only with a yes."`
+	Learnt  *Learnt `json:"learnt,omitempty" doc:"From the pots before."`
+}
+
+// Learnt is what pieces of a kind take up.
+type Learnt struct {
+	Carrier string  `json:"carrier" enum:"strip,long,sponge"`
+	EachG   float64 `json:"each_g"`
+	SpreadG float64 `json:"spread_g" doc:"Standard deviation over the pots."`
+	Pots    int     `json:"pots"`
+}
+
+// Uptakes is what was learnt, by carrier.
+type Uptakes struct {
+	Learnt []Learnt `json:"learnt"`
+}
+
+// BenchKeeping is a place to keep a batch, and how long by the rule.
+type BenchKeeping struct {
+	Store string `json:"store" enum:"room,fridge,sealed,closed"`
+	Days  int    `json:"days" doc:"0: no rule of days; as the date on what it was made of."`
+}
+
+// BenchRun is a batch at the bench, as it stands.
+type BenchRun struct {
+	BatchID  string         `json:"batch_id"`
+	Name     string         `json:"name"`
+	Method   string         `json:"method" enum:"dribble,strip,pad"`
+	Begun    bool           `json:"begun" doc:"Before it is begun all figures are those of the plan, on the balances at hand."`
+	Seq      int            `json:"seq" doc:"Of the last event."`
+	Order    string         `json:"order"`
+	Orders   []string       `json:"orders" doc:"Those that fit what is held."`
+	Balances []BenchBalance `json:"balances"`
+	CupG     float64        `json:"cup_g,omitempty"`
+	VesselML float64        `json:"vessel_ml,omitempty"`
+	RoomML   float64        `json:"room_ml" doc:"The vessel that it goes into with headroom, as it will come."`
+	At       int            `json:"at" doc:"The act on the screen, from 0."`
+	Acts     []BenchAct     `json:"acts"`
+	SoFar    *BenchMade     `json:"so_far,omitempty" doc:"What is in; left out for a product."`
+	Comes    *BenchMade     `json:"comes,omitempty" doc:"What comes of it when the rest goes in as wanted."`
+	JugC     *float64       `json:"jug_c,omitempty" doc:"How warm the water with the acid must at least be for it to go clear."`
+	Complete bool           `json:"complete"`
+	Mending  *BenchMending  `json:"mending,omitempty" doc:"Where it would not come out as wanted."`
+	Discard  BenchDiscard   `json:"discard"`
+	Uptake   *BenchUptake   `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
+	Keepings []BenchKeeping `json:"keepings"`
+	Lots     []BenchLot     `json:"lots" doc:"Which lot each ingredient comes from."`
+	Ended    string         `json:"ended,omitempty" enum:"finished,discarded"`
+	Leftover string         `json:"leftover_id,omitempty" doc:"The batch that what the pot left over became."`
+	Events   []BenchEvent   `json:"events" doc:"All that happened, in its order."`
+}
+
+// BenchLot is the lot that an ingredient comes from.
+type BenchLot struct {
+	Ingredient string `json:"ingredient"`
+	LotID      string `json:"lot_id"`
+}

@@ -1,0 +1,247 @@
+package wire
+
+import (
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/pad"
+	"keeler/core/strip"
+	"keeler/core/syrup"
+)
+
+// Mixing is a recipe as it is made at the bench.
+type Mixing struct {
+	bench.Work
+	Order    string
+	Orders   []string
+	Keepings []bench.Keeping
+	Carrier  string     // of a pot: what is soaked
+	Pieces   int        // of a pot: how many
+	Uptake   chem.Grams // of a pot: what it was planned with
+}
+
+// Mixing works a recipe out for the bench, by an order of work; "" takes the first
+// that fits.
+func (r Recipe) Mixing(order string) (Mixing, error) {
+	switch {
+	case r.Dribble != nil:
+		in, err := r.Dribble.core()
+		if err != nil {
+			return Mixing{}, err
+		}
+		p, err := syrup.New(in)
+		if err != nil {
+			return Mixing{}, err
+		}
+		m := Mixing{Keepings: syrup.Keepings}
+		for _, o := range syrup.Orders {
+			for _, kind := range o.For {
+				if kind == in.Hold.Kind {
+					m.Orders = append(m.Orders, o.ID)
+				}
+			}
+		}
+		if order == "" {
+			order = m.Orders[0]
+		}
+		m.Order = order
+		m.Work, err = syrup.Work(in, p, order)
+		return m, err
+	case r.Strip != nil:
+		in, err := r.Strip.core()
+		if err != nil {
+			return Mixing{}, err
+		}
+		p, err := strip.New(in)
+		return Mixing{
+			Work: strip.Work(in, p), Order: strip.Order.ID, Orders: []string{strip.Order.ID}, Keepings: strip.Keepings,
+			Carrier: string(in.Layout.Carrier), Pieces: p.Strips, Uptake: in.Uptake,
+		}, err
+	case r.Pad != nil:
+		in, err := r.Pad.core()
+		if err != nil {
+			return Mixing{}, err
+		}
+		p, err := pad.New(in)
+		m := Mixing{Order: pad.Diluting.ID, Keepings: pad.Keepings}
+		if in.Hold.Kind == pad.ReadyPads {
+			m.Order = pad.Counting.ID
+		}
+		m.Orders = []string{m.Order}
+		if err == nil {
+			m.Work = pad.Work(in, p)
+		}
+		return m, err
+	}
+	return Mixing{}, fault.List{{Field: "", Reason: fault.Missing}}
+}
+
+// ScalesOf reads balances and the cup.
+func ScalesOf(balances []BenchBalance, cupG float64) bench.Scales {
+	s := bench.Scales{Cup: chem.Grams(cupG)}
+	for _, b := range balances {
+		s.Balances = append(s.Balances, bench.Balance{
+			Division: chem.Grams(b.DivisionG), Capacity: chem.Grams(b.CapacityG), Least: chem.Grams(b.LeastG),
+		})
+	}
+	return s
+}
+
+// CheckBench refuses balances, a cup or a vessel that cannot be, or that cannot
+// weigh this work in loads that are still counted without slips.
+func (m Mixing) CheckBench(in BeginBench) error {
+	var l fault.List
+	s := ScalesOf(in.Balances, in.CupG)
+	s.Check(&l)
+	if in.VesselML != 0 {
+		l.Within("vessel_ml", in.VesselML, 10, 250000, "mL")
+	}
+	if len(l) > 0 {
+		return l
+	}
+	for _, line := range m.Lines {
+		if line.Mass <= 0 || line.Count > 0 {
+			continue
+		}
+		if _, ok := s.Weigh(line.Mass, false); !ok {
+			l.AddRange("balances", fault.TooLow, float64(line.Mass)/bench.MaxLoads, 100000, "g")
+			break
+		}
+	}
+	return l.Err()
+}
+
+// BenchState writes a run as it stands; what the store knows besides is left to
+// the caller.
+func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64) BenchRun {
+	out := BenchRun{
+		Order: m.Order, Orders: m.Orders, At: s.At, Complete: s.Complete, Ended: string(s.Ended), VesselML: vesselML,
+		Acts: make([]BenchAct, len(s.Stations)), Lots: []BenchLot{}, Events: []BenchEvent{}, Keepings: []BenchKeeping{},
+	}
+	for _, k := range m.Keepings {
+		out.Keepings = append(out.Keepings, BenchKeeping(k))
+	}
+	for i, st := range s.Stations {
+		out.Acts[i] = m.act(st)
+	}
+	d := bench.DiscardOf(s.SoFar.Mixture)
+	out.Discard = BenchDiscard{round(d.Bicarbonate), round(d.Gas), d.Portions, round(d.Each), round(d.Bucket)}
+	if m.Measure == bench.Unmeasured {
+		return out
+	}
+	out.SoFar, out.Comes = m.made(s.SoFar), m.made(s.Comes)
+	out.RoomML = round(m.Room(s.Comes))
+	if t, ok := s.JugTemp(m.Work); ok {
+		c := round(t)
+		out.JugC = &c
+	}
+	if !s.Comes.Right() && s.Ended == "" {
+		out.Mending = m.mending(s, scales, vesselML)
+	}
+	return out
+}
+
+func (m Mixing) mending(s bench.State, scales bench.Scales, vesselML float64) *BenchMending {
+	mend := s.Mending(m.Work)
+	out := &BenchMending{
+		Possible: mend.Possible, Add: []BenchAdd{}, Made: *m.made(mend.Made),
+		MoreML: round(mend.Made.Volume - m.Measure.Volume(m.Aim)),
+	}
+	for _, a := range mend.Add {
+		p := m.Parts[a.Part]
+		add := BenchAdd{Ingredient: p.Name, Grams: round(a.Mass)}
+		if p.Each > 0 {
+			add.Count = int(a.Mass/p.Each + 0.5)
+		} else if w, ok := scales.Weigh(a.Mass, p.Acid()); ok {
+			add.Weighing = weighing(w)
+		}
+		out.Add = append(out.Add, add)
+	}
+	if vesselML > 0 {
+		fits := float64(m.Room(mend.Made)) <= vesselML
+		out.Fits = &fits
+	}
+	return out
+}
+
+func (m Mixing) act(st bench.Station) BenchAct {
+	a := BenchAct{
+		ID: st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == bench.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
+		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
+		Took: make([]BenchTook, len(st.Took)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
+		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done,
+	}
+	if st.Part >= 0 {
+		a.Ingredient = m.Parts[st.Part].Name
+	}
+	for i, g := range st.Took {
+		a.Took[i] = BenchTook{round(g.Mass), round(g.Off), g.Count}
+	}
+	if len(st.Rest.Loads) > 0 {
+		a.Rest = weighing(st.Rest)
+	}
+	if st.Temp != nil {
+		t := float64(*st.Temp)
+		a.TempC = &t
+	}
+	return a
+}
+
+func weighing(w bench.Weighing) *BenchWeighing {
+	out := &BenchWeighing{
+		Balance: w.Balance, TotalG: round(w.Total), OffG: round(w.Off), OffPercent: round(100 * w.Share), FinerG: round(w.Finer), Light: w.Light,
+		Loads: make([]BenchLoad, len(w.Loads)),
+	}
+	for i, l := range w.Loads {
+		out.Loads[i] = BenchLoad{round(l.Target), round(l.Band)}
+	}
+	return out
+}
+
+func (m Mixing) made(b bench.Made) *BenchMade {
+	out := &BenchMade{
+		Composition: components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
+		Unit: string(m.Measure), Strength: span(b.Strength),
+	}
+	if out.Composition == nil {
+		out.Composition = []Component{}
+	}
+	share := b.Mixture.Share(b.Mixture.OAD + b.Mixture.Formic)
+	out.PercentWW = round(100 * share)
+	if m.Measure != bench.PercentFormic {
+		out.PercentWWA = round(chem.FromDihydrate(100*float64(share), chem.Anhydrous))
+		if b.Volume > 0 {
+			wv := 100 * float64(b.Mixture.OAD) / float64(b.Volume)
+			out.PercentWV, out.PercentWVA = round(wv), round(chem.FromDihydrate(wv, chem.Anhydrous))
+		}
+	}
+	if b.Ratio != nil {
+		r := span(*b.Ratio)
+		out.Ratio = &r
+	}
+	if m.Measure == bench.PerLitre {
+		c := round(b.Clear)
+		out.ClearDownC = &c
+	}
+	return out
+}
+
+func span(s bench.Span) BenchSpan {
+	return BenchSpan{round(s.Value), round(s.Off), round(s.Low), round(s.High), string(s.Stand)}
+}
+
+// Additions turns what a mending puts in into core's, by the names of ingredients.
+func (m Mixing) Additions(add []BenchAdd) []bench.Addition {
+	var out []bench.Addition
+	for _, a := range add {
+		for i, p := range m.Parts {
+			if p.Name == a.Ingredient {
+				out = append(out, bench.Addition{Part: i, Mass: chem.Grams(a.Grams)})
+			}
+		}
+	}
+	return out
+}
+
+// Components writes what a mixture holds.
+func Components(m chem.Mixture) []Component { return components(m) }
