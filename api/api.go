@@ -21,6 +21,8 @@ type Front struct {
 	Log  *slog.Logger
 	// PublicURL is the address that people use, where it is not the one served on.
 	PublicURL string
+	// Closing ends what is answered as long as somebody listens; nil: nothing does.
+	Closing <-chan struct{}
 	// Secure is set where only HTTPS is used: the cookie then goes nowhere else.
 	Secure bool
 }
@@ -28,7 +30,7 @@ type Front struct {
 // New is the whole HTTP side: the API under /api, the document at
 // /api/openapi.json, /healthz, and the page.
 func New(f Front) (http.Handler, error) {
-	d, err := newDesks(f.App, f.Secure, f.Log)
+	d, err := newDesks(f)
 	if err != nil {
 		return nil, err
 	}
@@ -69,6 +71,8 @@ func register(h huma.API, d *desks) {
 	signingIn(h, d)
 	people(h, d)
 	batches(h, d)
+	bench(h, d)
+	stocks(h, d)
 	yards(h, d)
 	colonies(h, d)
 	looks(h, d)

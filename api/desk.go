@@ -31,25 +31,26 @@ type desks struct {
 	app      *app.App
 	sessions *scs.SessionManager
 	log      *slog.Logger
+	closing  <-chan struct{}
 }
 
 // newDesks keeps who is signed in at the server; the browser holds a random token
 // in a cookie that no script can read and no other site sends along.
-func newDesks(a *app.App, secure bool, log *slog.Logger) (*desks, error) {
-	kept, err := a.Sessions()
+func newDesks(f Front) (*desks, error) {
+	kept, err := f.App.Sessions()
 	if err != nil {
 		return nil, err
 	}
 	s := scs.New()
 	s.Store, s.Lifetime, s.HashTokenInStore = kept, signedInFor, true
-	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = "keeler", true, http.SameSiteLaxMode, secure
+	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = "keeler", true, http.SameSiteLaxMode, f.Secure
 	s.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
-		log.Error("session", "error", err)
+		f.Log.Error("session", "error", err)
 		w.Header().Set("Content-Type", "application/problem+json")
 		w.WriteHeader(http.StatusServiceUnavailable)
 		_, _ = w.Write([]byte(`{"status":503,"title":"Service Unavailable","detail":"This could not be done just now; nothing was changed. Try again."}`))
 	}
-	return &desks{app: a, sessions: s, log: log}, nil
+	return &desks{app: f.App, sessions: s, log: f.Log, closing: f.Closing}, nil
 }
 
 // calculating are the operations that need nobody to be signed in, and no database.
@@ -69,8 +70,26 @@ func (d *desks) known(next http.Handler) http.Handler {
 			next.ServeHTTP(w, r)
 			return
 		}
+		if isStream(r.URL.Path) { // what loads and saves would hold back every event
+			d.listening(next, w, r)
+			return
+		}
 		loaded.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), addressKey{}, address(r))))
 	})
+}
+
+// listening loads the session and leaves it as it is.
+func (d *desks) listening(next http.Handler, w http.ResponseWriter, r *http.Request) {
+	token := ""
+	if cookie, err := r.Cookie(d.sessions.Cookie.Name); err == nil {
+		token = cookie.Value
+	}
+	ctx, err := d.sessions.Load(r.Context(), token)
+	if err != nil {
+		d.sessions.ErrorFunc(w, r, err)
+		return
+	}
+	next.ServeHTTP(w, r.WithContext(ctx))
 }
 
 type addressKey struct{}

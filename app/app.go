@@ -36,6 +36,8 @@ type Settings struct {
 	PublicURL string
 	// Weather is asked for forecasts; nil: there are none.
 	Weather Weather
+	// Instruments are read at the bench; nil: there are none.
+	Instruments Instruments
 }
 
 // App is the use cases over one store.
@@ -44,10 +46,14 @@ type App struct {
 	clock Clock // of the work
 	now   Clock // of the wall
 	set   Settings
+	bell  bell
 }
 
 // New joins a store with its settings.
 func New(s *store.Store, set Settings) *App {
+	if set.Instruments == nil {
+		set.Instruments = noInstruments{}
+	}
 	return &App{store: s, clock: set.Work, now: set.Wall, set: set}
 }
 

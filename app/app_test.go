@@ -46,8 +46,8 @@ var (
 
 func keeler() *App { return New(records, Settings{Work: Pinned(work), Wall: Pinned(wall)}) }
 
-// bench is the first operation's, as its keeper sees it.
-func bench() Desk { return keeler().Desk(Member{Operation: store.FirstOperation, Role: Keeper}) }
+// here is the first operation's, as its keeper sees it.
+func here() Desk { return keeler().Desk(Member{Operation: store.FirstOperation, Role: Keeper}) }
 
 func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
@@ -61,11 +61,11 @@ func litre(id string) wire.SaveBatch {
 // audited by the clock of the wall, and kept with all it came from.
 func TestSaveBatch(t *testing.T) {
 	id := uuid.NewString()
-	_, created, err := bench().SaveBatch(t.Context(), litre(id))
+	_, created, err := here().SaveBatch(t.Context(), litre(id))
 	if err != nil || !created {
 		t.Fatal(created, err)
 	}
-	b, err := bench().Batch(t.Context(), id)
+	b, err := here().Batch(t.Context(), id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -84,13 +84,13 @@ func TestSaveBatch(t *testing.T) {
 func TestSaveBatchTwice(t *testing.T) {
 	id := uuid.NewString()
 	for i, want := range []bool{true, false} {
-		if _, created, err := bench().SaveBatch(t.Context(), litre(id)); err != nil || created != want {
+		if _, created, err := here().SaveBatch(t.Context(), litre(id)); err != nil || created != want {
 			t.Errorf("time %d: %v %v", i+1, created, err)
 		}
 	}
 	other := litre(id)
 	other.Recipe.Dribble.Size.VolumeML = 500
-	if _, _, err := bench().SaveBatch(t.Context(), other); !errors.Is(err, store.ErrConflict) {
+	if _, _, err := here().SaveBatch(t.Context(), other); !errors.Is(err, store.ErrConflict) {
 		t.Errorf("the same id for another plan: got %v", err)
 	}
 }
@@ -101,12 +101,12 @@ func TestSaveBatchRefuses(t *testing.T) {
 	nameless := litre(uuid.NewString())
 	nameless.Name = " "
 	for field, in := range map[string]wire.SaveBatch{"recipe.dribble.size.volume_ml": bad, "name": nameless} {
-		_, _, err := bench().SaveBatch(t.Context(), in)
+		_, _, err := here().SaveBatch(t.Context(), in)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}
-		if _, err := bench().Batch(t.Context(), in.ID); !errors.Is(err, store.ErrNotFound) {
+		if _, err := here().Batch(t.Context(), in.ID); !errors.Is(err, store.ErrNotFound) {
 			t.Errorf("a refused batch must leave nothing: %v", err)
 		}
 	}
@@ -114,23 +114,23 @@ func TestSaveBatchRefuses(t *testing.T) {
 
 func TestRemarkAndVoid(t *testing.T) {
 	id := uuid.NewString()
-	if _, _, err := bench().SaveBatch(t.Context(), litre(id)); err != nil {
+	if _, _, err := here().SaveBatch(t.Context(), litre(id)); err != nil {
 		t.Fatal(err)
 	}
 	note := wire.Remark{ID: uuid.NewString(), Text: " clear after five minutes "}
-	b, err := bench().Remark(t.Context(), id, note)
+	b, err := here().Remark(t.Context(), id, note)
 	if err != nil || len(b.Remarks) != 1 || b.Remarks[0].Text != "clear after five minutes" || !b.Remarks[0].At.Equal(wall) {
 		t.Errorf("got %+v %v", b.Remarks, err)
 	}
-	b, err = bench().VoidBatch(t.Context(), id, "spilt")
+	b, err = here().VoidBatch(t.Context(), id, "spilt")
 	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Dribble.Lines) != 4 {
 		t.Errorf("a void batch stays whole, with its reason: %+v %v", b.BatchSummary, err)
 	}
 	for what, err := range map[string]error{
-		"an empty remark":          second(bench().Remark(t.Context(), id, wire.Remark{ID: uuid.NewString(), Text: " "})),
-		"a void without reason":    second(bench().VoidBatch(t.Context(), id, " ")),
-		"a remark to nothing":      second(bench().Remark(t.Context(), uuid.NewString(), note)),
-		"the voiding of a nothing": second(bench().VoidBatch(t.Context(), uuid.NewString(), "x")),
+		"an empty remark":          second(here().Remark(t.Context(), id, wire.Remark{ID: uuid.NewString(), Text: " "})),
+		"a void without reason":    second(here().VoidBatch(t.Context(), id, " ")),
+		"a remark to nothing":      second(here().Remark(t.Context(), uuid.NewString(), note)),
+		"the voiding of a nothing": second(here().VoidBatch(t.Context(), uuid.NewString(), "x")),
 	} {
 		if err == nil {
 			t.Errorf("%s must be refused", what)
@@ -141,7 +141,7 @@ func TestRemarkAndVoid(t *testing.T) {
 // A pot names the pot that its carried-over liquor comes from, and must agree
 // with what that one really holds.
 func TestPotsParent(t *testing.T) {
-	k := bench()
+	k := here()
 	pot := func(carried float64, parent string) wire.SaveBatch {
 		r := wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
 		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}

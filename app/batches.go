@@ -55,7 +55,7 @@ func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, c
 	if !created && (kept.Name != name || !bytes.Equal(kept.Inputs, row.Inputs) || !sameID(kept.ParentID, row.ParentID)) {
 		return wire.Batch{}, false, store.ErrConflict
 	}
-	b, err = whole(ctx, op, kept)
+	b, err = d.whole(ctx, kept)
 	return b, created, err
 }
 
@@ -75,6 +75,13 @@ func checkParent(ctx context.Context, op store.Operation, in wire.SaveBatch) err
 	return wire.Beneath("recipe.", in.Recipe.CheckParent(wire.Mixture(composition(parent))))
 }
 
+func inputsOf(b store.Batch) (in inputs, err error) {
+	if err := json.Unmarshal(b.Inputs, &in); err != nil {
+		return in, fmt.Errorf("batch %s: inputs: %w", b.ID, err)
+	}
+	return in, nil
+}
+
 func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch, error) {
 	snapshot, err := json.Marshal(inputs{Rule: in.Rule, Recipe: in.Recipe})
 	if err != nil {
@@ -86,7 +93,7 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 	}
 	row := &store.Batch{
 		ID: in.ID, Name: name, Method: worked.Method, ParentID: in.Parent,
-		VolumeML: worked.VolumeML, Pieces: worked.Pieces,
+		VolumeML: worked.VolumeML, Pieces: worked.Pieces, Unit: accountUnit(worked),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: snapshot, Answer: result,
 	}
 	for _, c := range worked.Composition {
@@ -107,9 +114,13 @@ func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
 	if err != nil {
 		return wire.BatchList{}, err
 	}
+	lefts, err := d.op.Lefts(ctx)
+	if err != nil {
+		return wire.BatchList{}, err
+	}
 	out := wire.BatchList{Batches: make([]wire.BatchSummary, len(rows))}
 	for i, r := range rows {
-		out.Batches[i] = summary(r)
+		out.Batches[i] = d.summary(r, lefts[r.ID])
 	}
 	return out, nil
 }
@@ -120,7 +131,7 @@ func (d Desk) Batch(ctx context.Context, id string) (wire.Batch, error) {
 	if err != nil {
 		return wire.Batch{}, err
 	}
-	return whole(ctx, d.op, row)
+	return d.whole(ctx, row)
 }
 
 // Remark writes a remark to a batch and gives the batch.
@@ -150,9 +161,18 @@ func (d Desk) VoidBatch(ctx context.Context, id, reason string) (wire.Batch, err
 	return d.Batch(ctx, id)
 }
 
-func summary(r store.Batch) wire.BatchSummary {
+// accountUnit is what a batch is given away in: strips and pads in pieces.
+func accountUnit(w wire.Worked) string {
+	if w.Method == wire.Strip || w.Pieces > 0 {
+		return "pieces"
+	}
+	return "ml"
+}
+
+func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
 	made := composition(r)
 	return wire.BatchSummary{
+		Number: r.Number, State: r.State, Leftover: r.Leftover, Keeping: r.Keeping, OnHand: d.onHand(r, left),
 		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: r.CreatedAt,
 		VolumeML: r.VolumeML, Pieces: r.Pieces,
 		Composition: made, Strength: wire.StrengthOf(r.Method, made, r.VolumeML),
@@ -170,21 +190,25 @@ func composition(r store.Batch) []wire.Component {
 
 func sameID(a, b *string) bool { return a == b || a != nil && b != nil && *a == *b }
 
-func whole(ctx context.Context, op store.Operation, r store.Batch) (wire.Batch, error) {
-	out := wire.Batch{BatchSummary: summary(r), SnapshotVersion: r.SnapshotVersion, Remarks: make([]wire.Remark, len(r.Remarks))}
+func (d Desk) whole(ctx context.Context, r store.Batch) (wire.Batch, error) {
+	left, err := d.op.Left(ctx, store.Account{Batch: r.ID})
+	if err != nil {
+		return wire.Batch{}, err
+	}
+	out := wire.Batch{BatchSummary: d.summary(r, left), SnapshotVersion: r.SnapshotVersion, Remarks: make([]wire.Remark, len(r.Remarks))}
 	if r.SnapshotVersion != wire.SnapshotVersion {
 		return wire.Batch{}, fmt.Errorf("batch %s: snapshot version %d cannot be read", r.ID, r.SnapshotVersion)
 	}
-	var in inputs
-	if err := json.Unmarshal(r.Inputs, &in); err != nil {
-		return wire.Batch{}, fmt.Errorf("batch %s: inputs: %w", r.ID, err)
+	in, err := inputsOf(r)
+	if err != nil {
+		return wire.Batch{}, err
 	}
 	if err := json.Unmarshal(r.Answer, &out.Answer); err != nil {
 		return wire.Batch{}, fmt.Errorf("batch %s: answer: %w", r.ID, err)
 	}
 	out.Rule, out.Recipe = in.Rule, in.Recipe
 	if r.ParentID != nil {
-		parent, err := op.Batch(ctx, *r.ParentID)
+		parent, err := d.op.Batch(ctx, *r.ParentID)
 		if err != nil {
 			return wire.Batch{}, fmt.Errorf("batch %s: parent: %w", r.ID, err)
 		}

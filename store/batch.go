@@ -15,6 +15,7 @@ import (
 type Batch struct {
 	OperationID     uint64 `gorm:"primaryKey;autoIncrement:false"`
 	ID              string `gorm:"primaryKey"`
+	Number          int    // counts up in the operation: what stands on the jar
 	Name            string
 	Method          string
 	MadeOn          string // local date and time of the work, 2006-01-02T15:04
@@ -70,8 +71,9 @@ type BatchRemark struct {
 // NewestBatches is how many a list holds at most.
 const NewestBatches = 500
 
-// SaveBatch writes a batch with its composition and lines, all or nothing. When the id is
-// already there it writes nothing: saved is false, and the caller compares.
+// SaveBatch writes a batch with its composition and lines, all or nothing, and
+// gives it the next number. When the id is already there it writes nothing: saved
+// is false, and the caller compares.
 func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err error) {
 	b.OperationID = o.id
 	b.State, b.Unit = cmp.Or(b.State, Planned), cmp.Or(b.Unit, "ml")
@@ -81,21 +83,38 @@ func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err err
 	for i := range b.Components {
 		b.Components[i].OperationID, b.Components[i].BatchID = o.id, b.ID
 	}
-	err = o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
-		if err := tx.Omit(clause.Associations).Create(b).Error; err != nil {
+	err = o.within(ctx, func(o Operation) error {
+		if b.Number, err = o.nextNumber(ctx); err != nil {
+			return err
+		}
+		if err := o.db.Omit(clause.Associations).Create(b).Error; err != nil {
 			return err
 		}
 		if len(b.Components) > 0 {
-			if err := tx.Create(&b.Components).Error; err != nil {
+			if err := o.db.Create(&b.Components).Error; err != nil {
 				return err
 			}
 		}
-		return tx.Create(&b.Lines).Error
+		if len(b.Lines) == 0 {
+			return nil
+		}
+		return o.db.Create(&b.Lines).Error
 	})
 	if errors.Is(err, gorm.ErrDuplicatedKey) {
 		return false, nil
 	}
 	return err == nil, err
+}
+
+// nextNumber holds the operation's row until the batch is written, so that two
+// batches saved at once do not meet in one number.
+func (o Operation) nextNumber(ctx context.Context) (n int, err error) {
+	var id uint64
+	lock := o.db.WithContext(ctx).Table("operations").Clauses(clause.Locking{Strength: "UPDATE"})
+	if err := lock.Select("id").Where("id = ?", o.id).Scan(&id).Error; err != nil {
+		return 0, err
+	}
+	return n, o.own(ctx).Table("batches").Select("COALESCE(MAX(number), 0) + 1").Scan(&n).Error
 }
 
 // Batches lists the newest batches with their composition, without lines and snapshots.

@@ -188,12 +188,21 @@ type Portion struct {
 	Amount      float64
 	UserID      uint64
 	CreatedAt   time.Time
+	Yard        string `gorm:"->;-:migration"`
 }
 
 // Portions lists the portions of a batch.
 func (o Operation) Portions(ctx context.Context, batch string) ([]Portion, error) {
 	var out []Portion
-	return out, o.own(ctx).Where("batch_id = ?", batch).Order("created_at, id").Find(&out).Error
+	return out, o.db.WithContext(ctx).Table("portions").Select("portions.*, yards.name AS yard").
+		Joins("LEFT JOIN yards ON yards.operation_id = portions.operation_id AND yards.id = portions.yard_id").
+		Where("portions.operation_id = ? AND batch_id = ?", o.id, batch).Order("portions.created_at, portions.id").Find(&out).Error
+}
+
+// LeftoverOf is the batch that a pot's rest became; empty when there is none.
+func (o Operation) LeftoverOf(ctx context.Context, batch string) (string, error) {
+	var id string
+	return id, o.own(ctx).Table("batches").Where("parent_id = ? AND leftover", batch).Select("id").Scan(&id).Error
 }
 
 // AddPortion writes a portion; the same id a second time is dropped.

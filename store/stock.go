@@ -38,6 +38,7 @@ type StockEntry struct {
 	UserID      uint64
 	CreatedAt   time.Time
 	Login       string `gorm:"->;-:migration"`
+	Colony      string `gorm:"->;-:migration"`
 }
 
 // Account names whose entries are meant: a batch's or a lot's.
@@ -53,9 +54,11 @@ func (a Account) of(q *gorm.DB) *gorm.DB {
 // Entries lists an account in its order, with who wrote it.
 func (o Operation) Entries(ctx context.Context, a Account) ([]StockEntry, error) {
 	var out []StockEntry
-	q := a.of(o.db.WithContext(ctx).Table("stock_entries").Select("stock_entries.*, users.login").
-		Joins("LEFT JOIN users ON users.id = stock_entries.user_id").Where("operation_id = ?", o.id))
-	return out, q.Order("stock_entries.created_at, stock_entries.id").Find(&out).Error
+	q := a.of(o.db.WithContext(ctx).Table("stock_entries").Select("stock_entries.*, users.login, colonies.name AS colony").
+		Joins("LEFT JOIN users ON users.id = stock_entries.user_id").
+		Joins("LEFT JOIN colonies ON colonies.operation_id = stock_entries.operation_id AND colonies.id = stock_entries.colony_id").
+		Where("stock_entries.operation_id = ?", o.id))
+	return out, q.Order("seq").Find(&out).Error
 }
 
 // Enter writes the next line of an account: make is given what is left and what
@@ -85,7 +88,7 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 		if err != ErrNotFound {
 			return err
 		}
-		left, err := o.left(ctx, a)
+		left, err := o.Left(ctx, a)
 		if err != nil {
 			return err
 		}
@@ -103,7 +106,8 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 	})
 }
 
-func (o Operation) left(ctx context.Context, a Account) (float64, error) {
+// Left is what is there by an account.
+func (o Operation) Left(ctx context.Context, a Account) (float64, error) {
 	var left float64
 	err := a.of(o.own(ctx).Table("stock_entries")).Select("COALESCE(SUM(amount), 0)").Scan(&left).Error
 	return left, err
@@ -127,13 +131,18 @@ func (o Operation) Lefts(ctx context.Context) (map[string]float64, error) {
 // Into lists what went out of lots into a batch.
 func (o Operation) Into(ctx context.Context, batch string) ([]StockEntry, error) {
 	var out []StockEntry
-	return out, o.own(ctx).Where("for_batch_id = ? AND lot_id IS NOT NULL", batch).Order("created_at, id").Find(&out).Error
+	return out, o.own(ctx).Where("for_batch_id = ? AND lot_id IS NOT NULL", batch).Order("seq").Find(&out).Error
 }
 
 // Lots lists the lots, the newest first.
 func (o Operation) Lots(ctx context.Context) ([]Lot, error) {
 	var out []Lot
 	return out, o.own(ctx).Order("created_at DESC, id").Find(&out).Error
+}
+
+// Lot reads one lot.
+func (o Operation) Lot(ctx context.Context, id string) (Lot, error) {
+	return first[Lot](o.own(ctx).Where("id = ?", id))
 }
 
 // AddLot writes a lot; created is false when the id is already there.

@@ -18,8 +18,13 @@ type SaveBatch struct {
 // BatchSummary is a batch in a list.
 type BatchSummary struct {
 	ID          string         `json:"id"`
+	Number      int            `json:"number" doc:"Counts up in the operation: what stands on the jar."`
 	Name        string         `json:"name"`
 	Method      string         `json:"method" enum:"dribble,strip,pad"`
+	State       string         `json:"state" enum:"planned,bench,made,discarded" doc:"Bench: it is being mixed."`
+	Leftover    bool           `json:"leftover,omitempty" doc:"Liquor that the pot of its parent left over; the next pot can start from it."`
+	Keeping     string         `json:"keeping,omitempty" enum:"room,fridge,sealed,closed"`
+	OnHand      OnHand         `json:"on_hand" doc:"By its ledger."`
 	MadeOn      string         `json:"made_on" doc:"Local date and time of the work, 2006-01-02T15:04."`
 	SavedAt     time.Time      `json:"saved_at" doc:"When the server kept it."`
 	VolumeML    float64        `json:"volume_ml,omitempty" doc:"mL at 20 °C; left out for what is counted."`

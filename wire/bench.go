@@ -25,19 +25,20 @@ type BeginBench struct {
 
 // BenchEvent is one thing that happened at the bench.
 type BenchEvent struct {
-	ID      string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
-	Kind    string  `json:"kind" enum:"took,struck,went,said,heated,began,mended,lot,finished,discarded" doc:"A load went in, or is taken back; went to an act; an answer; a temperature; a wait begun; more is to go in (the server works out what); the lot used of an ingredient (act); the end."`
-	Act     string  `json:"act,omitempty" maxLength:"32"`
-	Load    int     `json:"load,omitempty" doc:"Of took: how many loads of the act were seen before, so that two people never put in one load twice. Of struck: which one."`
-	Grams   float64 `json:"grams,omitempty" doc:"Of took."`
-	Balance int     `json:"balance,omitempty" doc:"Of took: which of the balances, from 0."`
-	Count   int     `json:"count,omitempty" doc:"Of took: pieces, where they are counted."`
-	Sure    bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is five times the target and more. Of finished: take the uptake although it is far from what was learnt."`
-	Answer  string  `json:"answer,omitempty" maxLength:"40" doc:"Of said: yes, no, clear or cloudy. Of lot: its id, or none."`
-	TempC   float64 `json:"temp_c,omitempty" doc:"Of heated, -20 to 200 °C."`
-	Source  string  `json:"source,omitempty" enum:"typed,balance,probe" doc:"Where the figure comes from; typed when left out."`
-	Pieces  int     `json:"pieces,omitempty" doc:"Of finished, for a pot: strips or sponges soaked; as planned when left out."`
-	Keeping string  `json:"keeping,omitempty" maxLength:"10" doc:"Of finished: where the batch is kept, from keepings."`
+	ID         string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	Kind       string  `json:"kind" enum:"took,struck,went,said,heated,began,mended,lot,finished,discarded" doc:"A load went in, or is taken back; went to an act; an answer; a temperature; a wait begun; more is to go in (the server works out what); the lot used of an ingredient (act); the end."`
+	Act        string  `json:"act,omitempty" maxLength:"32"`
+	Load       int     `json:"load,omitempty" doc:"Of took: how many loads of the act were seen before, so that two people never put in one load twice. Of struck: which one."`
+	Grams      float64 `json:"grams,omitempty" doc:"Of took."`
+	Balance    int     `json:"balance,omitempty" doc:"Of took: which of the balances, from 0."`
+	Count      int     `json:"count,omitempty" doc:"Of took: pieces, where they are counted."`
+	Sure       bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is five times the target and more. Of finished: take the uptake although it is far from what was learnt."`
+	Answer     string  `json:"answer,omitempty" maxLength:"40" doc:"Of said: yes, no, clear or cloudy. Of lot: its id, or none."`
+	TempC      float64 `json:"temp_c,omitempty" doc:"Of heated, -20 to 200 °C."`
+	Instrument string  `json:"instrument,omitempty" maxLength:"20" doc:"Of took from a balance: which of the instruments. It must stand still on that weight."`
+	Source     string  `json:"source,omitempty" enum:"typed,balance,probe" doc:"Where the figure comes from; typed when left out."`
+	Pieces     int     `json:"pieces,omitempty" doc:"Of finished, for a pot: strips or sponges soaked; as planned when left out."`
+	Keeping    string  `json:"keeping,omitempty" maxLength:"10" doc:"Of finished: where the batch is kept, from keepings."`
 
 	Seq int       `json:"seq,omitempty" readOnly:"true"`
 	By  string    `json:"by,omitempty" readOnly:"true"`
@@ -97,6 +98,7 @@ type BenchAct struct {
 	ID         string         `json:"id"`
 	Kind       string         `json:"kind" enum:"weigh,count,do,heat,wait,test,left"`
 	Ingredient string         `json:"ingredient,omitempty" doc:"sugar, water, acid, tablets, stock, glycerol or carried."`
+	Distilled  bool           `json:"distilled,omitempty" doc:"The water test was cloudy: take distilled water."`
 	Acid       bool           `json:"acid,omitempty" doc:"What is handled holds acid."`
 	Gear       []string       `json:"gear,omitempty" doc:"To be put on before."`
 	Clean      bool           `json:"clean,omitempty" doc:"With clean hands."`
@@ -176,7 +178,9 @@ type BenchKeeping struct {
 // BenchRun is a batch at the bench, as it stands.
 type BenchRun struct {
 	BatchID  string         `json:"batch_id"`
+	Number   int            `json:"number"`
 	Name     string         `json:"name"`
+	State    string         `json:"state" enum:"planned,bench,made,discarded"`
 	Method   string         `json:"method" enum:"dribble,strip,pad"`
 	Begun    bool           `json:"begun" doc:"Before it is begun all figures are those of the plan, on the balances at hand."`
 	Seq      int            `json:"seq" doc:"Of the last event."`
@@ -196,7 +200,7 @@ type BenchRun struct {
 	Discard  BenchDiscard   `json:"discard"`
 	Uptake   *BenchUptake   `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
 	Keepings []BenchKeeping `json:"keepings"`
-	Lots     []BenchLot     `json:"lots" doc:"Which lot each ingredient comes from."`
+	Lots     []BenchLot     `json:"lots" doc:"What comes off the shelf, and from which lot."`
 	Ended    string         `json:"ended,omitempty" enum:"finished,discarded"`
 	Leftover string         `json:"leftover_id,omitempty" doc:"The batch that what the pot left over became."`
 	Events   []BenchEvent   `json:"events" doc:"All that happened, in its order."`
@@ -204,6 +208,6 @@ type BenchRun struct {
 
 // BenchLot is the lot that an ingredient comes from.
 type BenchLot struct {
-	Ingredient string `json:"ingredient"`
-	LotID      string `json:"lot_id"`
+	Ingredient string `json:"ingredient" doc:"As lots name it."`
+	LotID      string `json:"lot_id,omitempty" doc:"Left out while none is named."`
 }

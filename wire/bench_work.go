@@ -1,6 +1,8 @@
 package wire
 
 import (
+	"math"
+
 	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
@@ -166,7 +168,8 @@ func (m Mixing) mending(s bench.State, scales bench.Scales, vesselML float64) *B
 
 func (m Mixing) act(st bench.Station) BenchAct {
 	a := BenchAct{
-		ID: st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == bench.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
+		Distilled: st.Distilled,
+		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == bench.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
 		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
 		Took: make([]BenchTook, len(st.Took)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
 		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done,
@@ -198,17 +201,44 @@ func weighing(w bench.Weighing) *BenchWeighing {
 	return out
 }
 
-func (m Mixing) made(b bench.Made) *BenchMade {
+func (m Mixing) made(b bench.Made) *BenchMade { return made(m.Measure, b) }
+
+// MeasureOf is what a method's batch is measured in; a product's in nothing.
+func MeasureOf(method string, composition []Component) bench.Measure {
+	m := Mixture(composition)
+	switch {
+	case m.Water+m.Glycerol+m.Sugar == 0:
+		return bench.Unmeasured
+	case method == Strip:
+		return bench.PercentOAD
+	case method == Pad:
+		return bench.PercentFormic
+	}
+	return bench.PerLitre
+}
+
+// Is tells what a composition is, in all bases, without uncertainty: as planned.
+func Is(method string, composition []Component) *BenchMade {
+	k := MeasureOf(method, composition)
+	if k == bench.Unmeasured {
+		return nil
+	}
+	mixture := Mixture(composition)
+	whole := bench.Work{Measure: k, Aim: mixture, Parts: []bench.Part{{Gram: mixture.Take(1)}}}
+	return made(k, whole.Made([]bench.Taken{{Mass: mixture.Mass()}}))
+}
+
+func made(k bench.Measure, b bench.Made) *BenchMade {
 	out := &BenchMade{
 		Composition: components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
-		Unit: string(m.Measure), Strength: span(b.Strength),
+		Unit: string(k), Strength: span(b.Strength),
 	}
 	if out.Composition == nil {
 		out.Composition = []Component{}
 	}
 	share := b.Mixture.Share(b.Mixture.OAD + b.Mixture.Formic)
 	out.PercentWW = round(100 * share)
-	if m.Measure != bench.PercentFormic {
+	if k != bench.PercentFormic {
 		out.PercentWWA = round(chem.FromDihydrate(100*float64(share), chem.Anhydrous))
 		if b.Volume > 0 {
 			wv := 100 * float64(b.Mixture.OAD) / float64(b.Volume)
@@ -219,7 +249,7 @@ func (m Mixing) made(b bench.Made) *BenchMade {
 		r := span(*b.Ratio)
 		out.Ratio = &r
 	}
-	if m.Measure == bench.PerLitre {
+	if k == bench.PerLitre {
 		c := round(b.Clear)
 		out.ClearDownC = &c
 	}
@@ -228,6 +258,61 @@ func (m Mixing) made(b bench.Made) *BenchMade {
 
 func span(s bench.Span) BenchSpan {
 	return BenchSpan{round(s.Value), round(s.Off), round(s.Low), round(s.High), string(s.Stand)}
+}
+
+// shelf has the lots that each ingredient comes from, by the names of lots.
+var shelf = map[string]string{"acid": "acid", "sugar": "sugar", "glycerol": "glycerol", "tablets": "tablets"}
+
+// lotOf is the kind of lot that an ingredient comes from; empty for water and for
+// liquor carried over.
+func (m Mixing) lotOf(ingredient string) string {
+	if ingredient != "stock" {
+		return shelf[ingredient]
+	}
+	if m.Measure == bench.PercentFormic {
+		return "formic"
+	}
+	return "ready_mix"
+}
+
+// Off is what comes off the shelf for what is taken, in the units of lots.
+type Off struct {
+	Lot    string
+	Amount float64
+}
+
+// OffShelf lists what comes off the shelf, in the order of the ingredients; a
+// product whole, by its volume or pieces.
+func (m Mixing) OffShelf(s bench.State, pieces int, productML float64) []Off {
+	var out []Off
+	for i, p := range m.Parts {
+		kind := m.lotOf(p.Name)
+		if kind == "" {
+			continue
+		}
+		o := Off{Lot: kind}
+		for _, st := range s.Stations {
+			for _, g := range st.Took {
+				switch {
+				case st.Part != i:
+				case p.Each > 0:
+					o.Amount += float64(g.Count)
+				default:
+					o.Amount += float64(g.Mass)
+				}
+			}
+		}
+		out = append(out, o)
+	}
+	switch {
+	case m.Carrier != "":
+		out = append(out, Off{"carrier", float64(pieces)})
+	case m.Measure == bench.Unmeasured && productML > 0:
+		out = append(out, Off{"product", productML})
+	case m.Measure == bench.Unmeasured:
+		out = append(out, Off{"ready_pads", float64(pieces)})
+	}
+	return out
 }
 
 // Additions turns what a mending puts in into core's, by the names of ingredients.
@@ -245,3 +330,54 @@ func (m Mixing) Additions(add []BenchAdd) []bench.Addition {
 
 // Components writes what a mixture holds.
 func Components(m chem.Mixture) []Component { return components(m) }
+
+// MendingOf is what must go in to mend a run, in the words of the wire; empty
+// where nothing would.
+func (m Mixing) MendingOf(s bench.State) []BenchAdd {
+	mend := s.Mending(m.Work)
+	if !mend.Possible {
+		return nil
+	}
+	out := make([]BenchAdd, len(mend.Add))
+	for i, a := range mend.Add {
+		out[i] = BenchAdd{Ingredient: m.Parts[a.Part].Name, Grams: float64(a.Mass)}
+	}
+	return out
+}
+
+// Uptakes tells what so many pieces took up, held against what was learnt.
+func (m Mixing) Uptakes(s bench.State, pieces int, l strip.Learnt) BenchUptake {
+	in, off := chem.Grams(0), 0.0
+	for _, t := range s.Taken() {
+		in += t.Mass
+		off = math.Hypot(off, float64(t.Off))
+	}
+	leftOff := 0.0
+	for _, st := range s.Stations {
+		if st.Kind == bench.Left {
+			for _, g := range st.Took {
+				leftOff = math.Hypot(leftOff, float64(g.Off))
+			}
+		}
+	}
+	each, each1 := strip.Uptake(in, chem.Grams(off), s.LeftOver(), chem.Grams(leftOff), pieces)
+	out := BenchUptake{
+		Carrier: m.Carrier, EachG: round(each), OffG: round(each1), Pieces: pieces,
+		OADG: round(float64(each) * float64(s.SoFar.Mixture.Share(s.SoFar.Mixture.OAD))), Strange: l.Strange(each, m.Uptake),
+	}
+	if l.Pots > 0 {
+		learnt := LearntOf(m.Carrier, l)
+		out.Learnt = &learnt
+	}
+	return out
+}
+
+// LearntOf writes what was learnt of a carrier.
+func LearntOf(carrier string, l strip.Learnt) Learnt {
+	return Learnt{carrier, round(l.Each), round(l.Spread), l.Pots}
+}
+
+// UsualBalances are those of a kitchen, until the keeper says what there is.
+func UsualBalances() Balances {
+	return Balances{[]BenchBalance{{Name: "kitchen balance", DivisionG: 1, CapacityG: 5000}, {Name: "fine balance", DivisionG: 0.1, CapacityG: 500}}}
+}

@@ -73,6 +73,9 @@ func balance(division, capacity float64) bench.Balance {
 // anything that is weighed or drawn up.
 func round[T ~float64](v T) float64 { return math.Round(float64(v)*1e6) / 1e6 }
 
+// Round is round, for what is added up outside.
+func Round(v float64) float64 { return round(v) }
+
 func line(l bench.Line, ingredient string) Line {
 	return Line{
 		Step: string(l.Step), Ingredient: ingredient,

@@ -165,3 +165,20 @@ func (r Recipe) CheckParent(parent chem.Mixture) error {
 func Beneath(prefix string, err error) error {
 	return refield(err, func(field string) string { return strings.TrimSuffix(prefix+field, ".") })
 }
+
+// Colonies is how many colonies a recipe is for; 0 where it does not say.
+func (r Recipe) Colonies() int {
+	switch {
+	case r.Dribble != nil && r.Dribble.Mean != nil:
+		return r.Dribble.Mean.Colonies
+	case r.Dribble != nil:
+		return max(len(r.Dribble.Colonies), r.Dribble.Size.Colonies)
+	case r.Strip != nil:
+		return max(len(r.Strip.Colonies), r.Strip.Size.Colonies)
+	case r.Pad != nil && r.Pad.Mean != nil:
+		return r.Pad.Mean.Colonies
+	case r.Pad != nil:
+		return len(r.Pad.Colonies)
+	}
+	return 0
+}

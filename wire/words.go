@@ -87,6 +87,8 @@ func bySort(f fault.Fault) string {
 		return "Really? This is five times what is wanted here, or more. Look again; if it is so, say yes."
 	case fault.Ended:
 		return "This batch is finished: nothing more happens to it at the bench."
+	case fault.Unsteady:
+		return "The balance does not stand still on this weight: wait for it to settle, or type what you read."
 	case fault.NoTemp:
 		return "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %."
 	}

@@ -5,6 +5,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"io"
 	"log/slog"
 	"net"
 	"net/http"
@@ -18,7 +19,9 @@ import (
 	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
+	"keeler/device"
 	"keeler/forecast"
+	"keeler/sim/instruments"
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
@@ -50,7 +53,7 @@ func run(command string, args []string) error {
 		}
 		_, err = os.Stdout.Write(document)
 		return err
-	case "serve", "demo", "migrate", "cert", "weather":
+	case "serve", "demo", "migrate", "cert", "weather", "instruments":
 	default:
 		help(os.Stderr)
 		return fmt.Errorf("there is no command %q", command)
@@ -71,6 +74,8 @@ func run(command string, args []string) error {
 		return makeCert(s.data, os.Stdout)
 	case "weather":
 		return weatherAlone(ctx, s.addr)
+	case "instruments":
+		return instrumentsAlone(ctx, os.Stdout)
 	}
 	return withStore(ctx, command, s, log, func(st *store.Store, gone <-chan struct{}) error {
 		switch command {
@@ -79,7 +84,7 @@ func run(command string, args []string) error {
 		case "demo":
 			return serveDemo(ctx, s, st, log, gone)
 		}
-		set := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: s.publicURL}
+		set := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: s.publicURL, Instruments: rack(ctx, s.instruments, log)}
 		if s.forecast != "" {
 			set.Weather = forecast.New(s.forecast, time.Now)
 		}
@@ -100,6 +105,14 @@ func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logge
 		defer func() { _ = simulated.Close() }()
 		sky = "http://" + listener.Addr().String()
 	}
+	benchtop := s.instruments
+	if benchtop == "" {
+		simulated, err := instruments.Set(ctx, demo.WeatherSeed)
+		if err != nil {
+			return err
+		}
+		benchtop = strings.Join(simulated, ",")
+	}
 	forecasts := forecast.New(sky, time.Now)
 	if err := demo.Seed(ctx, st, forecasts); err != nil {
 		return err
@@ -107,6 +120,7 @@ func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logge
 	clock := app.NewMovable(demo.Now)
 	return serve(ctx, s, app.New(st, app.Settings{
 		Work: clock.Now, Move: clock.Move, Wall: time.Now, Welcome: demo.Welcome(), PublicURL: s.publicURL, Weather: forecasts,
+		Instruments: rack(ctx, benchtop, log),
 	}), log, gone)
 }
 
@@ -118,6 +132,27 @@ func weatherAlone(ctx context.Context, addr string) error {
 	if err := server.ListenAndServe(); !errors.Is(err, http.ErrServerClosed) {
 		return err
 	}
+	return nil
+}
+
+// rack reads instruments by their addresses, until the context ends.
+func rack(ctx context.Context, addresses string, log *slog.Logger) app.Instruments {
+	if addresses == "" {
+		return nil
+	}
+	r := device.New(strings.Split(addresses, ","), log)
+	go r.Run(ctx)
+	return r
+}
+
+// instrumentsAlone serves simulated instruments.
+func instrumentsAlone(ctx context.Context, w io.Writer) error {
+	addresses, err := instruments.Set(ctx, demo.WeatherSeed)
+	if err != nil {
+		return err
+	}
+	_, _ = fmt.Fprintf(w, "Simulated balances (1 g, 0.1 g) and a thermometer: --instruments %s\n", strings.Join(addresses, ","))
+	<-ctx.Done()
 	return nil
 }
 
@@ -155,8 +190,11 @@ func serve(ctx context.Context, s settings, a *app.App, log *slog.Logger, gone <
 	if s.tlsCert != "" {
 		scheme = "https"
 	}
+	closing, closed := context.WithCancel(context.Background())
+	defer closed()
 	front, err := api.New(api.Front{
-		App: a, Page: api.Page{Files: web.Files()}, Log: log, PublicURL: s.publicURL,
+		Closing: closing.Done(),
+		App:     a, Page: api.Page{Files: web.Files()}, Log: log, PublicURL: s.publicURL,
 		Secure: scheme == "https" || strings.HasPrefix(s.publicURL, "https:"),
 	})
 	if err != nil {
@@ -171,6 +209,7 @@ func serve(ctx context.Context, s settings, a *app.App, log *slog.Logger, gone <
 		ReadHeaderTimeout: graceful,
 		ErrorLog:          slog.NewLogLogger(log.Handler(), slog.LevelWarn),
 	}
+	server.RegisterOnShutdown(closed)
 	ended := make(chan error, 1)
 	go func() {
 		if s.tlsCert != "" {

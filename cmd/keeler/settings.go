@@ -10,7 +10,7 @@ import (
 )
 
 // settings are read from the environment first and flags after.
-type settings struct{ addr, dsn, data, log, publicURL, tlsCert, tlsKey, forecast string }
+type settings struct{ addr, dsn, data, log, publicURL, tlsCert, tlsKey, forecast, instruments string }
 
 var options = []struct {
 	flag, env, otherwise, help string
@@ -23,6 +23,7 @@ var options = []struct {
 	{"tls-cert", "KEELER_TLS_CERT", "", "certificate to serve HTTPS with; keeler cert makes one", func(s *settings) *string { return &s.tlsCert }},
 	{"tls-key", "KEELER_TLS_KEY", "", "its key", func(s *settings) *string { return &s.tlsKey }},
 	{"forecast", "KEELER_FORECAST", "", "address of a forecast service (docs/formats/forecast.md); empty: none, and in the demo a simulated one", func(s *settings) *string { return &s.forecast }},
+	{"instruments", "KEELER_INSTRUMENTS", "", "balances and thermometers to read, as host:port,host:port (docs/formats/instruments.md); empty: none, and in the demo simulated ones", func(s *settings) *string { return &s.instruments }},
 	{"log", "KEELER_LOG", "info", "least level logged: debug, info, warn or error", func(s *settings) *string { return &s.log }},
 }
 
@@ -65,6 +66,8 @@ func help(w io.Writer) {
   keeler migrate   bring the database to the newest version, then stop
   keeler cert      make a certificate for HTTPS in the local network
   keeler weather   serve simulated forecasts on --addr, to try --forecast with
+  keeler instruments
+                   serve simulated balances and a thermometer, to try --instruments with
   keeler openapi   print the OpenAPI document
   keeler help      this page
 
@@ -75,6 +78,6 @@ Settings, as a flag or in the environment (the flag wins):
 		if otherwise == "" {
 			otherwise = "none"
 		}
-		fmt.Fprintf(w, "  --%-10s %-17s %s (default %s)\n", o.flag, o.env, o.help, otherwise)
+		fmt.Fprintf(w, "  --%-11s %-18s %s (default %s)\n", o.flag, o.env, o.help, otherwise)
 	}
 }

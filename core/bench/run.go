@@ -58,6 +58,9 @@ type Station struct {
 	Temp   *chem.Celsius
 	Began  int // the event that began it, from 1; 0 when it has not begun
 	Done   bool
+	// Distilled: the water test was cloudy. Source: calcium takes acid out as a
+	// haze that hides what has not dissolved.
+	Distilled bool
 }
 
 // State is a run as it stands.
@@ -170,6 +173,9 @@ func (r *running) happen(n int, e Event) {
 	case Said:
 		st.Answer = e.Answer
 		st.Done = e.Answer != No
+		if st.Kind == Test {
+			r.water(e.Answer == Cloudy)
+		}
 	case Heated:
 		t := e.Temp
 		st.Temp = &t
@@ -178,6 +184,15 @@ func (r *running) happen(n int, e Event) {
 		}
 	case Began:
 		st.Began = n + 1
+	}
+}
+
+// water chooses what water is weighed.
+func (r *running) water(distilled bool) {
+	for i := range r.state.Stations {
+		if st := &r.state.Stations[i]; st.Part >= 0 && r.w.Parts[st.Part].Gram.Water == 1 {
+			st.Distilled = distilled
+		}
 	}
 }
 
@@ -337,6 +352,38 @@ func (s State) Taken() []Taken {
 		}
 	}
 	return out
+}
+
+// LeftOver is what was weighed as left over, g; 0 while it was not.
+func (s State) LeftOver() chem.Grams {
+	sum := chem.Grams(0)
+	for _, st := range s.Stations {
+		if st.Kind == Left {
+			sum += st.in()
+		}
+	}
+	return sum
+}
+
+// Rested reports whether what is left over was weighed.
+func (s State) Rested() bool {
+	for _, st := range s.Stations {
+		if st.Kind == Left && len(st.Took) > 0 {
+			return true
+		}
+	}
+	return false
+}
+
+// Carried is how much liquor of an earlier pot went in, g.
+func (s State) Carried(w Work) chem.Grams {
+	sum := chem.Grams(0)
+	for _, t := range s.Taken() {
+		if w.Parts[t.Part].mixed() {
+			sum += t.Mass
+		}
+	}
+	return sum
 }
 
 // JugTemp is how warm the water with the acid must at least be for the acid to go

@@ -34,6 +34,7 @@ const (
 	Taken      Reason = "taken"       // another one has this name
 	Doubtful   Reason = "doubtful"    // so far off that it must be said twice
 	Ended      Reason = "ended"       // nothing more happens to it
+	Unsteady   Reason = "unsteady"    // the balance does not stand still on it
 )
 
 // Fault is one wrong input. Field is its path in the request, such as

@@ -94,3 +94,32 @@ func Keeps(today, useBy calendar.Day) Freshness {
 	}
 	return Fresh
 }
+
+// Cost is what an amount costs at the price of its lot: for a kilogram or a litre,
+// or for a piece.
+func Cost(amount, price float64, unit string) float64 {
+	if unit != "pieces" {
+		amount /= 1000
+	}
+	return amount * price
+}
+
+// PerColony shares the cost of a batch: over the colonies it was used on, each by
+// its part of what was made, and their mean; or before that over those it was
+// planned for.
+func PerColony(total, made float64, used map[string]float64, planned int) (each float64, colonies int) {
+	if len(used) == 0 {
+		if planned == 0 {
+			return 0, 0
+		}
+		return total / float64(planned), planned
+	}
+	sum := 0.0
+	for _, amount := range used {
+		sum += amount
+	}
+	if made <= 0 {
+		return 0, len(used)
+	}
+	return total * sum / made / float64(len(used)), len(used)
+}

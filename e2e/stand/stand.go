@@ -14,7 +14,9 @@ import (
 	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
+	"keeler/device"
 	"keeler/forecast"
+	"keeler/sim/instruments"
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
@@ -31,6 +33,8 @@ type Stand struct {
 	clock   *app.Movable
 	server  *http.Server
 	sky     *httptest.Server // the simulated weather
+	rack    *device.Rack
+	still   context.CancelFunc // ends the simulated instruments
 	address string
 }
 
@@ -66,6 +70,14 @@ func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool) (err error)
 	if err = s.Store.Migrate(ctx); err != nil {
 		return err
 	}
+	bench, still := context.WithCancel(ctx)
+	s.still = still
+	addresses, err := instruments.Set(bench, demo.WeatherSeed)
+	if err != nil {
+		return err
+	}
+	s.rack = device.New(addresses, slog.New(slog.DiscardHandler))
+	go s.rack.Run(bench)
 	s.sky = httptest.NewServer(weather.Service(demo.WeatherSeed))
 	if withDemo {
 		if err = demo.Seed(ctx, s.Store, forecast.New(s.sky.URL, time.Now)); err != nil {
@@ -85,6 +97,7 @@ func (s *Stand) Serve() error {
 	front, err := api.New(api.Front{
 		App: app.New(s.Store, app.Settings{
 			Work: s.clock.Now, Move: s.clock.Move, Wall: time.Now, Welcome: s.welcome, Weather: forecast.New(s.sky.URL, time.Now),
+			Instruments: s.rack,
 		}),
 		Page: api.Page{Files: web.Files()}, Log: slog.New(slog.DiscardHandler),
 	})
@@ -109,6 +122,9 @@ func (s *Stand) Down() error {
 	var err error
 	if s.server != nil {
 		err = s.server.Close()
+	}
+	if s.still != nil {
+		s.still()
 	}
 	if s.sky != nil {
 		s.sky.Close()

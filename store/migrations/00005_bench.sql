@@ -1,11 +1,16 @@
 -- +goose Up
 ALTER TABLE batches
+  ADD COLUMN number INT NOT NULL DEFAULT 0 COMMENT 'counts up in an operation: what stands on the jar',
   ADD COLUMN state VARCHAR(10) NOT NULL DEFAULT 'planned' COMMENT 'planned, bench, made or discarded',
   ADD COLUMN unit VARCHAR(6) NOT NULL DEFAULT 'ml' COMMENT 'what its account is kept in: ml, g or pieces',
   ADD COLUMN leftover BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'liquor that the pot of its parent left over',
   ADD COLUMN keeping VARCHAR(10) NOT NULL DEFAULT '' COMMENT 'where it is kept',
   ADD COLUMN use_by DATE NULL;
 UPDATE batches SET unit = 'pieces' WHERE method = 'strip' OR pieces > 0;
+UPDATE batches b JOIN (
+  SELECT operation_id, id, ROW_NUMBER() OVER (PARTITION BY operation_id ORDER BY created_at, id) AS n FROM batches
+) c USING (operation_id, id) SET b.number = c.n;
+ALTER TABLE batches ADD UNIQUE KEY number (operation_id, number);
 
 CREATE TABLE balances (
   operation_id BIGINT UNSIGNED NOT NULL,
@@ -73,6 +78,7 @@ CREATE TABLE lots (
 CREATE TABLE stock_entries (
   operation_id BIGINT UNSIGNED NOT NULL,
   id CHAR(36) NOT NULL,
+  seq BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE COMMENT 'the order in which they were written',
   batch_id CHAR(36) NULL COMMENT 'whose account it is; or lot_id',
   lot_id CHAR(36) NULL,
   kind VARCHAR(10) NOT NULL,
@@ -85,8 +91,8 @@ CREATE TABLE stock_entries (
   user_id BIGINT UNSIGNED NOT NULL,
   created_at DATETIME(6) NOT NULL,
   PRIMARY KEY (operation_id, id),
-  KEY of_batch (operation_id, batch_id, created_at),
-  KEY of_lot (operation_id, lot_id, created_at),
+  KEY of_batch (operation_id, batch_id, seq),
+  KEY of_lot (operation_id, lot_id, seq),
   KEY into_batch (operation_id, for_batch_id),
   FOREIGN KEY (operation_id, batch_id) REFERENCES batches (operation_id, id),
   FOREIGN KEY (operation_id, lot_id) REFERENCES lots (operation_id, id),
@@ -130,4 +136,4 @@ DROP TABLE lots;
 DROP TABLE bench_events;
 DROP TABLE bench_runs;
 DROP TABLE balances;
-ALTER TABLE batches DROP COLUMN state, DROP COLUMN unit, DROP COLUMN leftover, DROP COLUMN keeping, DROP COLUMN use_by;
+ALTER TABLE batches DROP KEY number, DROP COLUMN number, DROP COLUMN state, DROP COLUMN unit, DROP COLUMN leftover, DROP COLUMN keeping, DROP COLUMN use_by;

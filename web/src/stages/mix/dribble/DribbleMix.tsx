@@ -1,6 +1,6 @@
 import { client } from '../../../api/client'
 import { mass } from '../../../units/format'
-import { Bench } from '../Bench'
+import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
 import { useAnswer } from '../useAnswer'
@@ -40,9 +40,9 @@ export function DribbleMix(workplace: Workplace) {
           <SizePanel draft={own} change={changeOwn} />
           <ApplicatorPanel draft={own} change={changeOwn} />
           {!bought && <DosingPanel draft={own} change={changeOwn} />}
-          <Bench draft={draft} change={change}>
+          <BalancePanel draft={draft} change={change}>
             <KeepingFields draft={own} change={changeOwn} />
-          </Bench>
+          </BalancePanel>
         </>
       }
       band={<JarBand draft={own} plan={plan} change={changeOwn} />}

@@ -1,6 +1,6 @@
 import { client } from '../../../api/client'
 import { mass } from '../../../units/format'
-import { Bench } from '../Bench'
+import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
 import { useAnswer } from '../useAnswer'
@@ -48,9 +48,9 @@ export default function PadMix(workplace: Workplace) {
           )}
           <HivesPanel draft={own} change={changeOwn} />
           {!ready && <SheetPanel draft={own} change={changeOwn} />}
-          <Bench draft={draft} change={change}>
+          <BalancePanel draft={draft} change={change}>
             <Buying draft={own} change={changeOwn} />
-          </Bench>
+          </BalancePanel>
         </>
       }
       band={<BottleBand draft={own} request={reading.request} plan={plan} change={changeOwn} />}

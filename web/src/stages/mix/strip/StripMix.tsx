@@ -1,7 +1,7 @@
 import { client } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
 import { mass, plain } from '../../../units/format'
-import { Bench } from '../Bench'
+import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
 import { useAnswer } from '../useAnswer'
@@ -45,9 +45,9 @@ export default function StripMix(workplace: Workplace) {
           <SizePanel draft={own} change={changeOwn} />
           <CarriedPanel draft={own} change={changeOwn} />
           <VesselPanel draft={own} change={changeOwn} />
-          <Bench draft={draft} change={change}>
+          <BalancePanel draft={draft} change={change}>
             <Prices draft={own} change={changeOwn} />
-          </Bench>
+          </BalancePanel>
         </>
       }
       band={<PotBand draft={own} plan={plan} change={changeOwn} />}

@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** The balance, and what else is set once: folded away. */
-export function Bench({ draft, change, children }: Props) {
+export function BalancePanel({ draft, change, children }: Props) {
   return (
     <Section title={text.bench} folded>
       <Field

@@ -1,0 +1,346 @@
+package app
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"math"
+	"slices"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Balances lists what is weighed with; a kitchen balance where nothing was said.
+func (d Desk) Balances(ctx context.Context) (wire.Balances, error) {
+	rows, err := d.op.Balances(ctx)
+	out := wire.Balances{Balances: make([]wire.BenchBalance, len(rows))}
+	for i, r := range rows {
+		out.Balances[i] = wire.BenchBalance{Name: r.Name, DivisionG: r.DivisionG, CapacityG: r.CapacityG, LeastG: r.LeastG}
+	}
+	if len(rows) == 0 {
+		out = wire.UsualBalances()
+	}
+	return out, err
+}
+
+// SetBalances keeps what is weighed with from now on; runs that have begun keep
+// theirs.
+func (d Desk) SetBalances(ctx context.Context, in wire.Balances) (wire.Balances, error) {
+	var l fault.List
+	wire.ScalesOf(in.Balances, 0).Check(&l)
+	if err := l.Err(); err != nil {
+		return wire.Balances{}, err
+	}
+	rows := make([]store.Balance, len(in.Balances))
+	for i, b := range in.Balances {
+		rows[i] = store.Balance{Name: b.Name, DivisionG: b.DivisionG, CapacityG: b.CapacityG, LeastG: b.LeastG}
+	}
+	if err := d.op.SetBalances(ctx, rows); err != nil {
+		return wire.Balances{}, err
+	}
+	return d.Balances(ctx)
+}
+
+// Bench tells how a batch stands at the bench. Before it is begun all is as it
+// would be on the balances at hand.
+func (d Desk) Bench(ctx context.Context, id string) (wire.BenchRun, error) {
+	batch, err := d.op.Batch(ctx, id)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	run, err := d.op.Run(ctx, id)
+	if errors.Is(err, store.ErrNotFound) {
+		return d.unbegun(ctx, batch)
+	}
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	w, err := working(batch, run)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	return d.standing(ctx, d.op, w)
+}
+
+func (d Desk) unbegun(ctx context.Context, batch store.Batch) (wire.BenchRun, error) {
+	balances, err := d.Balances(ctx)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	w, err := working(batch, store.BenchRun{BatchID: batch.ID, Balances: json.RawMessage(`[]`)})
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	w.balances = balances.Balances
+	out, err := d.standing(ctx, d.op, w)
+	out.Begun = false
+	return out, err
+}
+
+// BeginBench starts the work on a planned batch; one that was begun stays as it is.
+func (d Desk) BeginBench(ctx context.Context, id string, in wire.BeginBench) (wire.BenchRun, error) {
+	batch, err := d.op.Batch(ctx, id)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	if batch.VoidedAt != nil || batch.Leftover || batch.State != store.Planned && batch.State != store.OnBench {
+		return wire.BenchRun{}, fault.List{{Reason: fault.Ended}}
+	}
+	mixing, err := mixingOf(batch, in.Order)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	if err := mixing.CheckBench(in); err != nil {
+		return wire.BenchRun{}, err
+	}
+	balances, err := json.Marshal(in.Balances)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	err = d.op.BeginRun(ctx, &store.BenchRun{
+		BatchID: id, WorkOrder: mixing.Order, CupG: in.CupG, VesselML: in.VesselML, Balances: balances,
+		UserID: d.who.User, CreatedAt: d.stamp(),
+	})
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	d.ring(id)
+	return d.Bench(ctx, id)
+}
+
+// making is a run with all that it is worked out from.
+type making struct {
+	batch    store.Batch
+	run      store.BenchRun
+	balances []wire.BenchBalance
+	mixing   wire.Mixing
+}
+
+func mixingOf(b store.Batch, order string) (wire.Mixing, error) {
+	in, err := inputsOf(b)
+	if err != nil {
+		return wire.Mixing{}, err
+	}
+	return in.Recipe.Mixing(order)
+}
+
+func working(batch store.Batch, run store.BenchRun) (making, error) {
+	w := making{batch: batch, run: run}
+	if err := json.Unmarshal(run.Balances, &w.balances); err != nil {
+		return w, fmt.Errorf("batch %s: balances: %w", batch.ID, err)
+	}
+	var err error
+	w.mixing, err = mixingOf(batch, run.WorkOrder)
+	return w, err
+}
+
+func (w making) scales() bench.Scales { return wire.ScalesOf(w.balances, w.run.CupG) }
+
+// state folds what happened.
+func (w making) state() (bench.State, error) {
+	events := make([]bench.Event, len(w.run.Events))
+	for i, e := range w.run.Events {
+		events[i] = bench.Event{
+			Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
+			Count: e.Pieces, Sure: e.Sure, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
+		}
+		if len(e.Additions) > 0 {
+			var add []wire.BenchAdd
+			if err := json.Unmarshal(e.Additions, &add); err != nil {
+				return bench.State{}, fmt.Errorf("batch %s: event %d: %w", w.batch.ID, e.Seq, err)
+			}
+			events[i].Add = w.mixing.Additions(add)
+		}
+	}
+	return w.mixing.Fold(events, w.scales()), nil
+}
+
+// standing writes a run as it stands.
+func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.BenchRun, error) {
+	s, err := w.state()
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	out := w.mixing.BenchState(s, w.scales(), w.run.VesselML)
+	out.BatchID, out.Name, out.Number, out.Method = w.batch.ID, w.batch.Name, w.batch.Number, w.batch.Method
+	out.Begun, out.Balances, out.CupG, out.Seq = true, w.balances, w.run.CupG, len(w.run.Events)
+	out.State = w.batch.State
+	for i, st := range s.Stations {
+		if st.Kind == bench.Wait && st.Began > 0 {
+			left := math.Round(float64(st.Seconds) - d.since(w.run.Events[st.Began-1]))
+			out.Acts[i].LeftS = &left
+		}
+	}
+	for _, e := range w.run.Events {
+		out.Events = append(out.Events, wire.BenchEvent{
+			ID: e.ID, Kind: e.Kind, Act: e.Act, Load: e.LoadNo, Grams: e.Grams, Count: e.Pieces, Sure: e.Sure, Answer: e.Answer,
+			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: e.WorkedAt,
+		})
+	}
+	for _, o := range w.mixing.OffShelf(s, 0, w.batch.VolumeML) {
+		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: w.lots()[o.Lot]})
+	}
+	if out.Uptake, err = d.uptake(ctx, op, w, s); err != nil {
+		return out, err
+	}
+	if s.Ended == bench.Finished && w.mixing.Carrier != "" {
+		out.Leftover, err = op.LeftoverOf(ctx, w.batch.ID)
+	}
+	return out, err
+}
+
+// since is how many seconds a wait has lasted: by the wall, or by the clock of the
+// work where that was moved on further.
+func (d Desk) since(began store.BenchEvent) float64 {
+	wall := d.app.now().Sub(began.CreatedAt)
+	worked := d.app.clock().Sub(began.WorkedAt)
+	return max(wall, worked).Seconds()
+}
+
+// lots is which lot each ingredient was last said to come from.
+func (w making) lots() map[string]string {
+	out := map[string]string{}
+	for _, e := range w.run.Events {
+		if e.Kind == lotNamed {
+			out[e.Act] = e.Answer
+			if e.Answer == noLot {
+				delete(out, e.Act)
+			}
+		}
+	}
+	return out
+}
+
+// Kinds of events that core does not know: they change nothing in the vessel.
+const (
+	lotNamed = "lot"
+	noLot    = "none"
+)
+
+// Happen writes what happened at the bench, and gives how it stands. The same id a
+// second time changes nothing; a load that was weighed by somebody else meanwhile
+// is store.ErrStale.
+func (d Desk) Happen(ctx context.Context, id string, e wire.BenchEvent) (wire.BenchRun, error) {
+	batch, err := d.op.Batch(ctx, id)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	err = d.op.AtBench(ctx, id, func(op store.Operation, run store.BenchRun) error {
+		if slices.ContainsFunc(run.Events, func(was store.BenchEvent) bool { return was.ID == e.ID }) {
+			return nil
+		}
+		w, err := working(batch, run)
+		if err != nil {
+			return err
+		}
+		return d.happen(ctx, op, w, e)
+	})
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	d.ring(id)
+	return d.Bench(ctx, id)
+}
+
+func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.BenchEvent) error {
+	s, err := w.state()
+	if err != nil {
+		return err
+	}
+	row := store.BenchEvent{
+		BatchID: w.batch.ID, Seq: len(w.run.Events) + 1, ID: e.ID, Kind: e.Kind, Act: e.Act, LoadNo: e.Load,
+		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, Answer: e.Answer, TempC: e.TempC, Source: e.Source,
+		UserID: d.who.User, CreatedAt: d.stamp(), WorkedAt: d.app.clock(),
+	}
+	if row.Source == "" {
+		row.Source = "typed"
+	}
+	if e.Kind == lotNamed {
+		if err := d.checkLot(ctx, op, w, s, e); err != nil {
+			return err
+		}
+		return op.Happen(ctx, &row)
+	}
+	var l fault.List
+	in := bench.Event{
+		Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure,
+		Answer: e.Answer, Temp: chem.Celsius(e.TempC),
+	}
+	s.Check(in, &l)
+	if err := l.Err(); err != nil {
+		return err
+	}
+	switch in.Kind {
+	case bench.Took:
+		if err := d.weighed(w, s, e, &row); err != nil {
+			return err
+		}
+	case bench.Mended:
+		mending := w.mixing.MendingOf(s)
+		if len(mending) == 0 {
+			return fault.List{{Field: "kind", Reason: fault.NotFitting}}
+		}
+		if row.Additions, err = json.Marshal(mending); err != nil {
+			return err
+		}
+	case bench.Finished:
+		if err := d.finish(ctx, op, w, s, e); err != nil {
+			return err
+		}
+	case bench.Discarded:
+		if err := d.discard(ctx, op, w, s); err != nil {
+			return err
+		}
+	}
+	return op.Happen(ctx, &row)
+}
+
+// weighed completes a load: on which balance, how far it may be off; a piece that
+// is counted weighs what it weighs.
+func (d Desk) weighed(w making, s bench.State, e wire.BenchEvent, row *store.BenchEvent) error {
+	i := slices.IndexFunc(s.Stations, func(st bench.Station) bool { return st.ID == e.Act })
+	st := s.Stations[i]
+	if e.Load != len(st.Took) {
+		return store.ErrStale
+	}
+	if st.Kind == bench.CountIt {
+		row.Grams = float64(w.mixing.Parts[st.Part].Each) * float64(e.Count)
+		return nil
+	}
+	row.Pieces = 0
+	if e.Balance < 0 || e.Balance >= len(w.balances) {
+		return fault.List{{Field: "balance", Reason: fault.Unknown}}
+	}
+	row.OffG = w.balances[e.Balance].DivisionG / 2
+	if e.Source != "balance" {
+		return nil
+	}
+	if !d.app.set.Instruments.Steady(e.Instrument, e.Grams) {
+		return fault.List{{Field: "grams", Reason: fault.Unsteady}}
+	}
+	return nil
+}
+
+// checkLot asks that a lot is there and of that ingredient.
+func (d Desk) checkLot(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent) error {
+	if s.Ended != "" {
+		return fault.List{{Field: "kind", Reason: fault.Ended}}
+	}
+	wanted := slices.ContainsFunc(w.mixing.OffShelf(s, 0, w.batch.VolumeML), func(o wire.Off) bool { return o.Lot == e.Act })
+	if !wanted {
+		return fault.List{{Field: "act", Reason: fault.Unknown}}
+	}
+	if e.Answer == noLot {
+		return nil
+	}
+	lot, err := op.Lot(ctx, e.Answer)
+	if errors.Is(err, store.ErrNotFound) || err == nil && lot.Ingredient != e.Act {
+		return fault.List{{Field: "answer", Reason: fault.Unknown}}
+	}
+	return err
+}

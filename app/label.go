@@ -1,0 +1,53 @@
+package app
+
+import (
+	"context"
+	"errors"
+
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Label tells what stands on the vessel of a batch: by what was weighed where it
+// was, by the plan otherwise.
+func (d Desk) Label(ctx context.Context, id string) (wire.Label, error) {
+	batch, err := d.op.Batch(ctx, id)
+	if err != nil {
+		return wire.Label{}, err
+	}
+	in, err := inputsOf(batch)
+	if err != nil {
+		return wire.Label{}, err
+	}
+	ledger, err := d.Ledger(ctx, id)
+	if err != nil {
+		return wire.Label{}, err
+	}
+	held := composition(batch)
+	out := wire.Label{
+		BatchID: id, Number: batch.Number, Name: batch.Name, Method: batch.Method, Kind: wire.KindOf(batch.Method, batch.Leftover, held),
+		MadeOn: batch.MadeOn, UseBy: ledger.UseBy, Keeping: batch.Keeping, Rule: in.Rule, Is: wire.Is(batch.Method, held),
+		Amount: wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), Unit: batch.Unit,
+		Acids: wire.Acids(held), Hazards: wire.Hazards(held), Portions: ledger.Portions,
+	}
+	if batch.Method == wire.Strip && !batch.Leftover && batch.Pieces > 0 {
+		out.OADPerPiece = wire.Round(float64(wire.Mixture(held).OAD) / float64(batch.Pieces))
+	}
+	run, err := d.op.Run(ctx, id)
+	if errors.Is(err, store.ErrNotFound) || err == nil && batch.State != store.IsMade {
+		return out, nil
+	}
+	if err != nil {
+		return out, err
+	}
+	w, err := working(batch, run)
+	if err != nil {
+		return out, err
+	}
+	s, err := w.state()
+	out.Weighed = true
+	if is := w.mixing.MadeOf(s); is != nil && out.Is != nil {
+		out.Is.Strength = is.Strength // the same strength, with how far it may be off
+	}
+	return out, err
+}

@@ -1,0 +1,250 @@
+package app
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/stock"
+	"keeler/core/strip"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// finish makes the batch of what was really weighed: its composition, its account,
+// what comes off the shelf, and of a pot what it left over.
+func (d Desk) finish(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent) error {
+	keeping, err := w.keeping(e.Keeping)
+	if err != nil {
+		return err
+	}
+	made := s.SoFar.Mixture
+	volume, amount := float64(s.SoFar.Volume), float64(s.SoFar.Volume)
+	pieces := w.batch.Pieces
+	columns := map[string]any{"state": store.IsMade, "keeping": e.Keeping, "made_on": d.app.clock().Format(workTime), "use_by": d.useBy(keeping)}
+	switch {
+	case w.mixing.Carrier != "":
+		if pieces, err = w.soaked(e); err != nil {
+			return err
+		}
+		left := s.LeftOver()
+		if float64(left) >= float64(made.Mass()) {
+			return fault.List{{Field: "acts[left]", Reason: fault.TooHigh}}
+		}
+		if err := d.learn(ctx, op, w, s, e, pieces); err != nil {
+			return err
+		}
+		if err := d.keepRest(ctx, op, w, made.Take(left), columns["use_by"]); err != nil {
+			return err
+		}
+		if err := d.useCarried(ctx, op, w, s); err != nil {
+			return err
+		}
+		made = made.Take(made.Mass() - left)
+		volume, amount = float64(chem.LiquorVolume(made)), float64(pieces)
+	case w.mixing.Measure == bench.Unmeasured:
+		volume, amount = w.batch.VolumeML, w.batch.VolumeML
+		if w.batch.Unit == "pieces" {
+			amount = float64(pieces)
+		}
+	}
+	columns["volume_ml"], columns["pieces"] = volume, pieces
+	if err := d.offShelf(ctx, op, w, s, pieces); err != nil {
+		return err
+	}
+	if w.mixing.Measure == bench.Unmeasured {
+		err = op.SetBatch(ctx, w.batch.ID, columns)
+	} else {
+		err = op.SetMade(ctx, w.batch.ID, parts(made), columns)
+	}
+	if err != nil {
+		return err
+	}
+	return d.enter(ctx, op, store.Account{Batch: w.batch.ID}, stock.Made, amount, "")
+}
+
+// discard ends a batch that is not to be used; what went in is off the shelf.
+func (d Desk) discard(ctx context.Context, op store.Operation, w making, s bench.State) error {
+	if err := d.offShelf(ctx, op, w, s, 0); err != nil {
+		return err
+	}
+	if err := d.useCarried(ctx, op, w, s); err != nil {
+		return err
+	}
+	if w.mixing.Measure == bench.Unmeasured {
+		return op.SetBatch(ctx, w.batch.ID, map[string]any{"state": store.Discarded})
+	}
+	volume := float64(s.SoFar.Volume)
+	if err := op.SetMade(ctx, w.batch.ID, parts(s.SoFar.Mixture), map[string]any{"state": store.Discarded, "volume_ml": volume}); err != nil {
+		return err
+	}
+	if w.batch.Unit != "ml" || volume == 0 {
+		return nil
+	}
+	account := store.Account{Batch: w.batch.ID}
+	if err := d.enter(ctx, op, account, stock.Made, volume, ""); err != nil {
+		return err
+	}
+	return d.enter(ctx, op, account, stock.Discarded, volume, atBench)
+}
+
+// atBench is the reason of what the bench writes off.
+const atBench = "discarded at the bench"
+
+// keeping finds the rule that a batch is kept by.
+func (w making) keeping(store string) (bench.Keeping, error) {
+	for _, k := range w.mixing.Keepings {
+		if k.Store == store {
+			return k, nil
+		}
+	}
+	return bench.Keeping{}, fault.List{{Field: "keeping", Reason: fault.Missing}}
+}
+
+// useBy is the last good day, nil where no rule names one.
+func (d Desk) useBy(k bench.Keeping) *time.Time {
+	if k.Days == 0 {
+		return nil
+	}
+	day := timeOf(k.UseBy(d.today()))
+	return &day
+}
+
+// soaked is how many pieces a pot was for.
+func (w making) soaked(e wire.BenchEvent) (int, error) {
+	pieces := w.mixing.Pieces
+	if e.Pieces != 0 {
+		pieces = e.Pieces
+	}
+	var l fault.List
+	l.Within("pieces", float64(pieces), 1, strip.MaxStrips, "pieces")
+	return pieces, l.Err()
+}
+
+// uptake tells what each piece of a pot took up, once what is left was weighed.
+func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s bench.State) (*wire.BenchUptake, error) {
+	if w.mixing.Carrier == "" || !s.Rested() {
+		return nil, nil
+	}
+	seen, err := op.Uptakes(ctx, w.mixing.Carrier)
+	if err != nil {
+		return nil, err
+	}
+	pieces := w.mixing.Pieces
+	before := seen[:0]
+	for _, u := range seen {
+		if u.BatchID == w.batch.ID {
+			pieces = u.Pieces
+			continue
+		}
+		before = append(before, u)
+	}
+	out := w.mixing.Uptakes(s, pieces, learnt(before))
+	return &out, nil
+}
+
+func learnt(seen []store.Uptake) strip.Learnt {
+	var each []chem.Grams
+	for _, u := range seen {
+		if u.Accepted {
+			each = append(each, chem.Grams(u.EachG))
+		}
+	}
+	return strip.Learn(each)
+}
+
+// learn keeps what the pieces took up. What is far from what was learnt goes into
+// that only with a yes.
+func (d Desk) learn(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent, pieces int) error {
+	seen, err := op.Uptakes(ctx, w.mixing.Carrier)
+	if err != nil {
+		return err
+	}
+	u := w.mixing.Uptakes(s, pieces, learnt(seen))
+	return op.AddUptake(ctx, store.Uptake{
+		BatchID: w.batch.ID, Carrier: u.Carrier, EachG: u.EachG, OffG: u.OffG, Pieces: pieces,
+		Accepted: u.EachG > 0 && (!u.Strange || e.Sure), CreatedAt: d.stamp(),
+	})
+}
+
+// Learnt is what strips and sponges were seen to take up.
+func (d Desk) Learnt(ctx context.Context) (wire.Uptakes, error) {
+	seen, err := d.op.Uptakes(ctx, "")
+	if err != nil {
+		return wire.Uptakes{}, err
+	}
+	by := map[string][]store.Uptake{}
+	for _, u := range seen {
+		by[u.Carrier] = append(by[u.Carrier], u)
+	}
+	out := wire.Uptakes{Learnt: []wire.Learnt{}}
+	for _, carrier := range []strip.Carrier{strip.Fibre, strip.Long, strip.Sponge} {
+		if l := learnt(by[string(carrier)]); l.Pots > 0 {
+			out.Learnt = append(out.Learnt, wire.LearntOf(string(carrier), l))
+		}
+	}
+	return out, nil
+}
+
+// keepRest makes a batch of the liquor that a pot left over.
+func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest chem.Mixture, useBy any) error {
+	if rest.Mass() < least {
+		return nil
+	}
+	by, _ := useBy.(*time.Time)
+	row := &store.Batch{
+		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: wire.Strip, ParentID: &w.batch.ID, Leftover: true,
+		MadeOn: d.app.clock().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
+		SnapshotVersion: wire.SnapshotVersion, Inputs: w.batch.Inputs, Answer: w.batch.Answer,
+		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: by, Components: parts(rest),
+	}
+	if _, err := op.SaveBatch(ctx, row); err != nil {
+		return err
+	}
+	return d.enter(ctx, op, store.Account{Batch: row.ID}, stock.Made, float64(rest.Mass()), "")
+}
+
+// least is so little liquor that nobody keeps it, g.
+const least = 1
+
+// restName is added to the name of a pot for what it left over.
+const restName = ", left over"
+
+// useCarried takes liquor that was poured into the pot out of its own account.
+func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s bench.State) error {
+	grams := float64(s.Carried(w.mixing.Work))
+	if w.batch.ParentID == nil || grams <= 0 {
+		return nil
+	}
+	parent, err := op.Batch(ctx, *w.batch.ParentID)
+	if err != nil || !parent.Leftover {
+		return err // strips of a pot that was not weighed in have no account of liquor
+	}
+	return d.enterFor(ctx, op, store.Account{Batch: parent.ID}, stock.Used, grams, w.batch.ID)
+}
+
+// offShelf takes what went in off the lots that were named for it.
+func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s bench.State, pieces int) error {
+	lots := w.lots()
+	for _, o := range w.mixing.OffShelf(s, pieces, w.batch.VolumeML) {
+		if lots[o.Lot] == "" || o.Amount <= 0 {
+			continue
+		}
+		if err := d.enterFor(ctx, op, store.Account{Lot: lots[o.Lot]}, stock.Used, o.Amount, w.batch.ID); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func parts(m chem.Mixture) []store.BatchComponent {
+	var out []store.BatchComponent
+	for _, c := range wire.Components(m) {
+		out = append(out, store.BatchComponent{Component: c.Name, Grams: c.Grams})
+	}
+	return out
+}
