@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"net/http"
+	"reflect"
 	"strings"
 	"time"
 
@@ -24,6 +25,10 @@ func bench(h huma.API, d *desks) {
 	answering(h, d, app.Viewer, operation("bench", "get-bench", http.MethodGet, "batches/{id}/bench", "How a batch stands at the bench", 404, 422),
 		func(ctx context.Context, desk app.Desk, in *ByID) (wire.BenchRun, error) {
 			return desk.Bench(ctx, in.ID)
+		})
+	answering(h, d, app.Viewer, operation("bench", "plan-bench", http.MethodPost, "batches/{id}/bench/plan", "How it would be mixed with what is at hand; nothing is kept", 404, 422),
+		func(ctx context.Context, desk app.Desk, in *change[wire.BeginBench]) (wire.BenchRun, error) {
+			return desk.PlanBench(ctx, in.ID, in.Body)
 		})
 	answering(h, d, app.Helper, operation("bench", "begin-bench", http.MethodPost, "batches/{id}/bench", "Begin to mix a batch; once begun it stays as it is", 404, 422),
 		func(ctx context.Context, desk app.Desk, in *change[wire.BeginBench]) (wire.BenchRun, error) {
@@ -58,7 +63,7 @@ const heartbeat = 15 * time.Second
 func watching(h huma.API, d *desks) {
 	op := operation("bench", "watch-bench", http.MethodGet, "batches/{id}"+streams, "Server-sent events of a bench: bench (something happened, ask again) and reading (a Reading)", 404)
 	op.Responses = map[string]*huma.Response{"200": {
-		Description: "OK", Content: map[string]*huma.MediaType{sse.ContentType: {Schema: &huma.Schema{Type: huma.TypeString}}},
+		Description: "Events; the data of reading is a Reading.", Content: map[string]*huma.MediaType{sse.ContentType: {Schema: h.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[wire.Reading](), true, "")}},
 	}}
 	kept(h, d, app.Viewer, op, func(ctx context.Context, desk app.Desk, in *ByID) (*huma.StreamResponse, error) {
 		w, err := desk.Watch(ctx, in.ID)

@@ -72,12 +72,33 @@ func (d Desk) unbegun(ctx context.Context, batch store.Batch) (wire.BenchRun, er
 	if err != nil {
 		return wire.BenchRun{}, err
 	}
-	w, err := working(batch, store.BenchRun{BatchID: batch.ID, Balances: json.RawMessage(`[]`)})
+	return d.plan(ctx, batch, wire.BeginBench{Balances: balances.Balances})
+}
+
+// PlanBench tells how a batch would be mixed with what is at hand, and writes
+// nothing.
+func (d Desk) PlanBench(ctx context.Context, id string, in wire.BeginBench) (wire.BenchRun, error) {
+	batch, err := d.op.Batch(ctx, id)
 	if err != nil {
 		return wire.BenchRun{}, err
 	}
-	w.balances = balances.Balances
-	out, err := d.standing(ctx, d.op, w)
+	mixing, err := mixingOf(batch, in.Order)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	if err := mixing.CheckBench(in); err != nil {
+		return wire.BenchRun{}, err
+	}
+	return d.plan(ctx, batch, in)
+}
+
+func (d Desk) plan(ctx context.Context, batch store.Batch, in wire.BeginBench) (wire.BenchRun, error) {
+	mixing, err := mixingOf(batch, in.Order)
+	if err != nil {
+		return wire.BenchRun{}, err
+	}
+	run := store.BenchRun{BatchID: batch.ID, CupG: in.CupG, VesselML: in.VesselML}
+	out, err := d.standing(ctx, d.op, making{batch, run, in.Balances, mixing})
 	out.Begun = false
 	return out, err
 }

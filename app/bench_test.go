@@ -69,11 +69,7 @@ func (s *stood) act(id string) wire.BenchAct {
 func (s *stood) weighs(act string, grams float64) {
 	s.t.Helper()
 	a := s.act(act)
-	balance := 0
-	if a.Rest != nil {
-		balance = a.Rest.Balance
-	}
-	s.does(wire.BenchEvent{Kind: "took", Act: act, Load: len(a.Took), Grams: grams, Balance: balance})
+	s.does(wire.BenchEvent{Kind: "took", Act: act, Load: len(a.Took), Grams: grams, Balance: a.Balance})
 }
 
 // all weighs everything that is still wanted, as wanted.

@@ -38,30 +38,45 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 	if err != nil {
 		return err
 	}
+	desk := func(t time.Time) app.Desk { return at(t).Desk(owner) }
+	if err := stock(ctx, desk); err != nil {
+		return err
+	}
+	rest := ""
 	for _, p := range past() {
-		if err := p.keep(ctx, at(p.at).Desk(owner)); err != nil {
+		if p.fromRest && rest != "" {
+			p.save.Parent = &rest
+		}
+		if rest, err = p.keep(ctx, desk(p.at)); err != nil {
 			return err
 		}
 	}
-	return seedYards(ctx, func(t time.Time) app.Desk { return at(t).Desk(owner) })
+	return seedYards(ctx, desk)
 }
 
-func (p kept) keep(ctx context.Context, d app.Desk) error {
+// keep writes a batch of the past down, unless it is there already, and gives the
+// batch that it left over.
+func (p kept) keep(ctx context.Context, d app.Desk) (rest string, err error) {
 	_, created, err := d.SaveBatch(ctx, p.save)
 	if errors.Is(err, store.ErrConflict) || err == nil && !created {
-		return nil
+		return "", nil
 	}
 	if err != nil {
-		return err
+		return "", err
+	}
+	if p.mixed != nil {
+		if rest, err = p.mixed.mix(ctx, d, p.save.ID); err != nil {
+			return "", err
+		}
 	}
 	for _, r := range p.remarks {
 		if _, err := d.Remark(ctx, p.save.ID, r); err != nil {
-			return err
+			return "", err
 		}
 	}
 	if p.void == "" {
-		return nil
+		return rest, nil
 	}
 	_, err = d.VoidBatch(ctx, p.save.ID, p.void)
-	return err
+	return rest, err
 }

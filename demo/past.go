@@ -12,6 +12,9 @@ type kept struct {
 	save    wire.SaveBatch
 	remarks []wire.Remark
 	void    string
+	mixed   *bench // nil: it never was
+	// fromRest: liquor comes from what the pot before it left over.
+	fromRest bool
 }
 
 const permit = "permit held, own colonies"
@@ -53,6 +56,7 @@ func lastWinter() []kept {
 			remarks: []wire.Remark{{
 				ID: id + "3", Text: "Came out clear. About 60 mL left over, neutralised in the yard bucket.",
 			}},
+			mixed: &bench{keeping: "room", used: 434, thrown: 60, why: "neutralised in the yard bucket"},
 		},
 	}
 }
@@ -69,7 +73,6 @@ func thisYear() []kept {
 		Carried: &wire.StripCarried{Grams: 150, OADPercent: 34.6, WaterPercent: 0.33},
 		Jig:     wire.StripJig{Slots: 6, Most: 8}, BalanceG: 0.1, BalanceCapacityG: 500,
 	}
-	parent := springPot
 	august := wire.PadRequest{
 		Hold: wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000}, WorkingPercent: 60,
 		Amount: wire.PadAmount{School: "sponge-above"}, Size: wire.PadSize{By: "visit"},
@@ -82,14 +85,17 @@ func thisYear() []kept {
 			remarks: []wire.Remark{{
 				ID: id + "5", Text: "152 g came back out of the tray. The strips hold nearer 20 than 19 g.",
 			}},
+			mixed: &bench{keeping: "sealed", leftG: 152, used: 44},
 		},
 		{
 			at:   time.Date(2026, time.April, 11, 9, 30, 0, 0, time.UTC),
-			save: wire.SaveBatch{ID: id + "6", Name: "Ropewalk, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &second}, Parent: &parent},
+			save: wire.SaveBatch{ID: id + "6", Name: "Ropewalk, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &second}},
+			mixed: &bench{keeping: "sealed", leftG: 118, used: 24}, fromRest: true,
 		},
 		{
 			at:   time.Date(2026, time.August, 14, 18, 20, 0, 0, time.UTC),
 			save: wire.SaveBatch{ID: id + "7", Name: "Ropewalk, August, first visit", Rule: "label of the acid", Recipe: wire.Recipe{Pad: &august}},
+			mixed: &bench{keeping: "closed", used: 160},
 		},
 	}
 }

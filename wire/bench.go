@@ -107,6 +107,7 @@ type BenchAct struct {
 	BandG      float64        `json:"band_g,omitempty"`
 	VolumeML   float64        `json:"volume_ml,omitempty"`
 	Count      int            `json:"count,omitempty"`
+	Balance    int            `json:"balance" doc:"The one it is weighed on, of the balances, from 0."`
 	Took       []BenchTook    `json:"took"`
 	Rest       *BenchWeighing `json:"rest,omitempty" doc:"How what is still wanted is weighed."`
 	LowC       float64        `json:"low_c,omitempty"`

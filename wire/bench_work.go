@@ -172,7 +172,7 @@ func (m Mixing) act(st bench.Station) BenchAct {
 		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == bench.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
 		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
 		Took: make([]BenchTook, len(st.Took)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
-		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done,
+		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done, Balance: st.Balance,
 	}
 	if st.Part >= 0 {
 		a.Ingredient = m.Parts[st.Part].Name

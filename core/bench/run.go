@@ -52,12 +52,14 @@ type Station struct {
 	Acid   bool       // the ingredient holds acid
 	Target chem.Grams // all that is wanted here
 	Band   chem.Grams
-	Took   []Got
-	Rest   Weighing // how what is still wanted is weighed; no loads when there is enough
-	Answer string
-	Temp   *chem.Celsius
-	Began  int // the event that began it, from 1; 0 when it has not begun
-	Done   bool
+	// Balance is the one that it is weighed on, by its place.
+	Balance int
+	Took    []Got
+	Rest    Weighing // how what is still wanted is weighed; no loads when there is enough
+	Answer  string
+	Temp    *chem.Celsius
+	Began   int // the event that began it, from 1; 0 when it has not begun
+	Done    bool
 	// Distilled: the water test was cloudy. Source: calcium takes acid out as a
 	// haze that hides what has not dissolved.
 	Distilled bool
@@ -110,6 +112,9 @@ func (r *running) add(at int, a Act, target chem.Grams) {
 		st.Acid = r.w.Parts[st.Part].Acid()
 		st.aim(r.scales)
 	}
+	if a.Kind == Left { // nobody knows yet how much it is
+		st.Balance = r.scales.strongest()
+	}
 	all := append(r.state.Stations, Station{})
 	copy(all[at+1:], all[at:])
 	all[at] = st
@@ -119,7 +124,7 @@ func (r *running) add(at int, a Act, target chem.Grams) {
 // aim works out how the rest is weighed.
 func (st *Station) aim(s Scales) {
 	whole, _ := s.Weigh(st.Target, st.Acid)
-	st.Band = whole.Band
+	st.Band, st.Balance = whole.Band, whole.Balance
 	rest := st.Target - st.in()
 	st.Rest = Weighing{}
 	nothing := st.Target <= tiny
@@ -130,6 +135,7 @@ func (st *Station) aim(s Scales) {
 	st.Done = nothing || len(st.Took) > 0 && rest <= st.Band
 	if !st.Done {
 		st.Rest, _ = s.Weigh(rest, st.Acid)
+		st.Balance = st.Rest.Balance
 	}
 }
 
@@ -229,7 +235,7 @@ func (r *running) mend(add []Addition) {
 			st.Answer, st.Done, st.Temp = "", false, nil
 		}
 	}
-	for i, st := range r.state.Stations {
+	for i, st := range r.state.Stations[:r.state.At] { // back to what was passed and is open again
 		if !st.Done && (st.Kind == WeighIt || st.Kind == CountIt) {
 			r.state.At = i
 			return

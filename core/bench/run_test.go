@@ -142,7 +142,8 @@ func TestMendedIsAsWanted(t *testing.T) {
 }
 
 // An overpour of the acid half-way: 60 g for 45. The rest of the water grows from
-// 400 to 600 g, and the sugar, which is in, gets an act of its own for 200 g.
+// 400 to 600 g, and the sugar, which is in, gets an act of its own for 200 g. The
+// work goes on where it stood; noticed at the end, it goes back to the water.
 func TestOverpourInTheMiddle(t *testing.T) {
 	w := litre(1)
 	events := []Event{took("sugar", 600, 0.5), took("hot_water", 200, 0.5), {Kind: Heated, Act: "heat", Temp: 65}, took("acid", 60, 0.05)}
@@ -162,8 +163,11 @@ func TestOverpourInTheMiddle(t *testing.T) {
 	if !near(float64(byID["rest_water"].Target), 600, 1e-6) || !near(float64(byID["more_sugar_1"].Target), 200, 1e-6) {
 		t.Errorf("mended: %+v", s.Stations)
 	}
-	if s.Stations[s.At].ID != "rest_water" || s.Comes.Strength.Stand != Within {
-		t.Errorf("goes on at %q to %+v", s.Stations[s.At].ID, s.Comes.Strength)
+	for from, want := range map[string]string{"acid": "acid", "clear": "rest_water"} {
+		s := w.Fold(append(events, Event{Kind: Went, Act: from}, Event{Kind: Mended, Add: m.Add}), pair)
+		if s.Stations[s.At].ID != want || s.Comes.Strength.Stand != Within {
+			t.Errorf("from %q it goes on at %q to %+v", from, s.Stations[s.At].ID, s.Comes.Strength)
+		}
 	}
 }
 

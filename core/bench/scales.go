@@ -63,6 +63,16 @@ func (s Scales) mostCapacity() chem.Grams {
 	return most
 }
 
+// strongest is the balance that carries most.
+func (s Scales) strongest() (at int) {
+	for i, b := range s.Balances {
+		if b.room(0) > s.Balances[at].room(0) {
+			at = i
+		}
+	}
+	return at
+}
+
 // room is what the balance carries besides the cup.
 func (b Balance) room(cup chem.Grams) chem.Grams {
 	if b.Capacity == 0 {

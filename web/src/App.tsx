@@ -9,6 +9,10 @@ import { MixScreen } from './stages/mix/MixScreen'
 
 const BatchList = lazy(() => import('./book/BatchList'))
 const BatchPage = lazy(() => import('./book/BatchPage'))
+const LabelPage = lazy(() => import('./label/LabelPage'))
+const ShelfPage = lazy(() => import('./shelf/ShelfPage'))
+const LotPage = lazy(() => import('./shelf/LotPage'))
+const BenchPage = lazy(() => import('./stages/mix/bench/BenchPage'))
 const DecideScreen = lazy(() => import('./stages/decide/DecideScreen'))
 const JobPage = lazy(() => import('./stages/decide/JobPage'))
 const CardsPage = lazy(() => import('./cards/CardsPage'))
@@ -39,6 +43,10 @@ const OURS: [string, ComponentType][] = [
   ['/people', PeoplePage],
   ['/batches', BatchList],
   ['/batches/:id', BatchPage],
+  ['/batches/:id/label', LabelPage],
+  ['/bench/:id', BenchPage],
+  ['/shelf', ShelfPage],
+  ['/shelf/:id', LotPage],
 ]
 
 export function App() {

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { clock, day } from '../shell/day'
-import { three, volume } from '../units/format'
+import { tenths, three, volume } from '../units/format'
 import { useUnits } from '../units/units'
 import styles from './book.module.css'
 import { text } from './text'
@@ -21,13 +21,16 @@ export default function BatchList() {
   return (
     <main className={styles.page}>
       <h1>{text.title}</h1>
+      <p>
+        <Link to="/shelf">{text.shelf}</Link>
+      </p>
       {list.failureCount > 0 && <p className={styles.harm}>{text.failed}</p>}
       {list.isPending && list.failureCount === 0 && <p>{text.loading}</p>}
       {list.data?.length === 0 && <p>{text.none}</p>}
       <ul className={styles.list}>
         {list.data?.map((b) => {
           const made = b.pieces
-            ? { value: String(b.pieces), unit: text.pieces }
+            ? { value: String(b.pieces), unit: text.piecesOf[b.method] }
             : volume(b.volume_ml ?? 0, system)
           return (
             <li key={b.id} className={b.voided_at ? styles.void : undefined}>
@@ -37,7 +40,15 @@ export default function BatchList() {
                   <span className={b.voided_at ? styles.struck : undefined}>{b.name}</span>
                   {b.voided_at && <span className={styles.tag}>{text.void}</span>}
                   <small>
-                    {day(b.made_on)} {clock(b.made_on)} · {text.methods[b.method]}
+                    {text.number(b.number)} · {day(b.made_on)} {clock(b.made_on)} · {text.methods[b.method]} ·{' '}
+                    {b.state === 'made'
+                      ? text.left(tenths(b.on_hand.left), text.units[b.on_hand.unit])
+                      : text.states[b.state]}
+                    {b.on_hand.to_reconcile && <b className={styles.harm}> · {text.reconcileShort}</b>}
+                    {b.on_hand.keeps === 'past' && b.on_hand.left > 0 && (
+                      <b className={styles.harm}> · {text.past}</b>
+                    )}
+                    {b.on_hand.keeps === 'soon' && b.on_hand.left > 0 && <b> · {text.soon}</b>}
                   </small>
                 </span>
                 <span className={styles.figure}>

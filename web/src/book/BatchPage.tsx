@@ -9,6 +9,7 @@ import { keepDraft } from '../stages/mix/useDraft'
 import { three } from '../units/format'
 import { Asking } from './Asking'
 import styles from './book.module.css'
+import { LedgerPanel } from './LedgerPanel'
 import { Remarks } from './Remarks'
 import { said } from './said'
 import { text } from './text'
@@ -60,6 +61,14 @@ function Whole({ batch }: { batch: Batch }) {
         </Alert>
       )}
       <p className={`${styles.holds} no-print`}>
+        {text.number(batch.number)} · {text.states[batch.state]}
+      </p>
+      {batch.state === 'made' && batch.strength && (
+        <p className={`${styles.asMade} no-print`} data-as-made>
+          {three(batch.strength.value)} <small>{text.strengths[batch.strength.unit]}</small>
+        </p>
+      )}
+      <p className={`${styles.holds} no-print`}>
         {text.holds} {batch.composition.map((c) => text.component(three(c.grams), c.name)).join(' · ')}
       </p>
       {batch.parent_id && (
@@ -68,9 +77,33 @@ function Whole({ batch }: { batch: Batch }) {
         </p>
       )}
       <div className={styles.columns}>
-        <Docket batch={batch} />
+        {batch.leftover ? (
+          <p>{text.leftover}</p>
+        ) : (
+          <div>
+            {batch.state === 'made' && <p className="quiet no-print">{text.thePlan}</p>}
+            <Docket batch={batch} />
+          </div>
+        )}
         <div className="no-print">
           <div className={styles.actions}>
+            {!batch.leftover && !batch.voided_at && (
+              <Button
+                component={Link}
+                to={`/bench/${batch.id}`}
+                variant={batch.state === 'planned' || batch.state === 'bench' ? 'contained' : 'outlined'}
+                data-to-bench
+              >
+                {batch.state === 'planned'
+                  ? text.toBench
+                  : batch.state === 'bench'
+                    ? text.onBench
+                    : text.asMixed}
+              </Button>
+            )}
+            <Button component={Link} to={`/batches/${batch.id}/label`} variant="outlined" data-to-label>
+              {text.label}
+            </Button>
             <Asking
               action={text.copy}
               hint={text.copyAsk}
@@ -84,7 +117,8 @@ function Whole({ batch }: { batch: Batch }) {
               {text.print}
             </Button>
           </div>
-          <Boards batch={batch} />
+          <LedgerPanel batch={batch} />
+          {!batch.leftover && <Boards batch={batch} />}
           <Remarks batch={batch} />
           {!batch.voided_at && (
             <Asking

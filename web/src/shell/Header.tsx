@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button'
 import { useColorScheme } from '@mui/material/styles'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { Link, NavLink } from 'react-router'
+import { Link, NavLink, useMatch } from 'react-router'
 import { client, type Schemas } from '../api/client'
 import { volume } from '../units/format'
 import { useUnits } from '../units/units'
@@ -15,6 +15,7 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
   const { system, choose } = useUnits()
   const { colorScheme, setMode } = useColorScheme()
   const ml = useVolumeOnBench()
+  const atBench = useMatch('/bench/:id') !== null
   const made = ml === undefined ? undefined : volume(ml, system)
   return (
     <header className={`${styles.header} no-print`}>
@@ -29,7 +30,7 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
           <b>{text.decide}</b>
           <span>{text.decideSub}</span>
         </NavLink>
-        <NavLink to="/" end>
+        <NavLink to="/" end className={({ isActive }) => (isActive || atBench ? 'active' : '')}>
           <b>{text.mix}</b>
           <span>{made ? text.mixVolume(`${made.value} ${made.unit}`) : text.mixIdle}</span>
         </NavLink>

@@ -2,11 +2,11 @@ import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { client, type Schemas } from '../api/client'
+import type { Schemas } from '../api/client'
 import { may, useStart } from '../shell/useStart'
 import { StandLine } from './StandLine'
 import { text } from './text'
-import { yardQuery } from './useYard'
+import { yardQuery, yardsQuery } from './useYard'
 import styles from './yards.module.css'
 import { YardForm } from './YardForm'
 
@@ -14,11 +14,7 @@ import { YardForm } from './YardForm'
 export default function YardsScreen() {
   const role = useStart().me?.role
   const [adding, setAdding] = useState(false)
-  const yards = useQuery({
-    queryKey: ['yards'],
-    queryFn: async ({ signal }) => (await client.GET('/api/yards', { signal })).data?.yards ?? [],
-    networkMode: 'always',
-  })
+  const yards = useQuery(yardsQuery)
   return (
     <main className={styles.page}>
       <div className={styles.head}>

@@ -18,3 +18,10 @@ export const colonyQuery = (id: string) =>
       (await client.GET('/api/colonies/{id}', { params: { path: { id } }, signal })).data,
     networkMode: 'always',
   })
+
+export const yardsQuery = {
+  queryKey: ['yards'],
+  queryFn: async ({ signal }: { signal: AbortSignal }) =>
+    (await client.GET('/api/yards', { signal })).data?.yards ?? [],
+  networkMode: 'always' as const,
+}

@@ -55,6 +55,9 @@ export function SaveBatch({ kept, rule, name, suggestion, busy, onName }: Props)
             {text.saved(save.data?.name ?? '')}{' '}
             <Link to={`/batches/${save.data?.id ?? ''}`} data-saved>
               {text.open}
+            </Link>{' '}
+            <Link to={`/bench/${save.data?.id ?? ''}`} data-to-bench>
+              {text.toBench}
             </Link>
           </Alert>
         )}

@@ -46,6 +46,19 @@ export class Reader {
   }
 }
 
+/** One figure that stands alone in its form, and what is wrong with it at its field. */
+export function readOne(path: string, typed: string) {
+  const reader = new Reader('metric')
+  return { figure: reader.number(path, typed), faults: reader.faults }
+}
+
+/** One figure as it was typed: undefined for nothing, NaN for what is none. */
+export function read(typed: string): number | undefined {
+  const reader = new Reader('metric')
+  const n = reader.number('', typed)
+  return '' in reader.faults ? NaN : n
+}
+
 /** A figure of a request as it would be typed; nothing for 0. */
 export const typed = (v: number | undefined) =>
   v === undefined || v === 0 ? '' : String(Number(v.toFixed(6)))

@@ -61,6 +61,7 @@ export const text = {
   saving: 'Keeping…',
   saved: (name: string) => `Kept: ${name}`,
   open: 'Open',
+  toBench: 'To the bench',
   signIn: 'Sign in',
   saveLost: 'Not kept: the server does not answer. Nothing is lost here; press again.',
   print: 'Print',

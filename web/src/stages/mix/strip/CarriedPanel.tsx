@@ -4,6 +4,7 @@ import { client, type Schemas } from '../../../api/client'
 import { Figures } from '../../../parts/Figures'
 import { FaultLine } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
+import { tenths } from '../../../units/format'
 import type { Change } from '../draft'
 import type { StripDraft } from './draft'
 import { text } from './text'
@@ -14,14 +15,19 @@ export function CarriedPanel({ draft, change }: { draft: StripDraft; change: Cha
   const pots = useQuery({
     queryKey: ['batches'],
     queryFn: async ({ signal }) => (await client.GET('/api/batches', { signal })).data?.batches ?? [],
-    select: (batches) => batches.filter((b) => b.method === 'strip' && !b.voided_at),
+    select: (batches) => batches.filter(pourable),
     networkMode: 'always',
   })
   const choose = (id: string) =>
     change((d) => {
       d.carried.parent = id
       const pot = pots.data?.find((p) => p.id === id)
-      if (pot) Object.assign(d.carried, strengths(pot))
+      if (pot)
+        Object.assign(
+          d.carried,
+          strengths(pot),
+          pot.leftover && { grams: String(Math.floor(pot.on_hand.left * 10) / 10) },
+        )
     })
   return (
     <Section
@@ -39,6 +45,7 @@ export function CarriedPanel({ draft, change }: { draft: StripDraft; change: Cha
         {pots.data?.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
+            {p.leftover && text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past')}
           </option>
         ))}
       </NativeSelect>
@@ -55,6 +62,10 @@ export function CarriedPanel({ draft, change }: { draft: StripDraft; change: Cha
     </Section>
   )
 }
+
+/** What a pot left over and is still there; or a pot that was never at the bench, of which nobody knows. */
+const pourable = (b: Schemas['BatchSummary']) =>
+  b.method === 'strip' && !b.voided_at && (b.leftover ? b.on_hand.left > 0 : b.state === 'planned')
 
 /** A kept pot's shares of acid and water, as they would be typed. */
 function strengths(pot: Schemas['BatchSummary']) {

@@ -1,7 +1,12 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { client } from '../../../api/client'
 import { Choice } from '../../../parts/Choice'
 import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
+import { useStart } from '../../../shell/useStart'
+import { three } from '../../../units/format'
 import type { Change } from '../draft'
 import { nameIn } from '../text'
 import type { StripDraft } from './draft'
@@ -34,6 +39,7 @@ export function CarrierPanel({ draft, change }: Props) {
         value={uptake}
         onChange={(v) => change((d) => void (d.uptake[carrier] = v))}
       />
+      <Learnt carrier={carrier} uptake={uptake} onTake={(g) => change((d) => void (d.uptake[carrier] = g))} />
       {carrier === 'sponge' && (
         <Choice
           label={text.between}
@@ -43,6 +49,30 @@ export function CarrierPanel({ draft, change }: Props) {
         />
       )}
     </Section>
+  )
+}
+
+interface LearntProps {
+  carrier: StripDraft['carrier']
+  uptake: string
+  onTake: (grams: string) => void
+}
+
+/** What one's own pots taught of this kind, to be planned with. */
+function Learnt({ carrier, uptake, onTake }: LearntProps) {
+  const me = useStart().me
+  const learnt = useQuery({
+    queryKey: ['batches', 'uptakes'],
+    queryFn: async ({ signal }) => (await client.GET('/api/uptakes', { signal })).data?.learnt ?? [],
+    networkMode: 'always',
+    enabled: me !== undefined,
+  })
+  const own = learnt.data?.find((l) => l.carrier === carrier)
+  if (!own || three(own.each_g) === uptake) return null
+  return (
+    <Button size="small" onClick={() => onTake(three(own.each_g))} data-learnt>
+      {text.learnt(three(own.each_g), own.spread_g > 0 ? three(own.spread_g) : '', own.pots)}
+    </Button>
   )
 }
 

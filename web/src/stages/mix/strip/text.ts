@@ -71,6 +71,9 @@ export const text = {
   volume: 'Liquor',
 
   carried: 'Left from an earlier pot',
+  carriedLeft: (grams: string, past: boolean) => ` · ${grams} g left${past ? ', past its day' : ''}`,
+  learnt: (each: string, spread: string, pots: number) =>
+    `Your pots: ${each} g${spread && ` ± ${spread}`} (${pots}). Plan with that`,
   carriedNone: 'none',
   carriedFrom: 'From',
   carriedUnkept: 'a pot not kept here',

@@ -1,0 +1,133 @@
+import NativeSelect from '@mui/material/NativeSelect'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { client, type Schemas } from '../api/client'
+import { Vessel } from '../drawing/Vessel'
+import { date } from '../shell/day'
+import { useKept } from '../shell/useKept'
+import { plain, tenths } from '../units/format'
+import { yardQuery, yardsQuery } from '../yards/useYard'
+import styles from './book.module.css'
+import { Entries } from './Entries'
+import { EntryForm } from './EntryForm'
+import { Portions } from './Portions'
+import { text } from './text'
+
+type Batch = Schemas['Batch']
+
+/** What is left of a batch: its account, what is in vessels of its own, and what it cost. */
+export function LedgerPanel({ batch }: { batch: Batch }) {
+  const queries = useQueryClient()
+  const ledger = useQuery({
+    queryKey: ['batches', batch.id, 'ledger'],
+    queryFn: async ({ signal }) =>
+      (await client.GET('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, signal })).data,
+    networkMode: 'always',
+  })
+  const colony = useKept(`entry.colony.${batch.id}`, () => '')
+  if (!ledger.data) return null
+  const l = ledger.data
+  const unit = text.units[l.unit]
+  const kinds: Schemas['StockEntry']['kind'][] =
+    batch.state === 'planned' ? ['made'] : ['used', 'spilled', 'discarded', 'found']
+  return (
+    <section className={styles.ledger} data-ledger>
+      <h2>{text.ledger}</h2>
+      <div className={styles.standing}>
+        {l.unit === 'ml' && (
+          <Vessel
+            kind={batch.method === 'pad' ? 'bottle' : 'jar'}
+            volume={Math.max(0, l.left)}
+            taken={0}
+            figure={plain(Math.round(l.left))}
+            unit={unit}
+          />
+        )}
+        <div>
+          <p className={l.to_reconcile ? `${styles.left} ${styles.harm}` : styles.left} data-left>
+            {tenths(l.left)} <small>{unit}</small>
+          </p>
+          {l.to_reconcile && <p className={styles.harm}>{text.reconcile}</p>}
+          {l.use_by && l.left > 0 && <UseBy useBy={l.use_by} keeps={l.keeps} />}
+          {l.cost && (
+            <p>
+              {text.costs(l.cost.total.toFixed(2))}
+              {l.cost.colonies ? text.costEach((l.cost.per_colony ?? 0).toFixed(2), l.cost.colonies) : ''}
+              {l.cost.unpriced.length > 0 && text.unpriced(l.cost.unpriced)}
+            </p>
+          )}
+        </div>
+      </div>
+      <Entries entries={l.entries} unit={unit} />
+      {batch.state !== 'discarded' && !batch.voided_at && (
+        <EntryForm
+          id={batch.id}
+          kinds={kinds}
+          unit={unit}
+          colony={colony.value}
+          extra={batch.state !== 'planned' && <ColonyPicker value={colony.value} onChange={colony.set} />}
+          send={async (body) =>
+            (await client.POST('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, body }))
+              .data
+          }
+          onDone={() => {
+            colony.putDown()
+            return queries.invalidateQueries({ queryKey: ['batches'] })
+          }}
+        />
+      )}
+      {batch.state === 'made' && <Portions batch={batch} ledger={l} unit={unit} />}
+    </section>
+  )
+}
+
+/** Until when, told in a word where it presses. */
+export function UseBy({ useBy, keeps }: { useBy: string; keeps: string | undefined }) {
+  return (
+    <p className={keeps === 'past' ? styles.harm : undefined}>
+      {text.useBy(date(useBy))}
+      {keeps === 'soon' && <b> · {text.soon}</b>}
+      {keeps === 'past' && <b> · {text.past}</b>}
+    </p>
+  )
+}
+
+/** On which colony it was used; none for all of them together. */
+function ColonyPicker({ value, onChange }: { value: string; onChange: (id: string) => void }) {
+  const [yard, setYard] = useState('')
+  const yards = useQuery(yardsQuery)
+  const chosen = useQuery({ ...yardQuery(yard), enabled: yard !== '' })
+  return (
+    <div className={styles.picker}>
+      <NativeSelect
+        value={yard}
+        inputProps={{ 'aria-label': text.onYard }}
+        onChange={(e) => {
+          setYard(e.target.value)
+          onChange('')
+        }}
+      >
+        <option value="">{text.noColony}</option>
+        {yards.data?.map((y) => (
+          <option key={y.id} value={y.id}>
+            {y.name}
+          </option>
+        ))}
+      </NativeSelect>
+      {yard !== '' && (
+        <NativeSelect
+          value={value}
+          inputProps={{ 'aria-label': text.onColony }}
+          onChange={(e) => onChange(e.target.value)}
+        >
+          <option value="">{text.wholeYard}</option>
+          {chosen.data?.stands.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.name}
+            </option>
+          ))}
+        </NativeSelect>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,60 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { Link, useParams } from 'react-router'
+import { Choice } from '../parts/Choice'
+import { Field } from '../parts/Field'
+import { useKept } from '../shell/useKept'
+import { Label } from './Label'
+import styles from './label.module.css'
+import { labelQuery } from './query'
+import { text } from './text'
+
+type Paper = (typeof text.sheets)[number][0]
+
+const MOST = 64
+
+/** The labels of a batch and of its portions, as they are printed. */
+export default function LabelPage() {
+  const { id = '' } = useParams()
+  const label = useQuery(labelQuery(id))
+  const paper = useKept<Paper>('label.paper', () => 'small')
+  const copies = useKept('label.copies', () => '1')
+  if (!label.data) return <p style={{ padding: 24 }}>{label.isError ? text.failed : text.loading}</p>
+  const wanted = Math.max(1, Math.min(MOST, Math.round(Number(copies.value)) || 1))
+  const { portions } = label.data
+  const each = portions.length > 0 ? portions : [undefined]
+  const labels = Array.from({ length: wanted }, () => each).flat()
+  return (
+    <main className={styles.page} data-paper={paper.value}>
+      <style>
+        {paper.value === 'small'
+          ? '@page { size: 100mm 70mm; margin: 0 }'
+          : '@page { size: A4; margin: 8mm }'}
+      </style>
+      <div className="no-print">
+        <p>
+          <Link to={`/batches/${id}`}>{text.back}</Link>
+        </p>
+        <h1>{text.title(label.data.number)}</h1>
+        <div className={styles.settings}>
+          <Choice
+            label={text.sheet}
+            columns={2}
+            value={paper.value}
+            options={text.sheets}
+            onChange={paper.set}
+          />
+          <Field label={text.copies} value={copies.value} onChange={copies.set} hint={text.copiesHint} />
+          <Button variant="contained" size="large" onClick={() => print()}>
+            {text.print}
+          </Button>
+        </div>
+      </div>
+      <div className={styles.sheet}>
+        {labels.map((portion, i) => (
+          <Label key={i} label={label.data!} portion={portion} />
+        ))}
+      </div>
+    </main>
+  )
+}

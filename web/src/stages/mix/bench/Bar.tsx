@@ -1,0 +1,70 @@
+import Button from '@mui/material/Button'
+import { useEffect, useRef } from 'react'
+import styles from './bench.module.css'
+import { text } from './text'
+
+interface Press {
+  words: string
+  onPress: () => void
+}
+
+interface Props {
+  onBack: () => void
+  first?: boolean
+  busy: boolean
+  /** What the large button and the space bar do; undefined while nothing can be done. */
+  primary: Press | undefined
+  /** What the large button says while nothing can be done. */
+  idle?: string
+  second?: Press
+  third?: Press
+}
+
+/** The foot of a step: back, and one large button that the space bar presses, too. */
+export function Bar({ onBack, first, busy, primary, idle, second, third }: Props) {
+  const press = useRef<() => void>(() => undefined)
+  useEffect(() => {
+    press.current = () => {
+      if (primary && !busy) primary.onPress()
+    }
+  })
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key !== ' ' || e.repeat) return
+      const there = e.target
+      if (there instanceof HTMLInputElement || there instanceof HTMLSelectElement) return
+      e.preventDefault()
+      if (there instanceof HTMLElement) there.blur() // or the button there is pressed as well
+      press.current()
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  }, [])
+  return (
+    <div className={styles.bar}>
+      <Button size="large" disabled={first || busy} onClick={onBack} data-back>
+        {text.back}
+      </Button>
+      {third && (
+        <Button size="large" disabled={busy} onClick={third.onPress} data-third>
+          {third.words}
+        </Button>
+      )}
+      {second && (
+        <Button size="large" variant="outlined" disabled={busy} onClick={second.onPress} data-second>
+          {second.words}
+        </Button>
+      )}
+      <Button
+        size="large"
+        variant="contained"
+        className={styles.primary}
+        disabled={!primary || busy}
+        onClick={() => primary?.onPress()}
+        data-primary
+      >
+        {primary?.words ?? idle ?? text.next} <kbd>{text.space}</kbd>
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,66 @@
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { Problem } from '../../../api/client'
+import styles from './bench.module.css'
+import { BeginForm } from './BeginForm'
+import { Ended } from './Ended'
+import { Finish } from './Finish'
+import { Mend, mendable } from './Mend'
+import { SoFar } from './SoFar'
+import { Step } from './Step'
+import { text } from './text'
+import { useBenchQuery, useHappen, type Run } from './useBench'
+import { useStream } from './useInstruments'
+import { Alarm } from './Alarm'
+import { Trouble } from './Trouble'
+
+/** The bench: one batch mixed step by step. */
+export default function BenchPage() {
+  const { id = '' } = useParams()
+  const run = useBenchQuery(id)
+  if (run.error instanceof Problem && run.error.status < 500)
+    return <p className={styles.note}>{run.error.status === 404 ? text.unknown : run.error.message}</p>
+  if (!run.data) return <p className={styles.note}>{run.failureCount > 0 ? text.failed : text.loading}</p>
+  if (!run.data.begun && run.data.state === 'planned') return <BeginForm run={run.data} />
+  if (run.data.ended || !run.data.begun) return <Ended run={run.data} />
+  return <Working key={id} run={run.data} />
+}
+
+function Working({ run }: { run: Run }) {
+  const at = useHappen(run.batch_id)
+  const { readings, instruments } = useStream(run.batch_id)
+  const [finishing, setFinishing] = useState(false)
+  const go = (i: number) => {
+    const act = run.acts[i]
+    if (act) void at.happen({ kind: 'went', act: act.id })
+  }
+  const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
+  return (
+    <main className={styles.bench} data-bench={run.acts[run.at]?.id} data-seq={run.seq}>
+      <section className={styles.stage}>
+        <Alarm run={run} readings={readings} probe={probe} />
+        <Trouble at={at} />
+        {mendable(run) && <Mend run={run} at={at} />}
+        {finishing ? (
+          <Finish run={run} at={at} onBack={() => setFinishing(false)} />
+        ) : (
+          <Step
+            key={run.acts[run.at]?.id}
+            run={run}
+            at={at}
+            readings={readings}
+            instruments={instruments}
+            onBack={() => go(run.at - 1)}
+            onNext={() => (run.at + 1 < run.acts.length ? go(run.at + 1) : setFinishing(true))}
+          />
+        )}
+      </section>
+      <aside className={styles.side}>
+        <SoFar run={run} at={at} />
+        <p className={styles.note}>
+          <Link to={`/batches/${run.batch_id}`}>{text.toBatch}</Link>
+        </p>
+      </aside>
+    </main>
+  )
+}
