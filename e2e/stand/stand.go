@@ -114,6 +114,9 @@ func (s *Stand) Serve() error {
 // Overcast ends the weather service, for as long as the stand is there.
 func (s *Stand) Overcast() { s.sky.Close() }
 
+// Dark ends the simulated balances and thermometer, for as long as the stand is there.
+func (s *Stand) Dark() { s.still() }
+
 // Hush stops the HTTP side, as a server that is away.
 func (s *Stand) Hush() error { return s.server.Close() }
 

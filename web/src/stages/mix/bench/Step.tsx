@@ -51,7 +51,7 @@ function Body(props: StepProps) {
   switch (props.act.kind) {
     case 'weigh':
     case 'left':
-      return <WeighStep {...props} />
+      return <WeighStep key={props.act.took.length} {...props} />
     case 'count':
       return <CountStep {...props} />
     case 'heat':
