@@ -271,6 +271,9 @@ func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire
 // Portion decants part of a batch into a vessel; the same id a second time is
 // dropped.
 func (d Desk) Portion(ctx context.Context, batch string, in wire.Portion) (wire.Ledger, error) {
+	if _, err := d.op.Batch(ctx, batch); err != nil {
+		return wire.Ledger{}, err
+	}
 	var l fault.List
 	if strings.TrimSpace(in.Vessel) == "" {
 		l.Add("vessel", fault.Missing)

@@ -1,0 +1,106 @@
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"net/http"
+	"testing"
+
+	"github.com/google/uuid"
+
+	"keeler/wire"
+)
+
+// post sends something as the owner and reads the answer.
+func post[T any](t *testing.T, p *process, path string, in any) T {
+	t.Helper()
+	body, err := json.Marshal(in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	response, err := p.browser.Post(p.url+path, "application/json", bytes.NewReader(body))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	if response.StatusCode >= http.StatusBadRequest {
+		t.Fatalf("%s: %s", path, response.Status)
+	}
+	var out T
+	if err := json.NewDecoder(response.Body).Decode(&out); err != nil {
+		t.Fatal(err)
+	}
+	return out
+}
+
+// next is what a keeper does at the act on the screen; after it the next act is gone to.
+func next(run wire.BenchRun) []wire.BenchEvent {
+	a := run.Acts[run.At]
+	var out []wire.BenchEvent
+	switch a.Kind {
+	case "weigh":
+		out = append(out, wire.BenchEvent{Kind: "took", Act: a.ID, Load: len(a.Took), Grams: a.Rest.Loads[0].TargetG, Balance: a.Balance})
+	case "heat":
+		out = append(out, wire.BenchEvent{Kind: "heated", Act: a.ID, TempC: a.LowC + 1})
+	case "wait":
+		out = append(out, wire.BenchEvent{Kind: "began", Act: a.ID})
+	case "test":
+		out = append(out, wire.BenchEvent{Kind: "said", Act: a.ID, Answer: "cloudy"})
+	default:
+		out = append(out, wire.BenchEvent{Kind: "said", Act: a.ID, Answer: "yes"})
+	}
+	if run.At+1 < len(run.Acts) {
+		return append(out, wire.BenchEvent{Kind: "went", Act: run.Acts[run.At+1].ID})
+	}
+	return append(out, wire.BenchEvent{Kind: "finished", Keeping: "fridge"})
+}
+
+// whole is a run without the seconds that pass while a server is away.
+func whole(t *testing.T, run wire.BenchRun) string {
+	t.Helper()
+	for i := range run.Acts {
+		run.Acts[i].LeftS = nil
+	}
+	raw, err := json.Marshal(run)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return string(raw)
+}
+
+// Killed between any two steps of a mix, the server, or with it the database, has
+// every weight, answer and the place of the work when it is started again.
+func TestKilledAtEveryStepOfTheBench(t *testing.T) {
+	program := program(t)
+	data := t.TempDir()
+	p := start(t, program, data)
+	id, created := p.save()
+	if !created {
+		t.Fatal("nothing to mix")
+	}
+	bench := "/api/batches/" + id + "/bench"
+	run := post[wire.BenchRun](t, p, bench, wire.BeginBench{Balances: wire.UsualBalances().Balances})
+	steps := 0
+	for run.Ended == "" {
+		for _, e := range next(run) {
+			e.ID = uuid.NewString()
+			run = post[wire.BenchRun](t, p, bench+"/events", e)
+		}
+		if steps++; steps%2 == 0 {
+			kill(p.database)
+		}
+		kill(p.cmd.Process.Pid)
+		_ = p.cmd.Wait()
+		p = start(t, program, data)
+		if again := read[wire.BenchRun](t, p, bench); whole(t, again) != whole(t, run) {
+			t.Fatalf("after step %d it is\n%+v\nand was\n%+v", steps, again, run)
+		}
+	}
+	if steps != len(run.Acts) || run.State != "made" || run.SoFar.Strength.Stand != "within" {
+		t.Errorf("after %d steps: %+v", steps, run)
+	}
+	ledger := read[wire.Ledger](t, p, "/api/batches/"+id+"/entries")
+	if len(ledger.Entries) != 1 || ledger.Left < 255 || ledger.Left > 270 {
+		t.Errorf("made once: %+v", ledger)
+	}
+}
