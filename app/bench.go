@@ -303,7 +303,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		}
 	case bench.Mended:
 		mending := w.mixing.MendingOf(s)
-		if len(mending) == 0 {
+		if s.Comes.Right() || len(mending) == 0 {
 			return fault.List{{Field: "kind", Reason: fault.NotFitting}}
 		}
 		if row.Additions, err = json.Marshal(mending); err != nil {

@@ -1,10 +1,12 @@
 package main
 
 import (
+	"errors"
 	"fmt"
 	"testing"
 	"time"
 
+	"keeler/core/bench"
 	"keeler/demo"
 	"keeler/wire"
 )
@@ -19,6 +21,12 @@ func colonies(n int) []wire.Colony {
 	}
 	return out
 }
+
+// eight balances, from a spring balance to one for jewellers.
+var eight = bench.Scales{Cup: 40, Balances: []bench.Balance{
+	{Division: 10, Capacity: 50000}, {Division: 5, Capacity: 20000}, {Division: 1, Capacity: 5000}, {Division: 1, Capacity: 2000},
+	{Division: 0.5, Capacity: 1000}, {Division: 0.1, Capacity: 500}, {Division: 0.01, Capacity: 200}, {Division: 0.001, Capacity: 50},
+}}
 
 func calculations() []figure {
 	measure := func(name string, most time.Duration, work func() error) figure {
@@ -63,7 +71,22 @@ func calculations() []figure {
 	}
 	temperature := 30.0
 	reading := wire.PadAssayRequest{Reading: wire.PadReading{GPerML: 1.1834, TempC: &temperature}}
+	work, err := wire.Recipe{Dribble: drafts.Dribble}.Mixing("")
+	scales := wire.ScalesOf(wire.UsualBalances().Balances, 0)
+	spilt := []bench.Event{{Kind: bench.Took, Act: "sugar", Grams: 150}, {Kind: bench.Took, Act: "acid", Grams: 12}}
 	return []figure{
+		measure("bench: a run as it stands, and its mending", 0, func() error {
+			if m := work.Fold(spilt, scales).Mending(work.Work); err != nil || !m.Possible {
+				return fmt.Errorf("not mended: %w", err)
+			}
+			return nil
+		}),
+		measure("bench: weighing plan over 8 balances", 0, func() error {
+			if _, ok := eight.Weigh(1234, true); !ok {
+				return errors.New("no balance carries it")
+			}
+			return nil
+		}),
 		measure("syrup, 8 colonies", 0, syrup(8)),
 		measure("syrup, 1,000 colonies", most, syrup(many)),
 		measure("dose, 8 colonies", 0, func() error { _, err := wire.Dose(dose); return err }),

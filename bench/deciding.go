@@ -54,8 +54,8 @@ func (c crew) post(path string, body any) error {
 	return err
 }
 
-func newCrew() (crew, error) {
-	s, err := stand.Up(context.Background(), false)
+func newCrew(instruments ...string) (crew, error) {
+	s, err := stand.Up(context.Background(), false, instruments...)
 	if err != nil {
 		return crew{}, err
 	}

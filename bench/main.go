@@ -15,7 +15,7 @@ type figure struct {
 
 func main() {
 	figures := calculations()
-	for _, measure := range []func() ([]figure, error){throughput, firstView, deciding, importing} {
+	for _, measure := range []func() ([]figure, error){throughput, firstView, deciding, importing, relaying} {
 		more, err := measure()
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)

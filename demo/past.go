@@ -88,13 +88,13 @@ func thisYear() []kept {
 			mixed: &bench{keeping: "sealed", leftG: 152, used: 44},
 		},
 		{
-			at:   time.Date(2026, time.April, 11, 9, 30, 0, 0, time.UTC),
-			save: wire.SaveBatch{ID: id + "6", Name: "Ropewalk, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &second}},
+			at:    time.Date(2026, time.April, 11, 9, 30, 0, 0, time.UTC),
+			save:  wire.SaveBatch{ID: id + "6", Name: "Ropewalk, spring pot", Rule: permit, Recipe: wire.Recipe{Strip: &second}},
 			mixed: &bench{keeping: "sealed", leftG: 118, used: 24}, fromRest: true,
 		},
 		{
-			at:   time.Date(2026, time.August, 14, 18, 20, 0, 0, time.UTC),
-			save: wire.SaveBatch{ID: id + "7", Name: "Ropewalk, August, first visit", Rule: "label of the acid", Recipe: wire.Recipe{Pad: &august}},
+			at:    time.Date(2026, time.August, 14, 18, 20, 0, 0, time.UTC),
+			save:  wire.SaveBatch{ID: id + "7", Name: "Ropewalk, August, first visit", Rule: "label of the acid", Recipe: wire.Recipe{Pad: &august}},
 			mixed: &bench{keeping: "closed", used: 160},
 		},
 	}

@@ -39,13 +39,13 @@ type Stand struct {
 }
 
 // Up starts a Keeler with a MariaDB of its own: the demo, or one that was never
-// used.
-func Up(ctx context.Context, withDemo bool) (*Stand, error) {
+// used. It reads the given instruments, or else simulated ones.
+func Up(ctx context.Context, withDemo bool, instruments ...string) (*Stand, error) {
 	db, err := mariadbd.Temporary(ctx)
 	if err != nil {
 		return nil, err
 	}
-	s, err := On(ctx, db.DSN(), withDemo)
+	s, err := On(ctx, db.DSN(), withDemo, instruments...)
 	if err != nil {
 		db.Stop()
 		return nil, err
@@ -55,15 +55,15 @@ func Up(ctx context.Context, withDemo bool) (*Stand, error) {
 }
 
 // On starts a Keeler on an empty database.
-func On(ctx context.Context, dsn string, withDemo bool) (*Stand, error) {
+func On(ctx context.Context, dsn string, withDemo bool, instruments ...string) (*Stand, error) {
 	s := &Stand{address: "127.0.0.1:0", clock: app.NewMovable(demo.Now)}
-	if err := s.fill(ctx, dsn, withDemo); err != nil {
+	if err := s.fill(ctx, dsn, withDemo, instruments); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}
 	return s, nil
 }
 
-func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool) (err error) {
+func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool, addresses []string) (err error) {
 	if s.Store, err = store.Open(dsn); err != nil {
 		return err
 	}
@@ -72,9 +72,10 @@ func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool) (err error)
 	}
 	bench, still := context.WithCancel(ctx)
 	s.still = still
-	addresses, err := instruments.Set(bench, demo.WeatherSeed)
-	if err != nil {
-		return err
+	if len(addresses) == 0 {
+		if addresses, err = instruments.Set(bench, demo.WeatherSeed); err != nil {
+			return err
+		}
 	}
 	s.rack = device.New(addresses, slog.New(slog.DiscardHandler))
 	go s.rack.Run(bench)
