@@ -60,6 +60,9 @@ func TestMigrateKeptDribbles(t *testing.T) {
 		t.Errorf("answer %s: %v", b.Answer, err)
 	}
 	// 44 g/L in 200 mL.
+	if b.Number < 1 || b.Number > 2 || b.State != Planned || b.Unit != "ml" {
+		t.Errorf("numbered %d, %s, in %s", b.Number, b.State, b.Unit)
+	}
 	if p, err := s.For(1).Batch(t.Context(), "product"); err != nil || len(p.Components) != 1 || math.Abs(p.Components[0].Grams-8.8) > 1e-9 {
 		t.Errorf("a product: %+v %v", p.Components, err)
 	}

@@ -196,6 +196,7 @@ type BenchRun struct {
 	SoFar    *BenchMade     `json:"so_far,omitempty" doc:"What is in; left out for a product."`
 	Comes    *BenchMade     `json:"comes,omitempty" doc:"What comes of it when the rest goes in as wanted."`
 	JugC     *float64       `json:"jug_c,omitempty" doc:"How warm the water with the acid must at least be for it to go clear."`
+	JugCold  bool           `json:"jug_cold,omitempty" doc:"The water was read colder than that."`
 	Complete bool           `json:"complete"`
 	Mending  *BenchMending  `json:"mending,omitempty" doc:"Where it would not come out as wanted."`
 	Discard  BenchDiscard   `json:"discard"`

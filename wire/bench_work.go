@@ -136,6 +136,8 @@ func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64)
 	if t, ok := s.JugTemp(m.Work); ok {
 		c := round(t)
 		out.JugC = &c
+		warm, read := s.Warmth()
+		out.JugCold = read && warm < t
 	}
 	if !s.Comes.Right() && s.Ended == "" {
 		out.Mending = m.mending(s, scales, vesselML)

@@ -416,6 +416,16 @@ func (s State) JugTemp(w Work) (chem.Celsius, bool) {
 	return chem.Saturation(acid, water), true
 }
 
+// Warmth is the temperature last read of what was heated; false when none was.
+func (s State) Warmth() (t chem.Celsius, ok bool) {
+	for _, st := range s.Stations {
+		if st.Kind == Heat && st.Temp != nil {
+			t, ok = *st.Temp, true
+		}
+	}
+	return t, ok
+}
+
 // doubtful is how many times its target a weight may be before Keeler asks.
 const doubtful = 5
 

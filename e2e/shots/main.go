@@ -50,39 +50,10 @@ var views = []view{
 	{name: "mix-dusk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
 		script(`[...document.querySelectorAll('header button')].find((b) => b.textContent.startsWith('Dark')).click()`),
 	}},
-	{name: "mix-refused", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
-		click(`button[value="volume"]`),
-		typed(`[data-path="size.volume_ml"] input`, "-40"),
-		shown(`[data-unfilled]`),
-	}},
-	{name: "mix-double", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
-		chromedp.SetValue(chromedp.CSS("[data-add] select"), "double10"),
-		script(`document.querySelector('[data-add] select').dispatchEvent(new Event('change', { bubbles: true }))`),
-		typed("[data-add] input", "5½+7¾\r"),
-		shown(`[data-colony="R9"] [data-dose]`),
-		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
-	}},
 	{name: "strip-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"),
 	}},
-	{name: "strip-phone", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
-		click(`[data-choose="strip"]`), shown("[data-strips]"),
-	}},
-	{name: "strip-double", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
-		click(`[data-choose="strip"]`), shown("[data-strips]"),
-		script(`document.querySelectorAll('details').forEach((d) => (d.open = true))`),
-		click(`button[value="long"]`), typed(`[data-path="uptake_g"] input`, "34"),
-		script(`document.querySelectorAll('details').forEach((d) => (d.open = false))`),
-		chromedp.SetValue(chromedp.CSS("[data-add] select"), "double10"),
-		script(`document.querySelector('[data-add] select').dispatchEvent(new Event('change', { bubbles: true }))`),
-		typed("[data-add] input", "6+7½\r"),
-		shown(`[data-colony="R9"] [data-strips]`),
-		script(`document.querySelector('[data-colony="R9"]').scrollIntoView({ block: 'center' })`),
-	}},
 	{name: "pad-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
-		click(`[data-choose="pad"]`), shown("[data-given]"),
-	}},
-	{name: "pad-phone", size: browser.Phone, path: "/", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="pad"]`), shown("[data-given]"),
 	}},
 	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
@@ -97,11 +68,34 @@ var views = []view{
 	{name: "yard-desk", size: browser.Desk, path: "/yards/" + ropewalk, wait: "figure svg", member: true},
 	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
 	{name: "look-phone", size: browser.Phone, path: "/yards/" + ropewalk + "/look", wait: "[data-keep-look]", member: true},
-	{name: "count-desk", size: browser.Desk, path: "/yards/" + ropewalk + "/count", wait: "[data-count-row]", member: true},
+	{name: "bench-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
+		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),
+		click("[data-primary]"), shown(`[data-step="gear"]`), click("[data-primary]"), shown(`[data-step="hot_water"]`),
+		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),
+		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
+		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`),
+	)},
+	{name: "bench-mend", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
+		typed(`[data-path="grams"] input`, "158\r"), shown("[data-taken]"), click("[data-primary]"), shown(`[data-step="gear"]`),
+		click("[data-primary]"), shown(`[data-step="hot_water"]`), typed(`[data-path="grams"] input`, "53.5\r"), shown("[data-taken]"),
+		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
+		typed(`[data-path="grams"] input`, "11.2\r"), shown("[data-mend]"), browser.Phone, script("scrollTo(0, 0)"),
+	)},
+	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
+	{name: "shelf-desk", size: browser.Desk, path: "/shelf", wait: "[data-lot-name]", member: true},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
 	{name: "batch-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"), click("[data-save]"), click("[data-saved]"), shown("main h1 ~ div [data-docket]"),
 	}},
+}
+
+// onBench keeps a method's draft and goes on to a step of its bench.
+func onBench(method, step string) []browser.Action {
+	return []browser.Action{
+		click(`[data-choose="` + method + `"]`), shown("[data-dose]"), click("[data-save]"), click("[data-to-bench]"),
+		shown("[data-begin]"), typed(`[data-path="vessel_ml"] input`, "500"), click("[data-begin-yes]"),
+		shown(`[data-step="water_test"]`), click("[data-third]"), shown(`[data-step="` + step + `"] [data-reading]`),
+	}
 }
 
 func main() {

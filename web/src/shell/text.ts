@@ -34,6 +34,7 @@ export const text = {
     ['↑ ↓', 'a quarter more, a quarter less'],
     ['0 1 2 3 4', 'none, ¼, ½, ¾, full'],
     ['Enter', 'in the row under the boards: add the hives typed'],
+    ['space', 'at the bench: take what the balance shows, and on to the next step'],
     ['?', 'this sheet'],
   ] as const,
   close: 'Close',

@@ -7,6 +7,7 @@ import { useUnits } from '../../../units/units'
 import styles from './bench.module.css'
 import { Band, strengthOf } from './SoFar'
 import { text } from './text'
+import { Log } from './Log'
 import type { Run } from './useBench'
 
 /** A batch that is done with: what it is, and the ways on from here. */
@@ -35,6 +36,7 @@ export function Ended({ run }: { run: Run }) {
         <Link to={`/batches/${run.batch_id}`}>{text.toLedger}</Link>
         {run.leftover_id && <Link to={`/batches/${run.leftover_id}`}>{text.toRest}</Link>}
       </p>
+      <Log run={run} />
     </main>
   )
 }

@@ -8,7 +8,7 @@ import { read } from '../reader'
 import { Bar } from './Bar'
 import styles from './bench.module.css'
 import { Discard } from './Discard'
-import { Band, strengthOf } from './SoFar'
+import { Band, bases, strengthOf } from './SoFar'
 import { text } from './text'
 import { TypedFigure } from './TypedFigure'
 import type { Happening, Run } from './useBench'
@@ -52,7 +52,10 @@ export function Finish({ run, at, onBack }: Props) {
           <>
             <p className={styles.target}>{strengthOf(run.so_far)}</p>
             <Band made={run.so_far} />
-            <p className={styles.facts}>{text.stands[run.so_far.strength.stand]}</p>
+            <p className={styles.facts}>
+              {text.stands[run.so_far.strength.stand]}
+              {bases(run.so_far) && ` · ${bases(run.so_far)}`}
+            </p>
           </>
         )}
         {uptake && (

@@ -16,6 +16,14 @@ type Made = Schemas['BenchMade']
 export const strengthOf = (m: Made) =>
   `${three(m.strength.value)} ${m.strength.off > 0 ? `± ${three(m.strength.off)} ` : ''}${text.strength[m.unit]}`
 
+/** The same in both bases, by volume or by weight; nothing for formic acid, which has one. */
+export const bases = (m: Made) =>
+  m.unit === 'g_per_l'
+    ? text.bases(three(m.percent_wv_oad ?? 0), three(m.percent_wv_oaa ?? 0), 'w/v')
+    : m.unit === 'percent_oad'
+      ? text.bases(three(m.percent_ww), three(m.percent_ww_oaa ?? 0), 'by weight')
+      : ''
+
 /** The docket of the bench: what is worn, what is in, and what comes of it. */
 export function SoFar({ run, at }: { run: Run; at: Happening }) {
   const { system } = useUnits()
@@ -67,6 +75,7 @@ export function SoFar({ run, at }: { run: Run; at: Happening }) {
               <Total label={text.clearFrom} value={temperature(run.jug_c, system)} unit="" />
             )}
           </Totals>
+          <p className={styles.bases}>{bases(made)}</p>
         </>
       )}
       <FromLots run={run} at={at} />

@@ -83,6 +83,7 @@ function DoStep({ run, act, at, onBack, onNext }: StepProps) {
           </ul>
         )}
         {clearing && <p className={styles.saying}>{text.jug(temperature(run.jug_c ?? 0, system))}</p>}
+        {clearing && run.jug_cold && <p className={`${styles.saying} ${styles.harm}`}>{text.jugCold}</p>}
         {act.answer === 'no' && <p className={styles.saying}>{text.notYet}</p>}
       </div>
       <Bar
