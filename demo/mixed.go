@@ -78,11 +78,12 @@ func (b bench) mix(ctx context.Context, d app.Desk, batch string) (rest string, 
 	if err != nil {
 		return "", err
 	}
-	for kind, amount := range map[string]float64{"used": b.used, "discarded": b.thrown} {
-		if amount == 0 {
+	for _, e := range []wire.StockEntry{{Kind: "used", Amount: b.used}, {Kind: "discarded", Amount: b.thrown, Reason: b.why}} {
+		if e.Amount == 0 {
 			continue
 		}
-		if _, err := d.Enter(ctx, batch, wire.StockEntry{ID: uuid.NewString(), Kind: kind, Amount: amount, Reason: b.why}); err != nil {
+		e.ID = uuid.NewString()
+		if _, err := d.Enter(ctx, batch, e); err != nil {
 			return "", err
 		}
 	}

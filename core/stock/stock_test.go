@@ -56,3 +56,30 @@ func TestKeeps(t *testing.T) {
 		}
 	}
 }
+
+// 40 g at 38 a kilogram are 1.52; 12 tablets at 0.3 are 3.6. A litre that cost 10,
+// of which 300 and 500 mL went onto two colonies, is 4 each; before, 10 over ten.
+func TestCosts(t *testing.T) {
+	for _, c := range []struct {
+		amount, price float64
+		unit          string
+		want          float64
+	}{{40, 38, "g", 1.52}, {12, 0.3, "pieces", 3.6}, {250, 8, "ml", 2}} {
+		if got := Cost(c.amount, c.price, c.unit); got-c.want > 1e-9 || c.want-got > 1e-9 {
+			t.Errorf("%+v: %v", c, got)
+		}
+	}
+	for _, c := range []struct {
+		made     float64
+		used     map[string]float64
+		planned  int
+		each     float64
+		colonies int
+	}{
+		{1000, map[string]float64{"A": 300, "B": 500}, 10, 4, 2}, {1000, nil, 10, 1, 10}, {1000, nil, 0, 0, 0}, {0, map[string]float64{"A": 5}, 10, 0, 1},
+	} {
+		if each, n := PerColony(10, c.made, c.used, c.planned); each != c.each || n != c.colonies {
+			t.Errorf("%+v: %v over %d", c, each, n)
+		}
+	}
+}

@@ -76,7 +76,7 @@ var views = []view{
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`),
 	)},
 	{name: "bench-mend", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
-		typed(`[data-path="grams"] input`, "158\r"), shown("[data-taken]"), click("[data-primary]"), shown(`[data-step="gear"]`),
+		typed(`[data-path="grams"] input`, "160.4\r"), shown("[data-taken]"), click("[data-primary]"), shown(`[data-step="gear"]`),
 		click("[data-primary]"), shown(`[data-step="hot_water"]`), typed(`[data-path="grams"] input`, "53.5\r"), shown("[data-taken]"),
 		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
 		typed(`[data-path="grams"] input`, "11.2\r"), shown("[data-mend]"), browser.Phone, script("scrollTo(0, 0)"),
@@ -84,9 +84,7 @@ var views = []view{
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
 	{name: "shelf-desk", size: browser.Desk, path: "/shelf", wait: "[data-lot-name]", member: true},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
-	{name: "batch-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
-		click(`[data-choose="strip"]`), shown("[data-strips]"), click("[data-save]"), click("[data-saved]"), shown("main h1 ~ div [data-docket]"),
-	}},
+	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }
 
 // onBench keeps a method's draft and goes on to a step of its bench.

@@ -1,0 +1,211 @@
+package wire
+
+import (
+	"errors"
+	"math"
+	"testing"
+
+	"keeler/core/bench"
+	"keeler/core/chem"
+	"keeler/core/fault"
+)
+
+// recipes are one of each kind that goes through the bench.
+func recipes() map[string]Recipe {
+	dribble := func(hold Hold, aim Aim) Recipe {
+		return Recipe{Dribble: &DribbleRequest{Hold: hold, Strength: aim, Size: Size{By: "volume", VolumeML: 500}}}
+	}
+	label := Aim{By: "school", School: "label-litre"}
+	return map[string]Recipe{
+		"crystals":  dribble(Hold{Kind: "crystals"}, label),
+		"packet":    dribble(Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, label),
+		"tablets":   dribble(Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, label),
+		"ready mix": dribble(Hold{Kind: "ready_mix", Stock: &Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 0}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
+		"strips":    {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
+		"sponges":   {Strip: &StripRequest{Recipe: StripRecipe{School: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
+		"carried": {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
+			Carried: &StripCarried{Grams: 80, OADPercent: 34.6, WaterPercent: 0.33}}},
+		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadAmount{School: "sponge-above"},
+			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
+	}
+}
+
+// mixed weighs everything as it is wanted.
+func mixed(t *testing.T, m Mixing, scales bench.Scales) bench.State {
+	t.Helper()
+	var events []bench.Event
+	for range 200 {
+		s := m.Fold(events, scales)
+		next := -1
+		for i, st := range s.Stations {
+			if next < 0 && !st.Done && (st.Kind == bench.WeighIt || st.Kind == bench.CountIt) {
+				next = i
+			}
+		}
+		if next < 0 {
+			return s
+		}
+		st := s.Stations[next]
+		e := bench.Event{Kind: bench.Took, Act: st.ID, Load: len(st.Took)}
+		if st.Kind == bench.CountIt {
+			e.Count = st.Line.Count
+			e.Grams = m.Parts[st.Part].Each * chem.Grams(st.Line.Count)
+		} else {
+			e.Grams, e.Off = st.Rest.Loads[0].Target, scales.Balances[st.Rest.Balance].Off()
+		}
+		var l fault.List
+		if s.Check(e, &l); len(l) > 0 {
+			t.Fatalf("%+v: %v", e, l)
+		}
+		events = append(events, e)
+	}
+	t.Fatal("it never ends")
+	return bench.State{}
+}
+
+// Whatever is mixed: weighed as it is wanted it comes out within its band, with an
+// uncertainty that is known, a fitting vessel, and nothing to mend; what comes off
+// the shelf is what was weighed.
+func TestMixedAsWanted(t *testing.T) {
+	balances := ScalesOf([]BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, 20)
+	lots := map[string][]string{
+		"crystals": {"acid", "sugar"}, "packet": {"acid", "sugar"}, "tablets": {"tablets", "sugar"}, "ready mix": {"ready_mix", "sugar"},
+		"strips": {"acid", "glycerol", "carrier"}, "sponges": {"acid", "glycerol", "carrier"}, "carried": {"acid", "glycerol", "carrier"}, "formic": {"formic"},
+	}
+	for name, recipe := range recipes() {
+		m, err := recipe.Mixing("")
+		if err != nil {
+			t.Errorf("%s: %v", name, err)
+			continue
+		}
+		if err := m.CheckBench(BeginBench{Balances: []BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, CupG: 20}); err != nil {
+			t.Errorf("%s: %v", name, err)
+		}
+		s := mixed(t, m, balances)
+		out := m.BenchState(s, balances, 1e6)
+		if !out.Complete || out.Mending != nil || out.SoFar == nil || out.SoFar.Strength.Stand != "within" || out.SoFar.Strength.Off <= 0 ||
+			out.RoomML <= out.SoFar.VolumeML || out.Discard.BicarbonateG <= 0 || len(out.Keepings) == 0 {
+			t.Errorf("%s: %+v", name, out)
+		}
+		var got []string
+		for _, o := range m.OffShelf(s, 12, 500) {
+			if o.Amount <= 0 {
+				t.Errorf("%s: nothing of %s", name, o.Lot)
+			}
+			got = append(got, o.Lot)
+		}
+		if len(got) != len(lots[name]) {
+			t.Errorf("%s comes from %v, want %v", name, got, lots[name])
+		}
+		mass := 0.0
+		for _, c := range out.SoFar.Composition {
+			mass += c.Grams
+		}
+		if math.Abs(mass-out.SoFar.MassG) > 1e-4 {
+			t.Errorf("%s: parts of %v g in %v g", name, mass, out.SoFar.MassG)
+		}
+	}
+}
+
+// What is bought ready is counted or warmed; nothing is mixed, and none is weighed.
+func TestProductsAtTheBench(t *testing.T) {
+	label := &Card{Name: "By its label", Actives: []Active{{Name: "oxalic", GPerL: 44, Basis: "dihydrate"}}, Rows: []CardRow{{DoseML: 50}}}
+	for name, recipe := range map[string]Recipe{
+		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", VolumeML: 300}}},
+		"pads": {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", FormicG: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
+			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
+	} {
+		m, err := recipe.Mixing("")
+		if err != nil {
+			t.Errorf("%s: %v", name, err)
+			continue
+		}
+		out := m.BenchState(m.Fold(nil, ScalesOf(UsualBalances().Balances, 0)), ScalesOf(UsualBalances().Balances, 0), 0)
+		if out.SoFar != nil || out.Mending != nil || !out.Complete || len(out.Acts) < 2 || len(out.Acts[0].Gear) == 0 {
+			t.Errorf("%s: %+v", name, out)
+		}
+	}
+	if _, err := (Recipe{}).Mixing(""); err == nil {
+		t.Error("nothing can be mixed of nothing")
+	}
+	var l fault.List
+	if _, err := recipes()["crystals"].Mixing("tablets"); !errors.As(err, &l) || l[0].Field != "order" {
+		t.Errorf("tablets of crystals: %v", err)
+	}
+}
+
+// By hand: 35.05 g in 1000 mL are 3.505 % w/v as dihydrate, and × 0.7142 anhydrous.
+func TestIsInAllBases(t *testing.T) {
+	syrup := []Component{{"oxalic_acid_dihydrate", 35.05}, {"water", 600.8}, {"sugar", 600.8}}
+	is := Is(Dribble, syrup)
+	if is == nil || math.Abs(is.PercentWV-3.505) > 0.005 || math.Abs(is.PercentWVA-2.503) > 0.005 || math.Abs(is.PercentWW-100*35.05/1236.65) > 1e-6 {
+		t.Errorf("%+v", is)
+	}
+	for _, c := range []struct {
+		method   string
+		leftover bool
+		held     []Component
+		kind     string
+		acid     string
+		hazards  int
+	}{
+		{Dribble, false, syrup, "syrup", "oxalic_acid_dihydrate", 1},
+		{Strip, false, []Component{{"oxalic_acid_dihydrate", 346}, {"glycerol", 654}}, "strips", "oxalic_acid_dihydrate", 2},
+		{Strip, true, []Component{{"oxalic_acid_dihydrate", 346}, {"glycerol", 654}}, "liquor", "oxalic_acid_dihydrate", 2},
+		{Pad, false, []Component{{"formic_acid", 600}, {"water", 400}}, "formic", "formic_acid", 2},
+		{Pad, false, []Component{{"formic_acid", 136}}, "product", "formic_acid", 2},
+		{Dribble, false, []Component{{"oxalic_acid_dihydrate", 8.8}}, "product", "oxalic_acid_dihydrate", 2},
+	} {
+		if kind := KindOf(c.method, c.leftover, c.held); kind != c.kind || Acids(c.held)[0] != c.acid || len(Hazards(c.held)) != c.hazards {
+			t.Errorf("%+v: %s %v %v", c, kind, Acids(c.held), Hazards(c.held))
+		}
+		if is := Is(c.method, c.held); (is == nil) != (c.kind == "product") {
+			t.Errorf("%s: %+v", c.kind, is)
+		}
+	}
+}
+
+// Whatever goes in, the state can be written: no figure is none, and mending twice
+// is mending once.
+func FuzzBench(f *testing.F) {
+	f.Add(45.0, 600.0, 600.0, uint8(0))
+	f.Add(0.001, 199999.0, 1.0, uint8(4))
+	all := []string{"crystals", "packet", "tablets", "ready mix", "strips", "carried", "formic"}
+	scales := ScalesOf(UsualBalances().Balances, 0)
+	f.Fuzz(func(t *testing.T, a, b, c float64, which uint8) {
+		m, err := recipes()[all[int(which)%len(all)]].Mixing("")
+		if err != nil {
+			t.Fatal(err)
+		}
+		var events []bench.Event
+		for i, grams := range []float64{a, b, c} {
+			s := m.Fold(events, scales)
+			st := s.Stations[0]
+			for k := range s.Stations {
+				if s.Stations[k].Kind == bench.WeighIt && i <= 0 || s.Stations[k].Kind == bench.WeighIt && len(s.Stations[k].Took) == 0 {
+					st = s.Stations[k]
+				}
+			}
+			e := bench.Event{Kind: bench.Took, Act: st.ID, Grams: chem.Grams(grams), Sure: true}
+			var l fault.List
+			if s.Check(e, &l); len(l) == 0 {
+				events = append(events, e)
+			}
+		}
+		s := m.Fold(events, scales)
+		out := m.BenchState(s, scales, 1000)
+		for _, made := range []*BenchMade{out.SoFar, out.Comes} {
+			for _, v := range []float64{made.Strength.Value, made.Strength.Off, made.VolumeML, made.MassG} {
+				if math.IsNaN(v) || math.IsInf(v, 0) || v < 0 {
+					t.Fatalf("%+v from %+v", made, events)
+				}
+			}
+		}
+		if add := m.MendingOf(s); len(add) > 0 {
+			s = m.Fold(append(events, bench.Event{Kind: bench.Mended, Add: m.Additions(add)}), scales)
+			if !s.Comes.Right() {
+				t.Fatalf("mended with %v it is %+v", add, s.Comes)
+			}
+		}
+	})
+}
