@@ -56,7 +56,7 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 
 	p.do(chromedp.SendKeys(chromedp.CSS("main textarea"), "Came out clear."))
 	p.choose("Add the remark")
-	p.says("main section", "Came out clear.")
+	p.says("[data-remarks]", "Came out clear.")
 	p.choose("Void this batch")
 	p.do(chromedp.SendKeys(`//label[text()="Why is it void?"]/following-sibling::div/input`, "Knocked over."))
 	p.choose("Void it")

@@ -23,7 +23,7 @@ export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
     },
   })
   return (
-    <section className={styles.remarks}>
+    <section className={styles.remarks} data-remarks>
       <h2>{text.remarks}</h2>
       {batch.remarks.map((r) => (
         <p key={r.id}>
