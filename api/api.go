@@ -79,6 +79,7 @@ func register(h huma.API, d *desks) {
 	counts(h, d)
 	cards(h, d)
 	deciding(h, d)
+	rounds(h, d)
 }
 
 func config() huma.Config {

@@ -48,7 +48,7 @@ func bench(h huma.API, d *desks) {
 		func(_ context.Context, desk app.Desk, in *body[wire.Command]) (wire.Instruments, error) {
 			return desk.Command(in.Body)
 		})
-	watching(h, d)
+	watch(h, d, "bench", "watch-bench", "batches/{id}", app.Desk.Watch)
 }
 
 // streams ends the path of what is answered as long as somebody listens.
@@ -58,15 +58,15 @@ const streams = "/stream"
 // noticed, and one who may no longer listen is let go.
 const heartbeat = 15 * time.Second
 
-// watching registers the stream of events of one bench: "bench" when something
+// watch registers the stream of events of one thing: "changed" when something
 // happened there, "reading" for what the instruments show.
-func watching(h huma.API, d *desks) {
-	op := operation("bench", "watch-bench", http.MethodGet, "batches/{id}"+streams, "Server-sent events of a bench: bench (something happened, ask again) and reading (a Reading)", 404)
+func watch(h huma.API, d *desks, tag, id, path string, begin func(app.Desk, context.Context, string) (app.Watching, error)) {
+	op := operation(tag, id, http.MethodGet, path+streams, "Server-sent events: changed (something happened, ask again) and at a bench reading (a Reading)", 404)
 	op.Responses = map[string]*huma.Response{"200": {
 		Description: "Events; the data of reading is a Reading.", Content: map[string]*huma.MediaType{sse.ContentType: {Schema: h.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[wire.Reading](), true, "")}},
 	}}
 	kept(h, d, app.Viewer, op, func(ctx context.Context, desk app.Desk, in *ByID) (*huma.StreamResponse, error) {
-		w, err := desk.Watch(ctx, in.ID)
+		w, err := begin(desk, ctx, in.ID)
 		if err != nil {
 			return nil, err
 		}
@@ -91,14 +91,14 @@ func (d *desks) stream(c huma.Context, w app.Watching) {
 	}
 	beat := time.NewTicker(heartbeat)
 	defer beat.Stop()
-	for on := write(sse.Event{Event: "bench"}); on; {
+	for on := write(sse.Event{Event: "changed"}); on; {
 		select {
 		case <-c.Context().Done():
 			return
 		case <-d.closing:
 			return
 		case <-w.Happened:
-			on = write(sse.Event{Event: "bench"})
+			on = write(sse.Event{Event: "changed"})
 		case r := <-w.Readings:
 			on = write(sse.Event{Event: "reading", Data: r})
 		case <-beat.C:

@@ -96,7 +96,7 @@ func TestListeningAtTheBench(t *testing.T) {
 		}
 		t.Fatalf("%q never came: %v", want, lines.Err())
 	}
-	until("event:bench") // once at first
+	until("event:changed") // once at first
 	until(`"instrument":"i2","state":"stable","value":0`)
 	if status, answer := call(t, "/api/instruments", `{"instrument":"i2","do":"pour","amount":48}`); status != http.StatusOK {
 		t.Fatalf("%d %v", status, answer)
@@ -114,7 +114,7 @@ func TestListeningAtTheBench(t *testing.T) {
 			t.Fatalf("%d %v", status, answer)
 		}
 	}
-	until("event:bench")
+	until("event:changed")
 	if status, _ := call(t, "/api/batches/"+uuid.NewString()+"/stream", ""); status != http.StatusNotFound {
 		t.Errorf("a bench that is none: %d", status)
 	}

@@ -49,6 +49,15 @@ type Watching struct {
 	Stop     func()
 }
 
+// WatchJob lets somebody look on at the rounds of a job; Stop must be called at the end.
+func (d Desk) WatchJob(ctx context.Context, id string) (Watching, error) {
+	if _, err := d.op.Job(ctx, id); err != nil {
+		return Watching{}, err
+	}
+	happened, deaf := d.app.bell.listen(topic{d.who.Operation, id})
+	return Watching{Happened: happened, Stop: deaf}, nil
+}
+
 // Watch lets somebody look on at a batch's bench; Stop must be called at the end.
 func (d Desk) Watch(ctx context.Context, id string) (Watching, error) {
 	if _, err := d.op.Batch(ctx, id); err != nil {

@@ -97,7 +97,7 @@ func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire
 		return wire.Ledger{}, err
 	}
 	kind := stock.Kind(in.Kind)
-	if kind == stock.Bought || kind == stock.Made && b.State != store.Planned {
+	if kind == stock.Bought || kind == stock.Amended || kind == stock.Made && b.State != store.Planned {
 		return wire.Ledger{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
 	if err := d.entering(ctx, d.op, store.Account{Batch: batch}, in); err != nil {
@@ -259,7 +259,7 @@ func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire
 	if _, err := d.op.Lot(ctx, id); err != nil {
 		return wire.LotBook{}, err
 	}
-	if in.Kind == string(stock.Made) {
+	if in.Kind == string(stock.Made) || in.Kind == string(stock.Amended) {
 		return wire.LotBook{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
 	if err := d.entering(ctx, d.op, store.Account{Lot: id}, in); err != nil {

@@ -28,7 +28,7 @@ type BatchSummary struct {
 	MadeOn      string         `json:"made_on" doc:"Local date and time of the work, 2006-01-02T15:04."`
 	SavedAt     time.Time      `json:"saved_at" doc:"When the server kept it."`
 	VolumeML    float64        `json:"volume_ml,omitempty" doc:"mL at 20 °C; left out for what is counted."`
-	Pieces      int            `json:"pieces,omitempty" doc:"Ready pads."`
+	Pieces      int            `json:"pieces,omitempty" doc:"Strips or ready pads."`
 	Composition []Component    `json:"composition" doc:"What it holds: the truth that its strength is computed from. Of a bought product only the acids are known."`
 	Strength    *BatchStrength `json:"strength,omitempty" doc:"Left out where only the acid of a product is known."`
 	VoidedAt    *time.Time     `json:"voided_at,omitempty"`

@@ -86,7 +86,7 @@ func (r Rule) core() syrup.Rule {
 		FullSeam: chem.Millilitres(or(r.FullSeamML, float64(syrup.DefaultRule.FullSeam))),
 		Cap:      chem.Millilitres(or(r.CapML, float64(syrup.DefaultRule.Cap))),
 		Flat:     chem.Millilitres(r.FlatML),
-		NucFlat:  chem.Millilitres(r.NucFlatML),
+		NucFlat:  chem.Millilitres(r.NucFlatML), FromAbove: r.FromAbove,
 	}
 }
 

@@ -70,6 +70,7 @@ type Rule struct {
 	CapML      *float64 `json:"cap_ml,omitempty" doc:"mL at most for a colony whatever its boxes, 5 to 100; 50 when left out."`
 	FlatML     float64  `json:"flat_ml,omitempty" doc:"mL for every full-size colony whatever its seams, up to the cap; 0 for by seam."`
 	NucFlatML  float64  `json:"nuc_flat_ml,omitempty" doc:"mL for every nuc, up to the cap; 0 for by seam."`
+	FromAbove  bool     `json:"from_above,omitempty" doc:"The boxes of a cluster across the joint are not parted: all goes into the topmost box with bees."`
 }
 
 // Applicator is what brings the syrup onto the bees.

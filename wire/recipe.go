@@ -48,7 +48,7 @@ type Worked struct {
 	Lines       []Line
 	Composition []Component
 	VolumeML    float64
-	Pieces      int // ready pads; 0 for what is poured
+	Pieces      int // strips or ready pads; 0 for what is poured
 }
 
 // Work works a recipe out. Its error is a fault.List whose fields are paths in it.
@@ -69,7 +69,7 @@ func (r Recipe) Work() (Worked, error) {
 		a, err := PlanStrip(*r.Strip)
 		l := a.Liquor
 		return Worked{
-			Method: Strip, Answer: RecipeAnswer{Strip: &a}, Lines: a.Lines, VolumeML: l.VolumeML,
+			Method: Strip, Answer: RecipeAnswer{Strip: &a}, Lines: a.Lines, VolumeML: l.VolumeML, Pieces: a.Strips,
 			Composition: components(chem.Mixture{OAD: chem.Grams(l.OADG), Glycerol: chem.Grams(l.GlycerolG), Water: chem.Grams(l.WaterG)}),
 		}, Beneath("strip.", err)
 	case r.Pad != nil && r.Dribble == nil && r.Strip == nil:

@@ -5,7 +5,7 @@ import "time"
 // StockEntry is one line in the account of a batch or a lot.
 type StockEntry struct {
 	ID       string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
-	Kind     string  `json:"kind" enum:"made,bought,used,spilled,discarded,found" doc:"Made: of a batch that was mixed without the bench. Found: measured, what is really there."`
+	Kind     string  `json:"kind" enum:"made,bought,used,spilled,discarded,found,amended" doc:"Made: of a batch that was mixed without the bench. Found: measured, what is really there."`
 	Amount   float64 `json:"amount" doc:"0 or more, in the unit of the account: what came, what went, or what was found."`
 	ColonyID string  `json:"colony_id,omitempty" format:"uuid" doc:"Of used: on which colony."`
 	Reason   string  `json:"reason,omitempty" maxLength:"500" doc:"Why; needed for spilled, discarded and found."`

@@ -34,6 +34,15 @@ var atField = map[string]string{
 	"size.by":       "Choose what settles the amount.",
 }
 
+// SayAll puts all faults of one thing into words.
+func SayAll(l fault.List) string {
+	texts := make([]string, len(l))
+	for i, f := range l {
+		texts[i] = Say(f)
+	}
+	return strings.Join(texts, " ")
+}
+
 func bySort(f fault.Fault) string {
 	if strings.HasSuffix(f.Field, "basis") {
 		return "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."

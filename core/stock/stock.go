@@ -17,7 +17,8 @@ const (
 	Used      Kind = "used"
 	Spilled   Kind = "spilled"
 	Discarded Kind = "discarded"
-	Found     Kind = "found" // measured: what is really there, whatever was written
+	Amended   Kind = "amended" // a use that was corrected comes back
+	Found     Kind = "found"   // measured: what is really there, whatever was written
 )
 
 // Entry is one line of an account. Amount is in the account's own unit; for Found
@@ -58,7 +59,7 @@ func Write(kind Kind, amount, left float64, reason string, l *fault.List) Entry 
 	}
 	l.Within("amount", amount, least, most, "")
 	switch kind {
-	case Made, Bought:
+	case Made, Bought, Amended:
 		return Entry{kind, amount}
 	case Used:
 		return Entry{kind, -amount}

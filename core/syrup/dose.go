@@ -77,7 +77,7 @@ func doseColony(c hive.Colony, r Rule, card *Card, a Applicator, s chem.GramsPer
 		steps = min(steps, int(math.Floor(float64(r.Cap)/step+1e-9)))
 	}
 	d.Given = inSteps(steps, step)
-	d.Boxes = split(c, steps, step)
+	d.Boxes = split(c, steps, step, r.FromAbove)
 	d.Draws = a.draws(steps)
 	if d.Quarters > 0 {
 		d.PerSeam = d.Given * chem.Millilitres(hive.Full) / chem.Millilitres(d.Quarters)
@@ -105,10 +105,13 @@ func (r Rule) ask(c hive.Colony, d ColonyDose, card *Card) (asked, capped chem.M
 
 // split shares whole steps over the boxes by their seams, and within each box
 // over its gaps.
-func split(c hive.Colony, steps int, step float64) []BoxDose {
+func split(c hive.Colony, steps int, step float64, fromAbove bool) []BoxDose {
 	weights := make([]int, len(c.Boxes))
 	for i, b := range c.Boxes {
 		weights[i] = b.Quarters()
+		if fromAbove && weights[i] > 0 {
+			clear(weights[:i])
+		}
 	}
 	out := make([]BoxDose, len(c.Boxes))
 	for i, n := range share(steps, weights) {

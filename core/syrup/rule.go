@@ -11,6 +11,10 @@ type Rule struct {
 	Cap      chem.Millilitres // at most, whatever the number of boxes
 	Flat     chem.Millilitres // over 0: every full-size colony gets this, whatever its seams
 	NucFlat  chem.Millilitres // over 0: every nuc gets this; otherwise by seam
+	// FromAbove: boxes are not parted, and all goes into the topmost one with bees.
+	// Source: one school cracks the boxes of a cluster that spans the joint, another
+	// treats from above so as not to break it.
+	FromAbove bool
 }
 
 // DefaultRule is 5 mL a full seam and at most 50 mL a colony.

@@ -7,6 +7,7 @@ ALTER TABLE batches
   ADD COLUMN keeping VARCHAR(10) NOT NULL DEFAULT '' COMMENT 'where it is kept',
   ADD COLUMN use_by DATE NULL;
 UPDATE batches SET unit = 'pieces' WHERE method = 'strip' OR pieces > 0;
+UPDATE batches SET pieces = COALESCE(JSON_VALUE(answer, '$.strip.strips'), 0) WHERE method = 'strip';
 UPDATE batches b JOIN (
   SELECT operation_id, id, ROW_NUMBER() OVER (PARTITION BY operation_id ORDER BY created_at, id) AS n FROM batches
 ) c USING (operation_id, id) SET b.number = c.n;

@@ -36,7 +36,7 @@ export function useStream(batch: string) {
   useEffect(() => {
     const stream = new EventSource(`/api/batches/${batch}/stream`)
     const again = (key: readonly string[]) => void queries.invalidateQueries({ queryKey: key })
-    stream.addEventListener('bench', () => again(benchKey(batch)))
+    stream.addEventListener('changed', () => again(benchKey(batch)))
     stream.addEventListener('open', () => again(['instruments']))
     stream.addEventListener('reading', (e) => {
       const r = JSON.parse((e as MessageEvent<string>).data) as Reading

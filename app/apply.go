@@ -1,0 +1,285 @@
+package app
+
+import (
+	"context"
+	"errors"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/core/round"
+	"keeler/core/stock"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Apply writes what a phone has gathered on a day of a job, each line alone, in its
+// order, and tells of each what became of it. What was done was done: want of stock,
+// a second dose, a colony that has moved are flagged, not refused.
+func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) (wire.Sent, error) {
+	w, err := d.outing(ctx, job, day)
+	if err != nil {
+		return wire.Sent{}, err
+	}
+	out := wire.Sent{Results: make([]wire.Applied, len(in.Applications))}
+	for i, a := range in.Applications {
+		out.Results[i] = wire.Applied{ID: a.ID, State: "kept"}
+		done, err := d.apply(ctx, w, a, nil)
+		var l fault.List
+		switch {
+		case errors.As(err, &l):
+			out.Results[i].State, out.Results[i].Text = "refused", wire.SayAll(l)
+		case errors.Is(err, store.ErrNotFound):
+			out.Results[i].State, out.Results[i].Text = "refused", wire.SayAll(fault.List{{Field: "colony_id", Reason: fault.Unknown}})
+		case err != nil:
+			return wire.Sent{}, err
+		case !done:
+			out.Results[i].State = "again"
+		}
+	}
+	d.ring(job)
+	out.Round, err = d.roundOf(ctx, w)
+	return out, err
+}
+
+// Amend corrects a line of the register: the old one stays, marked as amended.
+// store.ErrStale when it was amended already.
+func (d Desk) Amend(ctx context.Context, id string, in wire.Application) (wire.Application, error) {
+	was, err := d.op.Application(ctx, id)
+	if err != nil {
+		return wire.Application{}, err
+	}
+	if was.JobID == nil {
+		return wire.Application{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
+	}
+	w, err := d.outing(ctx, *was.JobID, was.VisitDay.Format(dateForm))
+	if err != nil {
+		return wire.Application{}, err
+	}
+	in.ColonyID = was.ColonyID
+	if _, err := d.apply(ctx, w, in, &was); err != nil {
+		return wire.Application{}, err
+	}
+	d.ring(*was.JobID)
+	return d.line(ctx, in.ID)
+}
+
+// line reads one line of the register.
+func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
+	row, err := d.op.Application(ctx, id)
+	if err != nil {
+		return wire.Application{}, err
+	}
+	return wire.ApplicationOf(row.Detail, plainLine(row)), nil
+}
+
+// apply writes a line with all that goes with it; was is the line it amends.
+func (d Desk) apply(ctx context.Context, w outing, in wire.Application, was *store.Application) (bool, error) {
+	row, err := d.newLine(ctx, w, in)
+	if err != nil {
+		return false, err
+	}
+	if was != nil {
+		row.Amends, row.GivenAt, row.YardID = &was.ID, was.GivenAt, was.YardID
+	}
+	return d.op.Apply(ctx, &row, func(op store.Operation) error {
+		if was != nil {
+			if err := d.undo(ctx, op, *was, row); err != nil {
+				return err
+			}
+		}
+		return d.follow(ctx, op, row)
+	})
+}
+
+// newLine works a line out from what was sent.
+func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store.Application, error) {
+	var l fault.List
+	now := d.app.clock()
+	l.Within("ago_s", in.AgoS, 0, 400*86400, "s")
+	ago := time.Duration(in.AgoS * float64(time.Second))
+	row := store.Application{
+		ID: in.ID, JobID: &w.job.ID, VisitDay: timeOf(w.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
+		Method: w.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: w.unit(), RuleWords: w.recipe.Rule,
+		OverrideReason: w.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
+		UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	if in.Kind == string(round.Other) {
+		l.Add("kind", fault.NotFitting)
+	}
+	if w.card != nil {
+		row.Product, row.WithdrawalDays = w.card.Name, w.card.Content.Withdrawal
+	}
+	flags := d.flags(w, in, now.Add(-ago))
+	if err := d.from(ctx, w, in, &row, &flags, &l); err != nil {
+		return row, err
+	}
+	round.Record{
+		Kind: round.Kind(in.Kind), Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
+		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed, Open: in.OpenS,
+	}.Check(&l)
+	round.CheckExtras(in.Extras, &l)
+	if err := l.Err(); err != nil {
+		return row, err
+	}
+	colony, err := d.op.Colony(ctx, in.ColonyID)
+	if err != nil {
+		return row, err
+	}
+	row.YardID = colony.YardID
+	if in.YardID != "" && in.YardID != colony.YardID {
+		if _, err := d.op.Yard(ctx, in.YardID); err == nil {
+			row.YardID = in.YardID // where the phone stood
+		}
+		flags = append(flags, string(round.Moved))
+	}
+	if colony.EndedOn != nil {
+		flags = append(flags, string(round.Ended))
+	}
+	row.Flags = strings.Join(flags, ",")
+	row.Detail, err = wire.DetailOf(in)
+	return row, err
+}
+
+// flags is what about a line should be looked at, as far as it tells by itself.
+func (d Desk) flags(w outing, in wire.Application, at time.Time) []string {
+	var out []string
+	if _, in := w.colonies[in.ColonyID]; !in {
+		out = append(out, string(round.NotInJob))
+	}
+	wall := d.app.now().Add(-time.Duration(in.AgoS * float64(time.Second)))
+	if in.PhoneAt != nil && round.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
+		out = append(out, string(round.Clock))
+	}
+	capML := w.capML
+	if w.unit() != "ml" {
+		capML = 0
+	}
+	if in.Kind == string(round.Given) && round.Much(in.Amount, in.Asked, capML) {
+		out = append(out, string(round.TooMuch))
+	}
+	return out
+}
+
+// from takes what it was given from into a line: the unit, the acids, the product.
+func (d Desk) from(ctx context.Context, w outing, in wire.Application, row *store.Application, flags *[]string, l *fault.List) error {
+	if in.Kind != string(round.Given) {
+		return nil
+	}
+	if in.BatchID == "" {
+		*flags = append(*flags, string(round.NoBatch))
+		return nil
+	}
+	batch, err := d.op.Batch(ctx, in.BatchID)
+	if errors.Is(err, store.ErrNotFound) || err == nil && (batch.Method != w.job.Method || batch.Leftover) {
+		l.Add("batch_id", fault.Unknown)
+		return nil
+	}
+	if err != nil {
+		return err
+	}
+	row.BatchID, row.Unit = &batch.ID, batch.Unit
+	held := composition(batch)
+	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), in.Amount)
+	row.OADMG, row.FormicMG = float64(oad), float64(formic)
+	if row.Product == "" {
+		row.Product = "own mixture"
+	}
+	if batch.UseBy != nil && w.day > dayOf(*batch.UseBy) {
+		*flags = append(*flags, string(round.PastDay))
+	}
+	return nil
+}
+
+// unit is what a method is given in, where no batch tells.
+func (w outing) unit() string {
+	if w.job.Method == wire.Strip || w.recipe.Recipe.Pad != nil && w.recipe.Recipe.Pad.Hold.Kind == "ready_pads" {
+		return "pieces"
+	}
+	return "ml"
+}
+
+// follow is what a line means for the jar and for the bees' record.
+func (d Desk) follow(ctx context.Context, op store.Operation, row store.Application) error {
+	switch round.Kind(row.Kind) {
+	case round.Given:
+		if row.BatchID != nil {
+			in := wire.StockEntry{ID: row.ID, Kind: string(stock.Used), Amount: row.Amount, ColonyID: row.ColonyID}
+			if err := d.madeByHand(ctx, op, *row.BatchID); err != nil {
+				return err
+			}
+			if err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in); err != nil {
+				return err
+			}
+		}
+		t := store.Treatment{
+			ID: row.ID, ColonyID: row.ColonyID, Method: row.Method, What: row.Product, GivenOn: row.VisitDay, UserID: d.who.User, CreatedAt: d.stamp(),
+		}
+		if row.Method == wire.Dribble {
+			t.OutOn = &row.VisitDay
+		}
+		return op.Treated(ctx, []store.Treatment{t})
+	case round.Out:
+		return op.TakeOutAll(ctx, row.ColonyID, row.Method, row.VisitDay)
+	}
+	return nil
+}
+
+// madeByHand opens the account of a batch that was mixed without the bench, with what
+// was planned.
+func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) error {
+	batch, err := op.Batch(ctx, id)
+	if err != nil || batch.State != store.Planned {
+		return err
+	}
+	amount := wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, composition(batch))
+	if amount <= 0 {
+		return nil
+	}
+	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, "as planned"); err != nil {
+		return err
+	}
+	return op.SetBatch(ctx, id, map[string]any{"state": store.IsMade})
+}
+
+// undo takes back what a line meant, before the one that amends it does.
+func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Application) error {
+	if err := op.Supersede(ctx, was.ID); err != nil {
+		return err
+	}
+	if was.Kind != string(round.Given) {
+		return nil
+	}
+	if err := op.Untreat(ctx, was.ID); err != nil || was.BatchID == nil {
+		return err
+	}
+	back := uuid.NewSHA1(uuid.MustParse(by.ID), []byte("back")).String()
+	return d.entering(ctx, op, store.Account{Batch: *was.BatchID}, wire.StockEntry{
+		ID: back, Kind: string(stock.Amended), Amount: was.Amount, ColonyID: was.ColonyID, Reason: "amended",
+	})
+}
+
+// plainLine writes the columns of a line; its detail is the wire's own.
+func plainLine(r store.Application) wire.Application {
+	out := wire.Application{
+		ID: r.ID, ColonyID: r.ColonyID, YardID: r.YardID, Kind: r.Kind, Reason: r.Reason, Amount: r.Amount, Asked: r.Asked,
+		OpenS: float64(r.OpenS), Day: r.VisitDay.Format(dateForm), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
+		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: r.RuleWords,
+		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: r.GivenAt, By: r.Login,
+	}
+	if r.Amends != nil {
+		out.Amends = *r.Amends
+	}
+	if r.JobID != nil {
+		out.JobID = *r.JobID
+	}
+	if r.BatchID != nil {
+		out.BatchID = *r.BatchID
+	}
+	if r.Flags != "" {
+		out.Flags = strings.Split(r.Flags, ",")
+	}
+	return out
+}

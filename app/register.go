@@ -1,0 +1,255 @@
+package app
+
+import (
+	"context"
+	"encoding/base64"
+	"encoding/csv"
+	"encoding/json"
+	"errors"
+	"io"
+	"strconv"
+	"strings"
+	"time"
+
+	"keeler/core/fault"
+	"keeler/core/round"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// RegisterPage is how many lines a page of the register holds.
+const RegisterPage = 50
+
+// RegisterQuery is which lines are wanted; empty fields want all.
+type RegisterQuery struct {
+	Colony, Yard, Batch, Method string
+	From, To                    string // days, both included
+	Group                       string // colony, yard or batch
+	Oldest                      bool
+	After                       string // where a page before ended
+}
+
+// Register is a page of the medicine record, as it stands.
+func (d Desk) Register(ctx context.Context, q RegisterQuery) (wire.Register, error) {
+	ask, err := d.asked(q)
+	if err != nil {
+		return wire.Register{}, err
+	}
+	ask.Most = RegisterPage + 1
+	rows, err := d.op.Register(ctx, ask)
+	if err != nil {
+		return wire.Register{}, err
+	}
+	out := wire.Register{}
+	if len(rows) > RegisterPage {
+		rows = rows[:RegisterPage]
+		if out.More, err = cursorOf(rows[RegisterPage-1], ask.GroupBy); err != nil {
+			return out, err
+		}
+	}
+	out.Lines, err = d.registered(ctx, rows)
+	return out, err
+}
+
+// CheckRegister tells what about a query cannot be.
+func (d Desk) CheckRegister(q RegisterQuery) error {
+	_, err := d.asked(q)
+	return err
+}
+
+func (d Desk) asked(q RegisterQuery) (store.Asked, error) {
+	var l fault.List
+	out := store.Asked{Colony: q.Colony, Yard: q.Yard, Batch: q.Batch, Method: q.Method, Oldest: q.Oldest}
+	if q.From != "" {
+		from := timeOf(readDay("from", q.From, 0, d.today()+366, &l))
+		out.From = &from
+	}
+	if q.To != "" {
+		to := timeOf(readDay("to", q.To, 0, d.today()+366, &l) + 1)
+		out.To = &to
+	}
+	if q.Group != "" {
+		out.GroupBy = map[string]string{"colony": "colony_id", "yard": "yard_id", "batch": "batch_id"}[q.Group]
+		if out.GroupBy == "" {
+			l.Add("group", fault.Unknown)
+		}
+	}
+	if q.After != "" {
+		line, err := readCursor(q.After)
+		if err != nil {
+			l.Add("after", fault.Unknown)
+		}
+		out.After = &line
+	}
+	return out, l.Err()
+}
+
+// cursor is where a page ended, as it is handed out: nobody need understand it.
+func cursorOf(r store.Application, groupBy string) (string, error) {
+	line := store.Line{At: r.GivenAt, Seq: r.Seq}
+	switch groupBy {
+	case "colony_id":
+		line.Group = r.ColonyID
+	case "yard_id":
+		line.Group = r.YardID
+	case "batch_id":
+		line.Group = *r.BatchID
+	}
+	raw, err := json.Marshal(line)
+	return base64.RawURLEncoding.EncodeToString(raw), err
+}
+
+func readCursor(text string) (line store.Line, err error) {
+	raw, err := base64.RawURLEncoding.DecodeString(text)
+	if err != nil {
+		return line, err
+	}
+	return line, json.Unmarshal(raw, &line)
+}
+
+// registered writes lines with the lots that their batches were mixed from.
+func (d Desk) registered(ctx context.Context, rows []store.Application) ([]wire.Application, error) {
+	var batches []string
+	for _, r := range rows {
+		if r.BatchID != nil {
+			batches = append(batches, *r.BatchID)
+		}
+	}
+	lots := map[string][]string{}
+	if len(batches) > 0 {
+		var err error
+		if lots, err = d.op.LotsOf(ctx, batches); err != nil {
+			return nil, err
+		}
+	}
+	out := make([]wire.Application, len(rows))
+	for i, r := range rows {
+		out[i] = wire.ApplicationOf(r.Detail, plainLine(r))
+		if r.BatchID != nil {
+			out[i].Lots = lots[*r.BatchID]
+		}
+	}
+	return out, nil
+}
+
+// RegisterHead is the first row of the register as CSV.
+var RegisterHead = []string{
+	"id", "given_at", "yard", "colony", "kind", "method", "product", "batch", "lots", "amount", "unit", "oad_mg", "formic_mg",
+	"person", "rule_worked_under", "withdrawal_days", "reason", "override_reason", "extras", "note", "flags", "amends",
+}
+
+// exportPage is how many lines are read at a time.
+const exportPage = 2000
+
+// ExportRegister writes all lines that are wanted as CSV.
+func (d Desk) ExportRegister(ctx context.Context, q RegisterQuery, w io.Writer) error {
+	ask, err := d.asked(q)
+	if err != nil {
+		return err
+	}
+	ask.Most = exportPage
+	table := csv.NewWriter(w)
+	if err := table.Write(RegisterHead); err != nil {
+		return err
+	}
+	for {
+		rows, err := d.op.Register(ctx, ask)
+		if err != nil {
+			return err
+		}
+		lines, err := d.registered(ctx, rows)
+		if err != nil {
+			return err
+		}
+		for _, a := range lines {
+			if err := table.Write(csvLine(a)); err != nil {
+				return err
+			}
+		}
+		if len(rows) < exportPage {
+			table.Flush()
+			return table.Error()
+		}
+		cursor, err := cursorOf(rows[len(rows)-1], ask.GroupBy)
+		if err != nil {
+			return err
+		}
+		line, err := readCursor(cursor)
+		if err != nil {
+			return err
+		}
+		ask.After = &line
+	}
+}
+
+func csvLine(a wire.Application) []string {
+	number := func(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
+	batch := ""
+	if a.BatchNumber > 0 {
+		batch = strconv.Itoa(a.BatchNumber)
+	}
+	return []string{
+		a.ID, a.GivenAt.Format(time.RFC3339), a.Yard, a.Colony, a.Kind, a.Method, a.Product, batch, strings.Join(a.Lots, "; "),
+		number(a.Amount), a.Unit, number(a.OADMg), number(a.FormicMg), a.By, a.Rule, strconv.Itoa(a.Withdrawal), a.Reason, a.Override,
+		strings.Join(a.Extras, " "), a.Note, strings.Join(a.Flags, " "), a.Amends,
+	}
+}
+
+// RecordOther writes down what was given outside a job: vapour, bought strips and the
+// like. It counts in what fits a colony as everything else does.
+func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Register, error) {
+	var l fault.List
+	product := strings.TrimSpace(in.Product)
+	if product == "" {
+		l.Add("product", fault.Missing)
+	}
+	day := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
+	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
+	round.Record{Kind: round.Other, Amount: in.Amount, Unit: in.Unit}.Check(&l)
+	if err := l.Err(); err != nil {
+		return wire.Register{}, err
+	}
+	detail, err := wire.DetailOf(wire.Application{Note: in.Note})
+	if err != nil {
+		return wire.Register{}, err
+	}
+	for i, c := range in.Colonies {
+		colony, err := d.op.Colony(ctx, c.ColonyID)
+		if errors.Is(err, store.ErrNotFound) {
+			return wire.Register{}, fault.List{{Field: fault.Index("colonies", i), Reason: fault.Unknown}}
+		}
+		if err != nil {
+			return wire.Register{}, err
+		}
+		row := store.Application{
+			ID: c.ID, VisitDay: timeOf(day), ColonyID: c.ColonyID, YardID: colony.YardID, Kind: string(round.Other), Method: in.Method,
+			Product: product, Amount: in.Amount, Unit: in.Unit, Detail: detail, RuleWords: strings.TrimSpace(in.Rule),
+			WithdrawalDays: in.Withdrawal, GivenAt: timeOf(day).Add(noon), UserID: d.who.User, CreatedAt: d.stamp(),
+		}
+		_, err = d.op.Apply(ctx, &row, func(op store.Operation) error {
+			t := store.Treatment{
+				ID: row.ID, ColonyID: row.ColonyID, Method: countsAs(in.Method), What: product, GivenOn: row.VisitDay,
+				UserID: d.who.User, CreatedAt: d.stamp(),
+			}
+			if t.Method == wire.Dribble || t.Method == string(round.Other) {
+				t.OutOn = &row.VisitDay
+			}
+			return op.Treated(ctx, []store.Treatment{t})
+		})
+		if err != nil {
+			return wire.Register{}, err
+		}
+	}
+	return d.Register(ctx, RegisterQuery{})
+}
+
+// noon is the hour of what was written down by its day alone.
+const noon = 12 * time.Hour
+
+// countsAs is how what was given counts in what fits a colony.
+func countsAs(method string) string {
+	if method == "vapour" {
+		return string(round.Other)
+	}
+	return method
+}

@@ -1,0 +1,230 @@
+package app
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"slices"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/round"
+	"keeler/core/season"
+	"keeler/core/stock"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Round is a day of a job in the yard: its colonies in stand order as they were last
+// seen, what can be given from, and what was done so far.
+func (d Desk) Round(ctx context.Context, job, day string) (wire.RoundDay, error) {
+	w, err := d.outing(ctx, job, day)
+	if err != nil {
+		return wire.RoundDay{}, err
+	}
+	return d.roundOf(ctx, w)
+}
+
+// outing is a day of a job with all that records of it are held against.
+type outing struct {
+	job      store.Job
+	day      calendar.Day
+	colonies map[string]store.JobColony
+	recipe   wire.JobRecipe
+	card     *wire.LabelCard
+	capML    float64
+	under    season.Conditions
+}
+
+func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
+	w := outing{colonies: map[string]store.JobColony{}}
+	var l fault.List
+	w.day = readDay("day", day, d.today(), d.today()+366, &l)
+	if err := l.Err(); err != nil {
+		return w, err
+	}
+	var err error
+	if w.job, err = d.op.Job(ctx, id); err != nil {
+		return w, err
+	}
+	for _, c := range w.job.Colonies {
+		if dayOf(c.Day) == w.day {
+			w.colonies[c.ColonyID] = c
+		}
+	}
+	if w.recipe, err = d.JobRecipe(ctx, id, written(w.day)); err != nil {
+		return w, err
+	}
+	under := w.job.School
+	if w.job.CardID != nil {
+		under = wire.CardPrefix + *w.job.CardID
+	}
+	chosen, err := d.choose(ctx, "under", season.Method(w.job.Method), under)
+	if err != nil {
+		return w, err
+	}
+	w.card, w.under = chosen.card, chosen.on(w.day, 0)
+	w.capML = w.recipe.Recipe.CapML()
+	return w, nil
+}
+
+func (d Desk) roundOf(ctx context.Context, w outing) (wire.RoundDay, error) {
+	out := wire.RoundDay{
+		JobID: w.job.ID, Name: w.job.Name, Method: w.job.Method, Day: written(w.day), Rule: w.recipe.Rule, CapML: w.capML,
+		Base: w.recipe.Recipe.Bare(), Colonies: []wire.RoundColony{}, Batches: []wire.RoundBatch{}, All: wire.Choices(),
+		Gear: wire.GivingGear(w.recipe.Recipe),
+	}
+	if w.under.DaysInLow > 0 {
+		out.DueOut, out.DueLast = written(w.day+calendar.Day(w.under.DaysInLow)), written(w.day+calendar.Day(w.under.DaysInHigh))
+	}
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return out, err
+	}
+	if out.Colonies, err = d.inStandOrder(ctx, w, yards); err != nil {
+		return out, err
+	}
+	latitude := 0.0
+	for _, y := range yards {
+		if len(out.Colonies) > 0 && y.ID == out.Colonies[0].YardID {
+			latitude = y.Latitude
+		}
+	}
+	out.Season = calendar.Names[w.day.Season(latitude)]
+	if out.Extras, err = d.extras(ctx, out.Season); err != nil {
+		return out, err
+	}
+	if out.Batches, err = d.pourable(ctx, w.job.Method); err != nil {
+		return out, err
+	}
+	out.Records, err = d.visited(ctx, w)
+	return out, err
+}
+
+// visited is what stands of a day; a colony that has two is flagged on both.
+func (d Desk) visited(ctx context.Context, w outing) ([]wire.Application, error) {
+	rows, err := d.op.Visited(ctx, w.job.ID, timeOf(w.day))
+	if err != nil {
+		return nil, err
+	}
+	given := map[string]int{}
+	for _, r := range rows {
+		if r.Kind == string(round.Given) {
+			given[r.ColonyID]++
+		}
+	}
+	out := make([]wire.Application, len(rows))
+	for i, r := range rows {
+		out[i] = wire.ApplicationOf(r.Detail, plainLine(r))
+		if r.Kind == string(round.Given) && given[r.ColonyID] > 1 {
+			out[i].Flags = append(out[i].Flags, twice)
+		}
+	}
+	return out, nil
+}
+
+// twice is the flag of a colony that really got two doses on one day: both stand.
+const twice = "twice"
+
+// inStandOrder lists the colonies of a day in stand order, yard by yard.
+func (d Desk) inStandOrder(ctx context.Context, w outing, yards []store.Yard) ([]wire.RoundColony, error) {
+	rows, err := d.op.Colonies(ctx, "")
+	if err != nil {
+		return nil, err
+	}
+	names, at := map[string]string{}, map[string]int{}
+	for i, y := range yards {
+		names[y.ID], at[y.ID] = y.Name, i
+	}
+	rows = slices.DeleteFunc(rows, func(r store.Colony) bool { _, wanted := w.colonies[r.ID]; return !wanted })
+	slices.SortStableFunc(rows, func(a, b store.Colony) int {
+		if a.YardID != b.YardID {
+			return at[a.YardID] - at[b.YardID]
+		}
+		return a.Position - b.Position
+	})
+	ids := make([]string, len(rows))
+	for i, r := range rows {
+		ids[i] = r.ID
+	}
+	boards, err := d.op.LastSeams(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	in, err := d.op.InHives(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	hives := onBench(rows, ids, boards)
+	out := make([]wire.RoundColony, len(rows))
+	for i, r := range rows {
+		out[i] = wire.RoundColony{
+			ID: r.ID, YardID: r.YardID, Yard: names[r.YardID], Hive: hives[i], Override: w.colonies[r.ID].OverrideReason,
+		}
+		if h, there := in[r.ID]; there && h.Method == w.job.Method {
+			out[i].InHive, out[i].DaysIn = int(h.Amount), int(w.day-dayOf(h.GivenAt))
+		}
+	}
+	return out, nil
+}
+
+// pourable lists the batches of a method that something is left of.
+func (d Desk) pourable(ctx context.Context, method string) ([]wire.RoundBatch, error) {
+	rows, err := d.op.Batches(ctx)
+	if err != nil {
+		return nil, err
+	}
+	lefts, err := d.op.Lefts(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := []wire.RoundBatch{}
+	for _, r := range rows {
+		if r.Method != method || r.Leftover || r.VoidedAt != nil || r.State == store.Discarded || r.State == store.IsMade && lefts[r.ID] <= 0 && !stock.ToReconcile(lefts[r.ID]) {
+			continue
+		}
+		out = append(out, d.roundBatch(r, lefts[r.ID]))
+	}
+	return out, nil
+}
+
+func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
+	held := composition(r)
+	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left)}
+	if r.State == store.Planned || r.State == store.OnBench { // mixed without the bench, or not yet written off
+		b.OnHand.Left = wire.Amount(r.Unit, r.VolumeML, r.Pieces, held) + left
+	}
+	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(r.Unit, r.VolumeML, r.Pieces, held), 1)
+	b.OADMg, b.FormicMg = wire.Round(float64(oad)), wire.Round(float64(formic))
+	if s := wire.StrengthOf(r.Method, held, r.VolumeML); s != nil && s.Unit == "g_per_l" {
+		b.GPerL = s.Value
+	}
+	return b
+}
+
+// extras is what is ticked on visits in a season: as chosen, or nothing.
+func (d Desk) extras(ctx context.Context, name string) ([]string, error) {
+	out := []string{}
+	row, err := d.op.Extras(ctx, name)
+	if errors.Is(err, store.ErrNotFound) {
+		return out, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	return out, json.Unmarshal(row.Extras, &out)
+}
+
+// SetExtras chooses what is ticked on visits in a season.
+func (d Desk) SetExtras(ctx context.Context, in wire.RoundExtras) (wire.RoundExtras, error) {
+	var l fault.List
+	round.CheckExtras(in.Extras, &l)
+	if err := l.Err(); err != nil {
+		return in, err
+	}
+	raw, err := json.Marshal(in.Extras)
+	if err != nil {
+		return in, err
+	}
+	return in, d.op.SetExtras(ctx, store.RoundExtras{Season: in.Season, Extras: raw})
+}

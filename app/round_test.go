@@ -1,0 +1,278 @@
+package app
+
+import (
+	"bytes"
+	"encoding/csv"
+	"errors"
+	"slices"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+)
+
+const outOn = "2026-12-04"
+
+// visit is a job of two hives on one day with a litre ready for it.
+type visit struct {
+	t       *testing.T
+	d       Desk
+	job     string
+	batch   string
+	hives   []string
+	records map[string]wire.Application
+}
+
+func goOut(t *testing.T, under string) *visit {
+	t.Helper()
+	d, _, hives := ready(t, 5)
+	v := &visit{t: t, d: d, job: uuid.NewString(), batch: uuid.NewString(), hives: hives}
+	method := "dribble"
+	if under == "strips" {
+		method = "strip"
+	}
+	in := wire.SaveJob{ID: v.job, Name: "Round", Method: method, Under: under, RuleKind: "own", Rule: "permit held", People: 2}
+	for _, h := range hives {
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: "seen to"})
+	}
+	if _, err := d.SaveJob(t.Context(), in); err != nil {
+		t.Fatal(err)
+	}
+	save := litre(v.batch)
+	if method == "strip" {
+		save.Recipe = wire.Recipe{Strip: &wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}
+	}
+	if _, _, err := d.SaveBatch(t.Context(), save); err != nil {
+		t.Fatal(err)
+	}
+	return v
+}
+
+// sends writes one line and gives what became of it, and how it stands.
+func (v *visit) sends(a wire.Application) (wire.Applied, wire.RoundDay) {
+	v.t.Helper()
+	if a.ID == "" {
+		a.ID = uuid.NewString()
+	}
+	sent, err := v.d.Apply(v.t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{a}})
+	if err != nil {
+		v.t.Fatalf("%+v: %v", a, err)
+	}
+	return sent.Results[0], sent.Round
+}
+
+func (v *visit) left() float64 {
+	v.t.Helper()
+	l, err := v.d.Ledger(v.t.Context(), v.batch)
+	if err != nil {
+		v.t.Fatal(err)
+	}
+	return l.Left
+}
+
+// The round knows hives as they were seen. A dose falls out of the jar, is 1050 mg in
+// 30 mL of 35 g/L, and counts as treated; sent twice it counts once; a real second
+// one is kept and flagged on both; amended, the jar gets it back.
+func TestRound(t *testing.T) {
+	v := goOut(t, "winter")
+	r, err := v.d.Round(t.Context(), v.job, outOn)
+	if err != nil || len(r.Colonies) != 2 || r.Colonies[0].Hive.Boxes[0].Seams[1] != 1 || r.CapML != 50 || len(r.Batches) != 1 || off(r.Batches[0].GPerL, 35.05, 0.1) || r.Season != "winter" {
+		t.Fatalf("%+v %v", r, err)
+	}
+	if off(r.Batches[0].OnHand.Left, 1000, 1e-6) || off(r.Batches[0].OADMg, 35.05, 0.02) || r.Colonies[1].Override != "seen to" {
+		t.Errorf("%+v", r)
+	}
+	first := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, OpenS: 80, AgoS: 600,
+		Boxes: []float64{30}, Extras: []string{"hefted", "weighted"}, Note: " quiet "}
+	got, r := v.sends(first)
+	if got.State != "kept" || len(r.Records) != 1 || len(r.Records[0].Flags) != 0 || off(r.Records[0].OADMg, 1051, 2) || r.Records[0].Note != "quiet" ||
+		r.Records[0].Override != "seen to" || r.Records[0].Rule != "Own mixture, where allowed: permit held" || !r.Records[0].GivenAt.Equal(work.Add(-10*time.Minute)) {
+		t.Fatalf("%+v %+v", got, r.Records)
+	}
+	if got, r = v.sends(first); got.State != "again" || len(r.Records) != 1 || off(v.left(), 970, 1e-6) {
+		t.Errorf("sent twice: %+v, %v left", got, v.left())
+	}
+	second := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 20, Asked: 30, Reason: "ran_out"}
+	_, r = v.sends(second)
+	if len(r.Records) != 2 || !slices.Contains(r.Records[0].Flags, "twice") || !slices.Contains(r.Records[1].Flags, "twice") || off(v.left(), 950, 1e-6) {
+		t.Errorf("two doses: %+v", r.Records)
+	}
+	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || len(c.Treatments) != 2 || c.Treatments[0].GivenOn != outOn || c.Treatments[0].OutOn != outOn {
+		t.Errorf("treated: %+v %v", c.Treatments, err)
+	}
+	amended, err := v.d.Amend(t.Context(), second.ID, wire.Application{ID: uuid.NewString(), Kind: "skipped", Reason: "taken_back"})
+	if err != nil || amended.Amends != second.ID || off(v.left(), 970, 1e-6) {
+		t.Errorf("taken back: %+v %v, %v left", amended, err, v.left())
+	}
+	if _, err := v.d.Amend(t.Context(), second.ID, wire.Application{ID: uuid.NewString(), Kind: "skipped", Reason: "dead"}); !errors.Is(err, store.ErrStale) {
+		t.Errorf("amended twice: %v", err)
+	}
+	amended, err = v.d.Amend(t.Context(), first.ID, wire.Application{ID: uuid.NewString(), Kind: "given", BatchID: v.batch, Amount: 25, Asked: 30})
+	if err != nil || off(v.left(), 975, 1e-6) || off(amended.OADMg, 876, 2) || !amended.GivenAt.Equal(work.Add(-10*time.Minute)) {
+		t.Errorf("less: %+v %v, %v left", amended, err, v.left())
+	}
+	if r, err = v.d.Round(t.Context(), v.job, outOn); err != nil || len(r.Records) != 2 || len(r.Records[1].Flags) != 0 {
+		t.Errorf("it stands: %+v %v", r.Records, err)
+	}
+	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || len(c.Treatments) != 1 {
+		t.Errorf("treated: %+v %v", c.Treatments, err)
+	}
+}
+
+// What is odd is kept and told; what cannot be is refused alone, and the others stand.
+func TestRoundOdd(t *testing.T) {
+	v := goOut(t, "winter")
+	stranger := colony(t, v.d, yard(t, v.d, "B"), "B1").ID
+	elsewhere := yard(t, v.d, "C")
+	wrong := wall.Add(-25 * time.Hour)
+	sent, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{
+		{ID: uuid.NewString(), ColonyID: stranger, Kind: "given", BatchID: v.batch, Amount: 30},
+		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", Amount: 30},
+		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 60, PhoneAt: &wrong},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 1500, YardID: elsewhere},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: -4},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "skipped"},
+		{ID: uuid.NewString(), ColonyID: uuid.NewString(), Kind: "skipped", Reason: "dead"},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: uuid.NewString(), Amount: 5},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "skipped", Reason: "dead"},
+	}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	states := ""
+	for _, r := range sent.Results {
+		states += r.State[:1]
+		if (r.State == "refused") != (r.Text != "") {
+			t.Errorf("%+v", r)
+		}
+	}
+	if states != "kkkkrrrrk" {
+		t.Errorf("they are %s", states)
+	}
+	flags := map[string]bool{}
+	for _, r := range sent.Round.Records {
+		for _, f := range r.Flags {
+			flags[f] = true
+		}
+	}
+	for _, want := range []string{"not_in_job", "no_batch", "clock", "too_much", "moved", "twice"} {
+		if !flags[want] {
+			t.Errorf("nothing is flagged %s: %v", want, flags)
+		}
+	}
+	if b := sent.Round.Batches[0]; !b.OnHand.ToReconcile || off(b.OnHand.Left, 1000-30-60-1500, 1e-6) {
+		t.Errorf("overdrawn: %+v", b)
+	}
+	_, err = v.d.Round(t.Context(), v.job, "2026-12-05")
+	refused(t, err, "day", fault.Unknown)
+}
+
+// Strips hang for six weeks; taken out, the hive is free of them. Their next day is
+// dated from the school.
+func TestRoundOfStrips(t *testing.T) {
+	v := goOut(t, "strips")
+	r, err := v.d.Round(t.Context(), v.job, outOn)
+	if err != nil || r.DueOut != "2027-01-15" || r.DueLast != "2027-01-29" || r.Batches[0].OnHand.Unit != "pieces" || r.Batches[0].OnHand.Left != 10 {
+		t.Fatalf("%+v %v", r, err)
+	}
+	got, r := v.sends(wire.Application{ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 2, Asked: 2})
+	if got.State != "kept" || r.Colonies[0].InHive != 2 || r.Batches[0].OnHand.Left != 8 || off(r.Records[0].OADMg, 2*6.92*1000*1.1, 3000) {
+		t.Errorf("%+v %+v", got, r)
+	}
+	if got, _ = v.sends(wire.Application{ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 1.5}); got.State != "refused" {
+		t.Errorf("half a strip: %+v", got)
+	}
+	_, r = v.sends(wire.Application{ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1})
+	if r.Colonies[0].InHive != 0 || r.Records[1].Missing != 1 {
+		t.Errorf("taken out: %+v", r)
+	}
+	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || c.Treatments[0].OutOn != outOn {
+		t.Errorf("taken out: %+v %v", c.Treatments, err)
+	}
+}
+
+// The register is read page by page in every order, each line once; as CSV it is whole.
+func TestRegisterPages(t *testing.T) {
+	v := goOut(t, "winter")
+	const many = 2*RegisterPage + 7
+	var all []wire.Application
+	for i := range many {
+		all = append(all, wire.Application{ID: uuid.NewString(), ColonyID: v.hives[i%2], Kind: "given", BatchID: v.batch, Amount: 1, AgoS: float64(i % 5)})
+	}
+	if _, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: all}); err != nil {
+		t.Fatal(err)
+	}
+	other := wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-12-01", Withdrawal: 7}
+	refusedOther := other
+	refusedOther.Product = " "
+	other.Colonies = append(other.Colonies, struct {
+		ID       string `json:"id" format:"uuid" doc:"Of the line, made by the client; counts once."`
+		ColonyID string `json:"colony_id" format:"uuid"`
+	}{uuid.NewString(), v.hives[0]})
+	for range 2 {
+		if _, err := v.d.RecordOther(t.Context(), other); err != nil {
+			t.Fatal(err)
+		}
+	}
+	_, err := v.d.RecordOther(t.Context(), refusedOther)
+	refused(t, err, "product", fault.Missing)
+	for _, c := range []struct {
+		q    RegisterQuery
+		want int
+	}{
+		{RegisterQuery{}, many + 1}, {RegisterQuery{Oldest: true}, many + 1}, {RegisterQuery{Group: "colony"}, many + 1}, {RegisterQuery{Group: "yard", Oldest: true}, many + 1},
+		{RegisterQuery{Group: "batch"}, many}, {RegisterQuery{Batch: v.batch}, many}, {RegisterQuery{Method: "vapour"}, 1}, {RegisterQuery{To: "2026-12-03"}, 1},
+		{RegisterQuery{From: outOn}, many}, {RegisterQuery{Colony: v.hives[1]}, many / 2},
+	} {
+		seen := map[string]bool{}
+		for pages := 0; ; pages++ {
+			page, err := v.d.Register(t.Context(), c.q)
+			if err != nil {
+				t.Fatal(err)
+			}
+			for i, l := range page.Lines {
+				if seen[l.ID] {
+					t.Errorf("%+v: %s twice", c.q, l.ID)
+				}
+				seen[l.ID] = true
+				if i > 0 && c.q.Group == "" && l.GivenAt.After(page.Lines[i-1].GivenAt) != c.q.Oldest && !l.GivenAt.Equal(page.Lines[i-1].GivenAt) {
+					t.Errorf("%+v: out of order at %d", c.q, i)
+				}
+			}
+			if c.q.After = page.More; page.More == "" || pages > 9 {
+				break
+			}
+		}
+		if len(seen) != c.want {
+			t.Errorf("%+v: %d lines, want %d", c.q, len(seen), c.want)
+		}
+	}
+	for _, q := range []RegisterQuery{{From: "spring"}, {Group: "colour"}, {After: "%%%"}, {After: "e30x"}} {
+		if err := v.d.CheckRegister(q); err == nil {
+			t.Errorf("%+v is taken", q)
+		}
+	}
+	var out bytes.Buffer
+	if err := v.d.ExportRegister(t.Context(), RegisterQuery{}, &out); err != nil {
+		t.Fatal(err)
+	}
+	table, err := csv.NewReader(&out).ReadAll()
+	if err != nil || len(table) != many+2 || len(table[1]) != len(RegisterHead) || table[1][9] != "1" {
+		t.Errorf("%d rows of %v: %v", len(table), table[1], err)
+	}
+	// What was given outside a job counts in what is known of the hive.
+	c, err := v.d.Colony(t.Context(), v.hives[0])
+	if err != nil || !slices.ContainsFunc(c.Treatments, func(t wire.Treatment) bool { return t.Method == "other" && t.What == "Vaporised" }) {
+		t.Errorf("%+v %v", c.Treatments, err)
+	}
+	if set, err := v.d.SetExtras(t.Context(), wire.RoundExtras{Season: "winter", Extras: []string{"hefted", "mouse_guard"}}); err != nil || len(set.Extras) != 2 {
+		t.Errorf("%+v %v", set, err)
+	}
+	if r, err := v.d.Round(t.Context(), v.job, outOn); err != nil || !slices.Equal(r.Extras, []string{"hefted", "mouse_guard"}) {
+		t.Errorf("%v %v", r.Extras, err)
+	}
+}

@@ -1,0 +1,96 @@
+package round
+
+import (
+	"math"
+	"testing"
+
+	"keeler/core/chem"
+	"keeler/core/fault"
+)
+
+// 100 mL do 30, 28 and 35; for the 20 after those 7 are left, and with the 46 that
+// follow 66 − 7 = 59 are missing. 200 mL do all 159 and leave 41.
+func TestReaches(t *testing.T) {
+	all := []float64{30, 28, 35, 20, 46}
+	for left, want := range map[float64]Reach{
+		100: {3, 59, 0}, 200: {5, 0, 41}, 159: {5, 0, 0}, 0: {0, 159, 0}, -12: {0, 159, 0},
+	} {
+		if got := Reaches(left, all); got != want {
+			t.Errorf("%v mL: %+v, want %+v", left, got, want)
+		}
+	}
+	if got := Reaches(50, nil); got != (Reach{0, 0, 50}) {
+		t.Errorf("nobody to come: %+v", got)
+	}
+}
+
+// Of a litre with 35 g, 30 mL hold 1050 mg; 2 of 44 strips with 308 g hold 14 g.
+func TestActives(t *testing.T) {
+	for _, c := range []struct {
+		of            chem.Mixture
+		whole, amount float64
+		oad, formic   float64
+	}{
+		{chem.Mixture{OAD: 35, Water: 600, Sugar: 600}, 1000, 30, 1050, 0},
+		{chem.Mixture{OAD: 308, Glycerol: 580}, 44, 2, 14000, 0},
+		{chem.Mixture{Formic: 600, Water: 400}, 875, 20, 0, 13714.286},
+		{chem.Mixture{OAD: 35}, 0, 30, 0, 0},
+	} {
+		oad, formic := Actives(c.of, c.whole, c.amount)
+		if math.Abs(float64(oad)-c.oad) > 0.01 || math.Abs(float64(formic)-c.formic) > 0.01 {
+			t.Errorf("%+v: %v %v", c, oad, formic)
+		}
+	}
+}
+
+func TestRecordsRefused(t *testing.T) {
+	ok := Record{Kind: Given, Amount: 30, Unit: "ml", Open: 90}
+	for _, c := range []struct {
+		change func(*Record)
+		field  string
+		reason fault.Reason
+	}{
+		{func(r *Record) {}, "", ""},
+		{func(r *Record) { r.Reason = "ran_out" }, "", ""},
+		{func(r *Record) { *r = Record{Kind: Skipped, Reason: "dead"} }, "", ""},
+		{func(r *Record) { *r = Record{Kind: Skipped, Reason: TakenBack} }, "", ""},
+		{func(r *Record) { *r = Record{Kind: Out, Came: 3, Missing: 1} }, "", ""},
+		{func(r *Record) { r.Amount = 0 }, "amount", fault.TooLow},
+		{func(r *Record) { r.Amount = -3 }, "amount", fault.TooLow},
+		{func(r *Record) { r.Amount = 3000 }, "amount", fault.TooHigh},
+		{func(r *Record) { r.Amount = math.NaN() }, "amount", fault.NotFinite},
+		{func(r *Record) { r.Unit, r.Amount = "pieces", 2.5 }, "amount", fault.WholeOnly},
+		{func(r *Record) { r.Unit, r.Amount = "pieces", 500 }, "amount", fault.TooHigh},
+		{func(r *Record) { *r = Record{Kind: Skipped} }, "reason", fault.Missing},
+		{func(r *Record) { r.Reason = "a whim" }, "reason", fault.Unknown},
+		{func(r *Record) { r.Kind = "thrown" }, "kind", fault.Unknown},
+		{func(r *Record) { *r = Record{Kind: Out, Came: -1} }, "came", fault.TooLow},
+		{func(r *Record) { r.Open = 1e6 }, "open_s", fault.TooHigh},
+	} {
+		r := ok
+		c.change(&r)
+		var l fault.List
+		r.Check(&l)
+		if c.field == "" && len(l) > 0 || c.field != "" && (len(l) != 1 || l[0].Field != c.field || l[0].Reason != c.reason) {
+			t.Errorf("%+v: %v, want %s %s", r, l, c.field, c.reason)
+		}
+	}
+	var l fault.List
+	if CheckExtras([]string{"hefted", "painted"}, &l); len(l) != 1 || l[0].Field != "extras[1]" {
+		t.Errorf("%v", l)
+	}
+}
+
+func TestFlags(t *testing.T) {
+	for _, c := range []struct {
+		amount, asked, most float64
+		want                bool
+	}{{50, 62, 50, false}, {51, 62, 50, true}, {30, 15, 50, false}, {31, 15, 50, true}, {5, 0, 0, false}, {90, 0, 0, false}} {
+		if Much(c.amount, c.asked, c.most) != c.want {
+			t.Errorf("%+v", c)
+		}
+	}
+	if Off(0, 11*3600) || !Off(0, 13*3600) || !Off(86400, 0) {
+		t.Error("a day off is off, a time zone is not")
+	}
+}

@@ -1,0 +1,237 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"time"
+
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+)
+
+// Application is a line of the register: what was done at one colony. Its content is
+// never changed; an amendment is a row of its own.
+type Application struct {
+	OperationID    uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID             string `gorm:"primaryKey"`
+	Seq            uint64 `gorm:"->"`
+	Superseded     bool
+	Amends         *string
+	JobID          *string
+	VisitDay       time.Time
+	ColonyID       string
+	YardID         string
+	Kind           string
+	Reason         string
+	Method         string
+	Product        string
+	BatchID        *string
+	Amount         float64
+	Asked          float64
+	Unit           string
+	OADMG          float64 `gorm:"column:oad_mg"`
+	FormicMG       float64 `gorm:"column:formic_mg"`
+	Detail         json.RawMessage
+	RuleWords      string
+	WithdrawalDays int
+	OverrideReason string
+	OpenS          int `gorm:"column:open_s"`
+	Flags          string
+	GivenAt        time.Time
+	UserID         uint64
+	CreatedAt      time.Time
+	Login          string `gorm:"->;-:migration"`
+	Colony         string `gorm:"->;-:migration"`
+	Yard           string `gorm:"->;-:migration"`
+	BatchName      string `gorm:"->;-:migration"`
+	BatchNumber    int    `gorm:"->;-:migration"`
+}
+
+// named joins the names that a line is read by.
+func (o Operation) named(ctx context.Context) *gorm.DB {
+	return o.db.WithContext(ctx).Table("applications a").
+		Select("a.*, users.login, colonies.name AS colony, yards.name AS yard, batches.name AS batch_name, batches.number AS batch_number").
+		Joins("LEFT JOIN users ON users.id = a.user_id").
+		Joins("LEFT JOIN colonies ON colonies.operation_id = a.operation_id AND colonies.id = a.colony_id").
+		Joins("LEFT JOIN yards ON yards.operation_id = a.operation_id AND yards.id = a.yard_id").
+		Joins("LEFT JOIN batches ON batches.operation_id = a.operation_id AND batches.id = a.batch_id").
+		Where("a.operation_id = ?", o.id)
+}
+
+// Apply writes a line of the register with all that goes with it, all or nothing. The
+// same id a second time writes nothing: done is false.
+func (o Operation) Apply(ctx context.Context, a *Application, with func(Operation) error) (done bool, err error) {
+	a.OperationID = o.id
+	err = o.within(ctx, func(o Operation) error {
+		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(a)
+		if made.Error != nil || made.RowsAffected == 0 {
+			return taken(made.Error)
+		}
+		done = true
+		return with(o)
+	})
+	return done && err == nil, err
+}
+
+// Supersede marks a line as amended, once; ErrStale when it was amended already.
+func (o Operation) Supersede(ctx context.Context, id string) error {
+	done := o.own(ctx).Model(&Application{}).Where("id = ? AND NOT superseded", id).Update("superseded", true)
+	if done.Error == nil && done.RowsAffected == 0 {
+		return ErrStale
+	}
+	return done.Error
+}
+
+// Application reads one line.
+func (o Operation) Application(ctx context.Context, id string) (Application, error) {
+	var out Application
+	err := o.named(ctx).Where("a.id = ?", id).Limit(1).Find(&out).Error
+	if err == nil && out.ID == "" {
+		err = ErrNotFound
+	}
+	return out, err
+}
+
+// Visited lists what stands of a job's day, in the order in which it was written.
+func (o Operation) Visited(ctx context.Context, job string, day time.Time) ([]Application, error) {
+	var out []Application
+	return out, o.named(ctx).Where("a.job_id = ? AND a.visit_day = ? AND NOT a.superseded", job, day).Order("a.seq").Find(&out).Error
+}
+
+// Line is a place in the register, to go on from.
+type Line struct {
+	Group string // colony, yard or batch, where it is ordered by them first
+	At    time.Time
+	Seq   uint64
+}
+
+// Asked is which lines of the register are wanted.
+type Asked struct {
+	Colony, Yard, Batch, Method string
+	From, To                    *time.Time
+	GroupBy                     string // colony_id, yard_id or batch_id; empty: by time alone
+	Oldest                      bool   // the oldest first
+	After                       *Line
+	Most                        int
+}
+
+// Register lists what stands of the register.
+func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error) {
+	// The page is found by its index alone; names are joined to its few rows.
+	rows := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND NOT superseded", o.id)
+	for column, value := range map[string]string{"colony_id": q.Colony, "yard_id": q.Yard, "batch_id": q.Batch, "method": q.Method} {
+		if value != "" {
+			rows = rows.Where(column+" = ?", value)
+		}
+	}
+	if q.From != nil {
+		rows = rows.Where("given_at >= ?", *q.From)
+	}
+	if q.To != nil {
+		rows = rows.Where("given_at < ?", *q.To)
+	}
+	way, than := "DESC", "<"
+	if q.Oldest {
+		way, than = "ASC", ">"
+	}
+	order := "given_at " + way + ", seq " + way
+	if q.GroupBy != "" {
+		order = q.GroupBy + ", " + order
+	}
+	if l := q.After; l != nil {
+		beyond := "(given_at " + than + " ? OR given_at = ? AND seq " + than + " ?)"
+		if q.GroupBy == "" {
+			rows = rows.Where("given_at "+than+"= ? AND "+beyond, l.At, l.At, l.At, l.Seq)
+		} else {
+			rows = rows.Where("("+q.GroupBy+" > ? OR "+q.GroupBy+" = ? AND "+beyond+")", l.Group, l.Group, l.At, l.At, l.Seq)
+		}
+	}
+	if q.GroupBy == "batch_id" {
+		rows = rows.Where("batch_id IS NOT NULL")
+	}
+	var page []Application
+	if err := rows.Select("id").Order(order).Limit(q.Most).Find(&page).Error; err != nil || len(page) == 0 {
+		return nil, err
+	}
+	ids := make([]string, len(page))
+	at := make(map[string]int, len(page))
+	for i, p := range page {
+		ids[i], at[p.ID] = p.ID, i
+	}
+	var found []Application
+	if err := o.named(ctx).Where("a.id IN ?", ids).Find(&found).Error; err != nil {
+		return nil, err
+	}
+	out := make([]Application, len(page))
+	for _, f := range found {
+		out[at[f.ID]] = f
+	}
+	return out, nil
+}
+
+// LotsOf lists which lots went into batches, as "ingredient name (supplier's number)".
+func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]string, error) {
+	var rows []struct{ Batch, Ingredient, Name, SupplierNo string }
+	err := o.db.WithContext(ctx).Table("stock_entries e").Select("DISTINCT e.for_batch_id AS batch, lots.ingredient, lots.name, lots.supplier_no").
+		Joins("JOIN lots ON lots.operation_id = e.operation_id AND lots.id = e.lot_id").
+		Where("e.operation_id = ? AND e.for_batch_id IN ?", o.id, batches).Order("lots.ingredient, lots.name").Find(&rows).Error
+	out := map[string][]string{}
+	for _, r := range rows {
+		text := r.Ingredient + " " + r.Name
+		if r.SupplierNo != "" {
+			text += " (" + r.SupplierNo + ")"
+		}
+		out[r.Batch] = append(out[r.Batch], text)
+	}
+	return out, err
+}
+
+// Untreat takes a treatment out of the bees' record, when the line it came from was
+// amended.
+func (o Operation) Untreat(ctx context.Context, id string) error {
+	return o.own(ctx).Where("id = ?", id).Delete(&Treatment{}).Error
+}
+
+// TakeOutAll ends what a colony has of a method in it.
+func (o Operation) TakeOutAll(ctx context.Context, colony, method string, on time.Time) error {
+	return o.own(ctx).Model(&Treatment{}).Where("colony_id = ? AND method = ? AND out_on IS NULL", colony, method).Update("out_on", on).Error
+}
+
+// RoundExtras is what is ticked on visits in a season.
+type RoundExtras struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	Season      string `gorm:"primaryKey"`
+	Extras      json.RawMessage
+}
+
+// Extras reads what is ticked in a season; ErrNotFound when nobody chose.
+func (o Operation) Extras(ctx context.Context, season string) (RoundExtras, error) {
+	return first[RoundExtras](o.own(ctx).Where("season = ?", season))
+}
+
+// SetExtras chooses what is ticked in a season.
+func (o Operation) SetExtras(ctx context.Context, e RoundExtras) error {
+	e.OperationID = o.id
+	return o.db.WithContext(ctx).Save(&e).Error
+}
+
+// InHive is what the register says is in a hive.
+type InHive struct {
+	ColonyID, Method string
+	Amount           float64
+	GivenAt          time.Time
+}
+
+// InHives lists the newest that went into each of these colonies and that nobody took
+// out since.
+func (o Operation) InHives(ctx context.Context, colonies []string) (map[string]InHive, error) {
+	var rows []InHive
+	err := o.db.WithContext(ctx).Raw(`SELECT a.colony_id, a.method, a.amount, a.given_at FROM applications a
+		JOIN treatments t ON t.operation_id = a.operation_id AND t.id = a.id AND t.out_on IS NULL
+		WHERE a.operation_id = ? AND NOT a.superseded AND a.kind = 'given' AND a.colony_id IN ? ORDER BY a.given_at`, o.id, colonies).Scan(&rows).Error
+	out := make(map[string]InHive, len(rows))
+	for _, r := range rows {
+		out[r.ColonyID] = r
+	}
+	return out, err
+}

@@ -1,0 +1,217 @@
+package wire
+
+import (
+	"encoding/json"
+	"slices"
+	"strings"
+	"time"
+
+	"keeler/core/bench"
+	rounds "keeler/core/round"
+	"keeler/core/syrup"
+)
+
+// Application is what was done at one colony: a line of the register.
+type Application struct {
+	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	ColonyID string      `json:"colony_id" format:"uuid"`
+	YardID   string      `json:"yard_id,omitempty" format:"uuid" doc:"Where it stood; where it stands when left out."`
+	Kind     string      `json:"kind" enum:"given,skipped,out,other" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only."`
+	Reason   string      `json:"reason,omitempty" maxLength:"20" doc:"Why it is other than was meant, from reasons; or taken_back for a slip. Needed for skipped."`
+	BatchID  string      `json:"batch_id,omitempty" format:"uuid" doc:"What it was given from."`
+	Amount   float64     `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
+	Asked    float64     `json:"asked,omitempty" doc:"What was meant, in the same unit."`
+	Boxes    []float64   `json:"boxes,omitempty" maxItems:"6" doc:"The amount by boxes, the lowest first."`
+	Seams    [][]float64 `json:"seams,omitempty" maxItems:"6" doc:"Bees in the gaps of each box, 0 to 1, as seen at the hive."`
+	Extras   []string    `json:"extras,omitempty" maxItems:"12" doc:"What else was done on the visit, from extras."`
+	Came     int         `json:"came,omitempty" doc:"Of out: pieces that came out."`
+	Missing  int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
+	Chewed   int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
+	Note     string      `json:"note,omitempty" maxLength:"500"`
+	OpenS    float64     `json:"open_s,omitempty" doc:"How long the hive stood open, s, up to 4 hours."`
+	AgoS     float64     `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
+	PhoneAt  *time.Time  `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
+
+	Amends      string    `json:"amends,omitempty" readOnly:"true" doc:"The line that this one corrects."`
+	JobID       string    `json:"job_id,omitempty" readOnly:"true"`
+	Day         string    `json:"day,omitempty" readOnly:"true"`
+	Colony      string    `json:"colony,omitempty" readOnly:"true"`
+	Yard        string    `json:"yard,omitempty" readOnly:"true"`
+	Method      string    `json:"method,omitempty" readOnly:"true" enum:"dribble,strip,pad,vapour,other"`
+	Product     string    `json:"product,omitempty" readOnly:"true"`
+	BatchNumber int       `json:"batch_number,omitempty" readOnly:"true"`
+	Lots        []string  `json:"lots,omitempty" readOnly:"true" doc:"What the batch was mixed from."`
+	Unit        string    `json:"unit,omitempty" readOnly:"true" enum:"ml,g,pieces"`
+	OADMg       float64   `json:"oad_mg,omitempty" readOnly:"true" doc:"mg oxalic acid dihydrate in it."`
+	FormicMg    float64   `json:"formic_mg,omitempty" readOnly:"true" doc:"mg formic acid in it."`
+	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
+	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
+	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
+	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, not_in_job, moved, ended, clock, no_batch, too_much, past_day."`
+	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
+	By          string    `json:"by,omitempty" readOnly:"true"`
+}
+
+// Applications are sent together: what a phone has gathered.
+type Applications struct {
+	Applications []Application `json:"applications" maxItems:"500" doc:"In the order in which they happened."`
+}
+
+// Applied says what became of one of them.
+type Applied struct {
+	ID    string `json:"id"`
+	State string `json:"state" enum:"kept,again,refused" doc:"Again: it was there already. Refused: it cannot be; it stays on the phone."`
+	Text  string `json:"text,omitempty" doc:"Why it is refused."`
+}
+
+// Sent is what became of all, and how the round stands.
+type Sent struct {
+	Results []Applied `json:"results"`
+	Round   RoundDay  `json:"round"`
+}
+
+// RoundColony is a colony of a round, as it was last seen.
+type RoundColony struct {
+	ID       string `json:"id"`
+	YardID   string `json:"yard_id"`
+	Yard     string `json:"yard"`
+	Hive     Colony `json:"hive" doc:"Its boxes with the seams as last seen."`
+	SeenOn   string `json:"seen_on,omitempty" doc:"When its seams were seen."`
+	Override string `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
+	InHive   int    `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
+	DaysIn   int    `json:"days_in,omitempty" doc:"And for how many days."`
+}
+
+// RoundBatch is what can be given from.
+type RoundBatch struct {
+	ID       string  `json:"id"`
+	Number   int     `json:"number"`
+	Name     string  `json:"name"`
+	GPerL    float64 `json:"g_per_l,omitempty" doc:"Of a syrup."`
+	OADMg    float64 `json:"oad_mg" doc:"mg in 1 mL or piece."`
+	FormicMg float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
+	OnHand   OnHand  `json:"on_hand"`
+}
+
+// RoundDay is a day of a job in the yard: all that a phone needs to go through it, with
+// signal or without.
+type RoundDay struct {
+	JobID    string        `json:"job_id"`
+	Name     string        `json:"name"`
+	Method   string        `json:"method" enum:"dribble,strip,pad"`
+	Day      string        `json:"day"`
+	Rule     string        `json:"rule_worked_under"`
+	CapML    float64       `json:"cap_ml,omitempty" doc:"Of a dribble: at most for a colony."`
+	Base     Recipe        `json:"base" doc:"The recipe without colonies: with one of them it is what that colony gets."`
+	Colonies []RoundColony `json:"colonies" doc:"In stand order, yard by yard."`
+	Batches  []RoundBatch  `json:"batches" doc:"The newest first."`
+	Records  []Application `json:"records" doc:"What stands of the day, in the order in which it was written."`
+	Season   string        `json:"season"`
+	Extras   []string      `json:"extras" doc:"What is ticked on this operation's visits in this season."`
+	All      RoundChoices  `json:"all"`
+	Gear     []string      `json:"gear" doc:"To be worn in the yard."`
+	DueOut   string        `json:"due_out,omitempty" doc:"Of strips and pads: from when they come out."`
+	DueLast  string        `json:"due_last,omitempty" doc:"And by when at the latest."`
+}
+
+// RoundChoices is all that there is to choose from.
+type RoundChoices struct {
+	Reasons []string `json:"reasons"`
+	Extras  []string `json:"extras"`
+}
+
+// Choices are core's.
+func Choices() RoundChoices { return RoundChoices{rounds.Reasons, rounds.Extras} }
+
+// RoundExtras chooses what is ticked on visits in a season.
+type RoundExtras struct {
+	Season string   `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
+	Extras []string `json:"extras" maxItems:"12"`
+}
+
+// OtherTreatment is given outside a job: recorded only, so that exposures add up.
+type OtherTreatment struct {
+	Colonies []struct {
+		ID       string `json:"id" format:"uuid" doc:"Of the line, made by the client; counts once."`
+		ColonyID string `json:"colony_id" format:"uuid"`
+	} `json:"colonies" minItems:"1" maxItems:"1000"`
+	Method     string  `json:"method" enum:"dribble,strip,pad,vapour,other"`
+	Product    string  `json:"product" maxLength:"120" doc:"What it was, in the keeper's words."`
+	GivenOn    string  `json:"given_on" doc:"2006-01-02."`
+	Amount     float64 `json:"amount,omitempty" doc:"For each colony, in unit."`
+	Unit       string  `json:"unit,omitempty" enum:"ml,g,pieces"`
+	Rule       string  `json:"rule_worked_under,omitempty" maxLength:"200"`
+	Withdrawal int     `json:"withdrawal_days,omitempty" doc:"0 to 365 days."`
+	Note       string  `json:"note,omitempty" maxLength:"500"`
+}
+
+// Register is a page of the medicine record.
+type Register struct {
+	Lines []Application `json:"lines"`
+	More  string        `json:"more,omitempty" doc:"Where the next page begins, for after; left out on the last."`
+}
+
+// detail is what of a line is kept as it was told.
+type detail struct {
+	Boxes   []float64   `json:"boxes,omitempty"`
+	Seams   [][]float64 `json:"seams,omitempty"`
+	Extras  []string    `json:"extras,omitempty"`
+	Came    int         `json:"came,omitempty"`
+	Missing int         `json:"missing,omitempty"`
+	Chewed  int         `json:"chewed,omitempty"`
+	Note    string      `json:"note,omitempty"`
+}
+
+// DetailOf writes the detail of a line.
+func DetailOf(a Application) ([]byte, error) {
+	return json.Marshal(detail{a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note)})
+}
+
+// ApplicationOf puts the detail back into a line; one that cannot be read is left out.
+func ApplicationOf(raw []byte, a Application) Application {
+	var d detail
+	if err := json.Unmarshal(raw, &d); err != nil {
+		return a
+	}
+	a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, a.Note = d.Boxes, d.Seams, d.Extras, d.Came, d.Missing, d.Chewed, d.Note
+	return a
+}
+
+// Bare is a recipe without its colonies.
+func (r Recipe) Bare() Recipe {
+	switch {
+	case r.Dribble != nil:
+		d := *r.Dribble
+		d.Colonies = nil
+		return Recipe{Dribble: &d}
+	case r.Strip != nil:
+		s := *r.Strip
+		s.Colonies = nil
+		return Recipe{Strip: &s}
+	case r.Pad != nil:
+		p := *r.Pad
+		p.Colonies = nil
+		return Recipe{Pad: &p}
+	}
+	return r
+}
+
+// CapML is what a dribble gives a colony at most; 0 where a label's table or another
+// method says it.
+func (r Recipe) CapML() float64 {
+	if r.Dribble == nil || r.Dribble.Hold.Card != nil {
+		return 0
+	}
+	return or(r.Dribble.Rule.CapML, float64(syrup.DefaultRule.Cap))
+}
+
+// GivingGear is what is worn in the yard.
+func GivingGear(r Recipe) []string {
+	switch {
+	case r.Strip != nil:
+		return gear(bench.StripGear)
+	case r.Pad != nil:
+		return gear(bench.FormicGear)
+	}
+	return gear(append(slices.Clone(bench.LiquidGear), bench.WaterBottle))
+}
