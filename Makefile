@@ -4,7 +4,7 @@ SHELL := bash
 .DEFAULT_GOAL := help
 
 GO_FILES := $(shell git ls-files '*.go')
-WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts -type f -not -path web/src/api/schema.d.ts)
+WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
 
 .PHONY: help demo dev test lint build bench shots reset setup setup-browser format
 
@@ -57,8 +57,14 @@ web/src/api/schema.d.ts: web/node_modules/.package-lock.json $(filter-out %_test
 	go run ./cmd/keeler openapi > web/openapi.json
 	cd web && npm run --silent api > /dev/null
 
-web/dist/index.html: web/src/api/schema.d.ts $(WEB_SOURCES)
+# The rules in the browser, for where there is no signal; loaded by the round alone.
+web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% core/%,$(GO_FILES)))
+	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/wasm
+	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" web/src/core/wasm_exec.js
+
+web/dist/index.html: web/src/api/schema.d.ts web/src/core/core.wasm $(WEB_SOURCES)
 	cd web && npm run --silent build -- --logLevel warn
+	for f in web/dist/assets/*.wasm; do gzip -9 -k -f "$$f"; done
 
 bin/keeler: web/dist/index.html $(GO_FILES) go.mod
 	go build -o $@ ./cmd/keeler

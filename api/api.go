@@ -127,7 +127,7 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 // guarded lets a page load nothing from elsewhere and keeps it out of frames.
 func guarded(c *gin.Context) {
 	h := c.Writer.Header()
-	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
+	h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
 	c.Next()

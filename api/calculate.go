@@ -24,6 +24,8 @@ func calculations(h huma.API) {
 	calculate(h, "dribble/strength", "A strength in every form and on both bases", wire.Convert)
 	list(h, "dribble/schools", "The established syrups, weakest first", wire.Schools)
 
+	calculate(h, "round/reach", "How far what is left in a jar goes", wire.Reach)
+
 	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)
 	calculate(h, "strip/placement", "Which gaps of each hive the strips hang in", wire.PlaceStrips)
 	list(h, "strip/schools", "The established recipes for strips, weakest first", wire.StripSchools)

@@ -54,7 +54,7 @@ func newDesks(f Front) (*desks, error) {
 }
 
 // calculating are the operations that need nobody to be signed in, and no database.
-var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/"}
+var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/", "/api/round/"}
 
 // known loads the session where one is wanted, so that calculating goes on without.
 func (d *desks) known(next http.Handler) http.Handler {

@@ -10,8 +10,8 @@ import (
 	"keeler/wire"
 )
 
-// day names a day of a job.
-type day struct {
+// ByDay names a day of a job; exported because the schema looks into it.
+type ByDay struct {
 	ByID
 	Day string `query:"day" doc:"2006-01-02; today when left out."`
 }
@@ -39,12 +39,12 @@ func (r registering) query() app.RegisterQuery {
 // rounds registers the work in the yard and the record that comes of it.
 func rounds(h huma.API, d *desks) {
 	answering(h, d, app.Viewer, operation("round", "get-round", http.MethodGet, "jobs/{id}/round", "A day of a job in the yard", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *day) (wire.RoundDay, error) {
+		func(ctx context.Context, desk app.Desk, in *ByDay) (wire.RoundDay, error) {
 			return desk.Round(ctx, in.ID, in.Day)
 		})
 	answering(h, d, app.Helper, operation("round", "apply", http.MethodPost, "jobs/{id}/applications", "Write what was done, each line alone; sent twice, it counts once", 404, 422),
 		func(ctx context.Context, desk app.Desk, in *struct {
-			day
+			ByDay
 			Body wire.Applications
 		}) (wire.Sent, error) {
 			return desk.Apply(ctx, in.ID, in.Day, in.Body)

@@ -1,8 +1,38 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // The round registers the worker itself: nobody else needs one.
+    VitePWA({
+      injectRegister: false,
+      registerType: 'autoUpdate',
+      manifest: {
+        name: 'Keeler',
+        short_name: 'Keeler',
+        start_url: '/treat',
+        display: 'standalone',
+        background_color: '#f1efe9',
+        theme_color: '#1c6b5f',
+        icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/],
+        runtimeCaching: [
+          { urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'core' } },
+          {
+            urlPattern: /\/api\/(start|jobs\/[^/]+\/round)/,
+            handler: 'NetworkFirst',
+            options: { cacheName: 'round', networkTimeoutSeconds: 4 },
+          },
+        ],
+      },
+    }),
+  ],
   server: { proxy: { '/api': 'http://127.0.0.1:8080', '/healthz': 'http://127.0.0.1:8080' } },
   build: { manifest: true },
 })

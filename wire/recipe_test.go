@@ -44,7 +44,7 @@ func TestCompositionAndStrength(t *testing.T) {
 	}{
 		{"syrup", Recipe{Dribble: syrupLitre}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 35.046, "water": 600.79, "sugar": 600.79}, 35.046, "g_per_l", 0},
 		{"a product", Recipe{Dribble: product}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 8.8}, 44, "g_per_l", 0},
-		{"a pot", Recipe{Strip: fortyStrips}, Strip, map[string]float64{"oxalic_acid_dihydrate": 276.82, "glycerol": 520.57, "water": 2.616}, 34.602, "percent_ww", 0},
+		{"a pot", Recipe{Strip: fortyStrips}, Strip, map[string]float64{"oxalic_acid_dihydrate": 276.82, "glycerol": 520.57, "water": 2.616}, 34.602, "percent_ww", 40},
 		{"acid", Recipe{Pad: litreOf60}, Pad, map[string]float64{"formic_acid": 685.5, "water": 457}, 60, "percent_ww", 0},
 		{"pads", Recipe{Pad: sixteenPads}, Pad, map[string]float64{"formic_acid": 1088}, 0, "", 16},
 	} {

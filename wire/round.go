@@ -215,3 +215,22 @@ func GivingGear(r Recipe) []string {
 	}
 	return gear(append(slices.Clone(bench.LiquidGear), bench.WaterBottle))
 }
+
+// ReachRequest asks how far what is left in a jar goes.
+type ReachRequest struct {
+	Left     float64   `json:"left" doc:"mL or pieces."`
+	Expected []float64 `json:"expected" doc:"For the colonies to come, in their order."`
+}
+
+// ReachAnswer tells it.
+type ReachAnswer struct {
+	Colonies int     `json:"colonies" doc:"That it still does."`
+	Short    float64 `json:"short" doc:"What is missing for all of them."`
+	Over     float64 `json:"over" doc:"What stays when all have got theirs."`
+}
+
+// Reach tells how far what is left goes.
+func Reach(r ReachRequest) (ReachAnswer, error) {
+	out := rounds.Reaches(r.Left, r.Expected)
+	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, nil
+}

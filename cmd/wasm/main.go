@@ -17,7 +17,9 @@ func main() {
 		"dribblePlan": answering(wire.PlanDribble),
 		"dribbleDose": answering(wire.Dose),
 		"stripPlan":   answering(wire.PlanStrip),
+		"stripPlace":  answering(wire.PlaceStrips),
 		"padPlan":     answering(wire.PlanPad),
+		"reach":       answering(wire.Reach),
 	})
 	select {} // it answers for as long as the page is open
 }

@@ -12,6 +12,11 @@ const BatchPage = lazy(() => import('./book/BatchPage'))
 const LabelPage = lazy(() => import('./label/LabelPage'))
 const ShelfPage = lazy(() => import('./shelf/ShelfPage'))
 const LotPage = lazy(() => import('./shelf/LotPage'))
+const TreatPage = lazy(() => import('./stages/treat/TreatPage'))
+const RoundPage = lazy(() => import('./stages/treat/RoundPage'))
+const SheetPage = lazy(() => import('./stages/treat/SheetPage'))
+const PracticePage = lazy(() => import('./stages/treat/PracticePage'))
+const RegisterPage = lazy(() => import('./register/RegisterPage'))
 const BenchPage = lazy(() => import('./stages/mix/bench/BenchPage'))
 const DecideScreen = lazy(() => import('./stages/decide/DecideScreen'))
 const JobPage = lazy(() => import('./stages/decide/JobPage'))
@@ -45,6 +50,10 @@ const OURS: [string, ComponentType][] = [
   ['/batches/:id', BatchPage],
   ['/batches/:id/label', LabelPage],
   ['/bench/:id', BenchPage],
+  ['/treat', TreatPage],
+  ['/rounds/:id/:day', RoundPage],
+  ['/rounds/:id/:day/sheet', SheetPage],
+  ['/register', RegisterPage],
   ['/shelf', ShelfPage],
   ['/shelf/:id', LotPage],
 ]
@@ -75,6 +84,7 @@ export function App() {
           <Routes>
             <Route path="/" element={<MixScreen start={start.data} />} />
             <Route path="/join/:token" element={<Join />} />
+            <Route path="/practice" element={<PracticePage />} />
             {OURS.map(([path, Page]) => (
               <Route
                 key={path}

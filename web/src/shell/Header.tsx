@@ -16,6 +16,7 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
   const { colorScheme, setMode } = useColorScheme()
   const ml = useVolumeOnBench()
   const atBench = useMatch('/bench/:id') !== null
+  const inYard = useMatch('/rounds/*') !== null
   const made = ml === undefined ? undefined : volume(ml, system)
   return (
     <header className={`${styles.header} no-print`}>
@@ -33,6 +34,14 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
         <NavLink to="/" end className={({ isActive }) => (isActive || atBench ? 'active' : '')}>
           <b>{text.mix}</b>
           <span>{made ? text.mixVolume(`${made.value} ${made.unit}`) : text.mixIdle}</span>
+        </NavLink>
+        <NavLink to="/treat" className={({ isActive }) => (isActive || inYard ? 'active' : '')}>
+          <b>{text.treat}</b>
+          <span>{text.treatSub}</span>
+        </NavLink>
+        <NavLink to="/register">
+          <b>{text.register}</b>
+          <span>{text.registerSub}</span>
         </NavLink>
         <NavLink to="/yards">
           <b>{text.yards}</b>

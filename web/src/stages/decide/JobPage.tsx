@@ -77,6 +77,15 @@ function Whole({ job }: { job: Schemas['Job'] }) {
               ))}
           </ul>
           <Button
+            component={Link}
+            to={`/rounds/${job.id}/${d.day}`}
+            className="no-print"
+            size="large"
+            data-to-round
+          >
+            {text.goRound}
+          </Button>
+          <Button
             className="no-print"
             size="large"
             variant="contained"

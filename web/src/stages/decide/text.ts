@@ -223,6 +223,7 @@ export const text = {
   under: 'Judged by',
   cards: 'Label cards',
   jobs: 'Jobs made',
+  goRound: 'Go round',
   mixDay: (day: string) => `Mix for ${day}`,
   toDecide: '‹ Decide',
   madeOn: (day: string) => `Made ${day}`,

@@ -1,0 +1,153 @@
+import Button from '@mui/material/Button'
+import { useQueryClient } from '@tanstack/react-query'
+import { Fragment, useState } from 'react'
+import { Link } from 'react-router'
+import { client, type Schemas } from '../api/client'
+import { Mark, MARKS } from '../drawing/Mark'
+import { Faults } from '../parts/faults'
+import { Field } from '../parts/Field'
+import { Said } from '../parts/Said'
+import { useSaving } from '../parts/useSaving'
+import { clock, day } from '../shell/day'
+import { readOne } from '../stages/mix/reader'
+import { text as treat } from '../stages/treat/text'
+import { plain } from '../units/format'
+import styles from './register.module.css'
+import { text } from './text'
+
+type Line = Schemas['Application']
+
+const groupOf = (l: Line, group: string) =>
+  group === 'colony'
+    ? `${l.yard ?? ''} ${l.colony ?? ''}`
+    : group === 'yard'
+      ? (l.yard ?? '')
+      : group === 'batch'
+        ? text.batch(l.batch_number ?? 0)
+        : ''
+
+/** Lines of the register, under the heads that they are ordered by. */
+export function Lines({ lines, group, amends }: { lines: Line[]; group: string; amends: boolean }) {
+  return (
+    <ol className={styles.lines}>
+      {lines.map((l, i) => {
+        const head = groupOf(l, group)
+        return (
+          <Fragment key={l.id}>
+            {head && head !== (i > 0 ? groupOf(lines[i - 1]!, group) : '') && <h2>{head}</h2>}
+            <One line={l} amends={amends} />
+          </Fragment>
+        )
+      })}
+    </ol>
+  )
+}
+
+function One({ line, amends }: { line: Line; amends: boolean }) {
+  const [open, setOpen] = useState(false)
+  const method = MARKS.find((m) => m === line.method)
+  const acids = [
+    line.oad_mg ? text.oad(plain(Math.round(line.oad_mg))) : '',
+    line.formic_mg ? text.formic(plain(Math.round(line.formic_mg))) : '',
+  ].filter(Boolean)
+  const at = line.given_at ?? ''
+  return (
+    <li className={styles.line} data-line-of={line.colony} data-kind={line.kind}>
+      {method ? <Mark method={method} /> : <span />}
+      <div>
+        <b>
+          <Link to={`/colonies/${line.colony_id}`}>{line.colony}</Link>
+        </b>{' '}
+        {line.yard}
+        <small>
+          {day(at)} {line.kind !== 'other' && clock(at)} · {line.by}
+          {line.batch_number ? (
+            <>
+              {' · '}
+              <Link to={`/batches/${line.batch_id}`}>{text.batch(line.batch_number)}</Link>
+            </>
+          ) : null}
+          {line.product && ` · ${line.product}`}
+          {line.lots && line.lots.length > 0 && ` · ${text.lots(line.lots.join(', '))}`}
+          {line.rule_worked_under && ` · ${line.rule_worked_under}`}
+          {line.withdrawal_days ? ` · ${text.withdrawal(line.withdrawal_days)}` : ''}
+          {line.override_reason && ` · ${text.override(line.override_reason)}`}
+          {line.note && ` · ${line.note}`}
+        </small>
+      </div>
+      <div className={styles.figure}>
+        {line.kind === 'given' || (line.kind === 'other' && line.amount) ? (
+          <>
+            {plain(line.amount ?? 0)} <small>{text.units[line.unit ?? ''] ?? ''}</small>
+          </>
+        ) : (
+          <small>
+            {line.kind === 'out' ? treat.tookOut(line.came ?? 0, line.missing ?? 0) : text.kinds[line.kind]}
+          </small>
+        )}
+        <small>{acids.join(' · ')}</small>
+        <small>
+          {treat.reasons[line.reason ?? ''] ?? ''} {line.amends && text.amended}
+          {line.flags?.map((f) => (
+            <b key={f} className={styles.flag}>
+              {treat.flags[f] ?? f}
+            </b>
+          ))}
+        </small>
+      </div>
+      {amends && line.job_id && line.kind === 'given' && (
+        <Button size="small" className="no-print" onClick={() => setOpen(!open)} data-amend>
+          {text.amend}
+        </Button>
+      )}
+      {open && <Amend line={line} onDone={() => setOpen(false)} />}
+    </li>
+  )
+}
+
+function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
+  const queries = useQueryClient()
+  const [id] = useState(() => crypto.randomUUID())
+  const [amount, setAmount] = useState(plain(line.amount ?? 0))
+  const [note, setNote] = useState('')
+  const { figure, faults } = readOne('amount', amount)
+  const saving = useSaving(
+    async () =>
+      (
+        await client.POST('/api/register/{id}/amend', {
+          params: { path: { id: line.id } },
+          body: {
+            id,
+            colony_id: line.colony_id,
+            note,
+            ...(figure && figure > 0
+              ? { kind: 'given', amount: figure, batch_id: line.batch_id, asked: line.asked }
+              : { kind: 'skipped', reason: 'taken_back' }),
+          },
+        })
+      ).data,
+    () => {
+      void queries.invalidateQueries({ queryKey: ['register'] })
+      onDone()
+    },
+  )
+  return (
+    <form
+      className={styles.amend}
+      onSubmit={(e) => {
+        e.preventDefault()
+        saving.save(undefined)
+      }}
+    >
+      <Faults value={{ ...saving.faults, ...faults }}>
+        <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />
+        <Field text label={text.amendWhy} path="note" value={note} onChange={setNote} />
+        <Said message={saving.message} />
+        <Button type="submit" variant="outlined" disabled={saving.busy || 'amount' in faults} data-amend-yes>
+          {text.amendYes}
+        </Button>
+        <Button onClick={onDone}>{text.cancel}</Button>
+      </Faults>
+    </form>
+  )
+}

@@ -1,0 +1,129 @@
+import { useEffect, useRef, useState } from 'react'
+import type { Schemas } from '../../api/client'
+import type { Core } from '../../core/core'
+import { useKept } from '../../shell/useKept'
+import { amountOf, type Hive } from './amounts'
+import { Finished } from './Finished'
+import { JarBar } from './JarBar'
+import { Line } from './Line'
+import { OneColony } from './OneColony'
+import type { Application } from './outbox'
+import { Refused } from './Refused'
+import { SignalBar } from './SignalBar'
+import styles from './treat.module.css'
+import { useOutbox, type Outbox } from './useOutbox'
+
+type RoundDay = Schemas['RoundDay']
+
+interface Props {
+  round: RoundDay
+  core: Core
+  /** The phone has all that it needs to go on without signal. */
+  ready: boolean
+}
+
+/** What stands of each colony: what the server has, and what waits here. */
+export function standing(round: RoundDay, outbox: Outbox) {
+  const gone = new Set(outbox.mine.map((w) => w.amends).filter(Boolean))
+  const there = new Set(round.records.map((r) => r.id))
+  const all: Application[] = [
+    ...round.records.filter((r) => !gone.has(r.id)),
+    ...outbox.mine.filter((w) => !there.has(w.id)).map((w) => w.application),
+  ].filter((r) => r.reason !== 'taken_back')
+  return all
+}
+
+/** The round: one colony open at a time, the jar above it, the line of hives below. */
+export function Round({ round, core, ready }: Props) {
+  const outbox = useOutbox(round.job_id, round.day)
+  const records = standing(round, outbox)
+  const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
+  const backwards = useKept(`round.way.${round.job_id}`, () => false)
+  const jar = useKept(`round.jar.${round.job_id}`, () => '')
+  const above = useKept(`round.above.${round.job_id}`, () => false)
+  const line = backwards.value ? [...round.colonies].reverse() : round.colonies
+  const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id))
+  const [at, setAt] = useState(first < 0 ? line.length : first)
+  const batch =
+    round.batches.find((b) => b.id === jar.value) ??
+    round.batches.find((b) => b.on_hand.left > 0) ??
+    round.batches[0]
+  const colony = line[at]
+  const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
+  const waits = outbox.mine.filter((w) => !round.records.some((r) => r.id === w.id))
+  const poured = waits.reduce(
+    (sum, w) =>
+      sum +
+      (w.application.batch_id === batch?.id ? (w.application.amount ?? 0) : 0) -
+      backOf(round, w.amends, batch?.id),
+    0,
+  )
+  const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
+  const expected = open.map((c) => amountOf(core, round, hiveOf(c), batch?.g_per_l, above.value).figure)
+  const opened = useOpened(colony?.id)
+  return (
+    <main className={styles.round} data-round={round.method}>
+      <SignalBar outbox={outbox} ready={ready} />
+      <Refused outbox={outbox} round={round} />
+      <JarBar
+        round={round}
+        batch={batch}
+        left={(batch?.on_hand.left ?? 0) - poured}
+        reach={core.reach((batch?.on_hand.left ?? 0) - poured, expected)}
+        onChoose={jar.set}
+      />
+      {colony ? (
+        <OneColony
+          key={colony.id}
+          round={round}
+          core={core}
+          colony={colony}
+          hive={hiveOf(colony)}
+          batch={batch}
+          fromAbove={above.value}
+          onFromAbove={above.set}
+          records={records.filter((r) => r.colony_id === colony.id)}
+          outbox={outbox}
+          place={[at + 1, line.length]}
+          opened={opened}
+          onHive={(h) => kept.set({ ...kept.value, [colony.id]: h })}
+          onBack={at > 0 ? () => setAt(at - 1) : undefined}
+          onNext={() => setAt(at + 1)}
+        />
+      ) : (
+        <Finished
+          round={round}
+          batch={batch}
+          left={(batch?.on_hand.left ?? 0) - poured}
+          onBack={() => setAt(line.length - 1)}
+        />
+      )}
+      <Line
+        line={line}
+        at={at}
+        method={round.method}
+        records={records}
+        onGo={setAt}
+        onTurn={() => {
+          backwards.set(!backwards.value)
+          setAt(0)
+        }}
+      />
+    </main>
+  )
+}
+
+/** What an amendment that still waits gives back to the jar. */
+function backOf(round: RoundDay, amends: string | undefined, batch: string | undefined) {
+  const was = amends && round.records.find((r) => r.id === amends)
+  return was && was.batch_id === batch ? (was.amount ?? 0) : 0
+}
+
+/** When the hive on the screen was opened, in ms. */
+function useOpened(id: string | undefined) {
+  const since = useRef(0)
+  useEffect(() => {
+    since.current = Date.now()
+  }, [id])
+  return () => (Date.now() - since.current) / 1000
+}

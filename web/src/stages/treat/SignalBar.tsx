@@ -1,0 +1,36 @@
+import Alert from '@mui/material/Alert'
+import { Link } from 'react-router'
+import { text } from './text'
+import styles from './treat.module.css'
+import type { Outbox } from './useOutbox'
+
+/** Whether all is sent, and whether this phone can go on alone: always in sight. */
+export function SignalBar({ outbox, ready }: { outbox: Outbox; ready: boolean }) {
+  const { signal, count } = outbox
+  return (
+    <>
+      <p className={styles.signal} data-signal={signal} data-waiting={count} aria-live="polite">
+        <b>
+          {signal === 'offline'
+            ? `◌ ${text.offline}`
+            : count > 0
+              ? `◐ ${text.waiting(count)}`
+              : `● ${text.sent}`}
+        </b>
+        {signal === 'offline' && count > 0 && <span>{text.waiting(count)}</span>}
+        {outbox.refused.length > 0 && <b className={styles.harm}>{text.refused(outbox.refused.length)}</b>}
+        {ready && <span data-ready>{text.ready}</span>}
+      </p>
+      {signal === 'signed_out' && (
+        <Alert severity="error" variant="outlined" data-signed-out>
+          {text.signedOut} <Link to="/people">{text.signIn}</Link>
+        </Alert>
+      )}
+      {outbox.full && (
+        <Alert severity="error" variant="outlined" data-full>
+          {text.full}
+        </Alert>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,150 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { client, Problem, type Schemas } from '../../api/client'
+import { drop, put, waiting, type Application, type Waiting } from './outbox'
+
+export type Signal = 'sent' | 'sending' | 'offline' | 'signed_out'
+
+const AGAIN = 4000
+
+export const roundKey = (job: string, day: string) => ['round', job, day] as const
+
+/**
+ * What was done goes into the phone's own store first, and from there to the
+ * server in its order, as soon as there is signal. The same line counts once,
+ * however often it is sent.
+ */
+export function useOutbox(job: string, day: string) {
+  const queries = useQueryClient()
+  const [items, setItems] = useState<Waiting[]>([])
+  const [signal, setSignal] = useState<Signal>('sent')
+  const [held, setHeld] = useState<Waiting[]>([])
+  const heldNow = useRef(held)
+  useEffect(() => {
+    heldNow.current = held
+  })
+  const sending = useRef(false)
+
+  const refresh = useCallback(async () => {
+    const all = await waiting().catch(() => [])
+    setItems(all)
+    return all
+  }, [])
+
+  const send = useCallback(async () => {
+    if (sending.current) return
+    sending.current = true
+    try {
+      for (;;) {
+        const next = [...(await refresh()), ...heldNow.current].filter((w) => !w.refused)
+        const first = next[0]
+        if (!first) {
+          setSignal('sent')
+          return
+        }
+        setSignal('sending')
+        const group = first.amends
+          ? [first]
+          : next.filter((w) => !w.amends && w.job === first.job && w.day === first.day)
+        const settled = await (first.amends ? sendAmendment(first) : sendGroup(first, group))
+        if (settled.round) queries.setQueryData(roundKey(first.job, first.day), settled.round)
+        else void queries.invalidateQueries({ queryKey: roundKey(first.job, first.day) })
+        for (const r of settled.results) {
+          if (r.state !== 'refused') await drop(r.id).catch(() => undefined)
+          else {
+            const w = group.find((g) => g.id === r.id)
+            if (w) await put({ ...w, refused: r.text ?? '' }).catch(() => undefined)
+          }
+          setHeld((h) => h.filter((w) => w.id !== r.id))
+          heldNow.current = heldNow.current.filter((w) => w.id !== r.id)
+        }
+      }
+    } catch (error) {
+      const out = error instanceof Problem && (error.status === 401 || error.status === 403)
+      setSignal(out ? 'signed_out' : 'offline')
+    } finally {
+      sending.current = false
+    }
+  }, [queries, refresh])
+
+  useEffect(() => {
+    const now = () => void send()
+    now()
+    const again = setInterval(now, AGAIN)
+    addEventListener('online', now)
+    return () => {
+      clearInterval(again)
+      removeEventListener('online', now)
+    }
+  }, [send])
+
+  const add = async (application: Application, amends?: string) => {
+    const w: Waiting = {
+      id: application.id,
+      at: Date.now(),
+      job,
+      day,
+      application,
+      ...(amends ? { amends } : {}),
+    }
+    try {
+      await put(w)
+    } catch {
+      setHeld((h) => [...h, w])
+      heldNow.current = [...heldNow.current, w]
+    }
+    await refresh()
+    void send()
+  }
+  const remove = async (id: string) => {
+    await drop(id)
+    setHeld((h) => h.filter((w) => w.id !== id))
+    await refresh()
+  }
+  const all = [...items, ...held]
+  return {
+    mine: all.filter((w) => w.job === job && w.day === day && !w.refused),
+    refused: all.filter((w) => w.refused !== undefined),
+    count: all.filter((w) => !w.refused).length,
+    /** Could not be put into the phone's store. */
+    full: held.length > 0,
+    signal,
+    add,
+    remove,
+    send,
+  }
+}
+
+export type Outbox = ReturnType<typeof useOutbox>
+
+/** How long ago it happened by this phone's own clock, and what that clock said. */
+const timed = (w: Waiting): Application => ({
+  ...w.application,
+  ago_s: Math.max(0, (Date.now() - w.at) / 1000),
+  phone_at: new Date(w.at).toISOString(),
+})
+
+interface Settled {
+  results: Schemas['Applied'][]
+  round?: Schemas['RoundDay']
+}
+
+async function sendGroup(first: Waiting, group: Waiting[]): Promise<Settled> {
+  const sent = await client.POST('/api/jobs/{id}/applications', {
+    params: { path: { id: first.job }, query: { day: first.day } },
+    body: { applications: group.map(timed) },
+  })
+  return sent.data!
+}
+
+async function sendAmendment(w: Waiting): Promise<Settled> {
+  try {
+    await client.POST('/api/register/{id}/amend', { params: { path: { id: w.amends! } }, body: timed(w) })
+    return { results: [{ id: w.id, state: 'kept' }] }
+  } catch (error) {
+    if (!(error instanceof Problem) || error.status >= 500 || error.status === 401 || error.status === 403)
+      throw error
+    const text = Object.values(error.faults).join(' ') || error.message
+    return { results: [{ id: w.id, state: 'refused', text }] }
+  }
+}
