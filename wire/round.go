@@ -116,12 +116,15 @@ type RoundDay struct {
 
 // RoundChoices is all that there is to choose from.
 type RoundChoices struct {
-	Reasons []string `json:"reasons"`
-	Extras  []string `json:"extras"`
+	Reasons  []string `json:"reasons"`
+	Skipping []string `json:"skipping" doc:"Those of the reasons that mean that nothing was given."`
+	Extras   []string `json:"extras"`
 }
 
 // Choices are core's.
-func Choices() RoundChoices { return RoundChoices{rounds.Reasons, rounds.Extras} }
+func Choices() RoundChoices {
+	return RoundChoices{Reasons: rounds.Reasons, Skipping: rounds.Skipping, Extras: rounds.Extras}
+}
 
 // RoundExtras chooses what is ticked on visits in a season.
 type RoundExtras struct {

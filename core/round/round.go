@@ -22,6 +22,9 @@ var Reasons = []string{
 	"ran_out", "low_cluster", "aggressive", "queenless", "dead", "brood", "light", "weather", "spilled", "more_bees", "fewer_bees", "elsewhere",
 }
 
+// Skipping are those of the reasons that mean that nothing was given.
+var Skipping = []string{"dead", "brood", "light", "weather", "elsewhere"}
+
 // TakenBack is the reason of a record that was a slip: the colony is open again.
 const TakenBack = "taken_back"
 

@@ -2,7 +2,7 @@ export const text = {
   name: 'Keeler',
   stages: 'Stages',
   decide: 'Decide',
-  decideSub: 'which hive, which day',
+  decideSub: 'which hive, when',
   treat: 'Treat',
   treatSub: 'hive by hive',
   register: 'Register',

@@ -1,4 +1,5 @@
 import NativeSelect from '@mui/material/NativeSelect'
+import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { Vessel } from '../../drawing/Vessel'
 import { plain, tenths } from '../../units/format'
@@ -32,17 +33,22 @@ export function JarBar({ round, batch, left, reach, onChoose }: Props) {
           <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
           {left < 0 && ` · ${text.reconcile}`}
         </p>
+        {!batch && (
+          <p>
+            {text.mixFirst} <Link to={`/jobs/${round.job_id}`}>{text.toMix}</Link>
+          </p>
+        )}
         <p className={reach.short > 0 ? styles.harm : undefined} data-reach>
           {reach.short > 0
             ? `${text.does(reach.colonies)}, ${text.short(`${tenths(reach.short)} ${unit}`)}`
             : text.doesAll(`${tenths(reach.over)} ${unit}`)}
         </p>
         <NativeSelect
-          value={batch?.id ?? ''}
+          value={batch?.id ?? 'none'}
           inputProps={{ 'aria-label': text.jarLabel }}
           onChange={(e) => onChoose(e.target.value)}
         >
-          {round.batches.length === 0 && <option value="">{text.noJar}</option>}
+          <option value="none">{text.noJar}</option>
           {round.batches.map((b) => (
             <option key={b.id} value={b.id}>
               {text.jar(b.number, b.name)}

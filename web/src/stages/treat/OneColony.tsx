@@ -89,7 +89,7 @@ export function OneColony(props: Props) {
           ) : other ? (
             <OtherOutcome
               amount={amount}
-              reasons={round.all.reasons}
+              choices={round.all}
               onWrite={(o) => void write(o)}
               onCancel={() => setOther(false)}
             />

@@ -46,8 +46,9 @@ export function Round({ round, core, ready }: Props) {
   const [at, setAt] = useState(first < 0 ? line.length : first)
   const batch =
     round.batches.find((b) => b.id === jar.value) ??
-    round.batches.find((b) => b.on_hand.left > 0) ??
-    round.batches[0]
+    (jar.value === ''
+      ? round.batches.find((b) => b.on_hand.left > 0 && b.on_hand.keeps !== 'past')
+      : undefined)
   const colony = line[at]
   const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
   const waits = outbox.mine.filter((w) => !round.records.some((r) => r.id === w.id))

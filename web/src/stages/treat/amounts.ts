@@ -70,7 +70,12 @@ function dribbled(
     unit: 'ml',
     words: text.ml,
     boxes: dose.boxes.map((b) => b.ml),
-    draws: drawing(dose.draws, device),
+    draws:
+      dose.draws.length === 0
+        ? ''
+        : device === 'syringe'
+          ? text.draw(drawing(dose.draws, device))
+          : drawing(dose.draws, device),
     why: dose.capped ? text.asked(plain(dose.asked_ml), plain(dose.ml), dose.seam_ml.toFixed(1)) : '',
     board: (box, i) => withDoses(gapsOf(box, dose.boxes[i]?.gaps), dose.boxes[i]),
   }

@@ -16,6 +16,9 @@ export const text = {
   position: (n: number, all: number) => `${n} of ${all}`,
   seamsNow: 'Tap a gap as you see it',
   ml: 'mL',
+  draw: (figures: string) => `draw ${figures}`,
+  mixFirst: 'No batch is ready for it.',
+  toMix: 'Mix one first',
   strips: (n: number) => (n === 1 ? 'strip' : 'strips'),
   pads: (n: number) => (n === 1 ? 'pad' : 'pads'),
   asked: (asked: string, given: string, seam: string) =>
