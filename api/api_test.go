@@ -116,7 +116,7 @@ func TestDocumentedCalls(t *testing.T) {
 	prose := map[string]bool{
 		"GET /api/start": true, "POST /api/session": true, "DELETE /api/session": true, "DELETE /api/sessions": true,
 		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true,
-		"POST /api/password": true, "GET /api/batches/{id}/stream": true, "POST /api/people/{id}/role": true, "DELETE /api/invitations/{id}": true,
+		"POST /api/password": true, "GET /api/batches/{id}/stream": true, "GET /api/jobs/{id}/stream": true, "POST /api/people/{id}/role": true, "DELETE /api/invitations/{id}": true,
 	}
 	for path, methods := range document(t)["paths"].(map[string]any) {
 		for method := range methods.(map[string]any) {

@@ -79,8 +79,8 @@ func (p page) enter() {
 	p.t.Helper()
 	p.do(chromedp.Evaluate[chromedp.Void](`(async () => {
 		const post = (path, body) => fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })
-		const owner = { operation: 'Quay', login: 'Owner', password: 'a long enough one' }
-		for (const [path, body] of [['/api/demo', {}], ['/api/claim', owner], ['/api/session', owner]])
+		const who = { login: 'Owner', password: 'a long enough one' }
+		for (const [path, body] of [['/api/demo', {}], ['/api/claim', { operation: 'Quay', ...who }], ['/api/session', who]])
 			if ((await post(path, body)).ok) return
 		throw new Error('nobody gets in')
 	})()`, chromedp.EvalAwaitPromise), chromedp.Reload())

@@ -99,20 +99,17 @@ func vectors[In, Out any](t *testing.T, method string, plan func(In) (Out, error
 // Each refusal changes one thing in a good request, and must be named at its
 // field in words that a keeper can act on.
 func TestRefusals(t *testing.T) {
-	refusals(t, "dribble", PlanDribble, map[string]any{
-		"hold":     map[string]any{"kind": "crystals"},
-		"strength": map[string]any{"by": "value", "value": 4.5, "form": "percent_wv", "basis": "dihydrate"},
-		"size":     map[string]any{"by": "volume", "volume_ml": 500},
-	})
-	refusals(t, "strip", PlanStrip, map[string]any{
-		"recipe": map[string]any{"school": "two-to-three"},
-		"size":   map[string]any{"by": "strips", "strips": 40},
-	})
-	refusals(t, "pad", PlanPad, map[string]any{
-		"hold":   map[string]any{"kind": "acid", "percent": 85},
-		"amount": map[string]any{"school": "sponge-above"},
-		"size":   map[string]any{"by": "working", "working_ml": 500},
-	})
+	raw, err := os.ReadFile("../core/testdata/good.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	var good map[string]map[string]any
+	if err := json.Unmarshal(raw, &good); err != nil {
+		t.Fatal(err)
+	}
+	refusals(t, "dribble", PlanDribble, good["dribble"])
+	refusals(t, "strip", PlanStrip, good["strip"])
+	refusals(t, "pad", PlanPad, good["pad"])
 }
 
 func refusals[In, Out any](t *testing.T, method string, plan func(In) (Out, error), good map[string]any) {

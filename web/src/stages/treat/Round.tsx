@@ -33,9 +33,14 @@ export function standing(round: RoundDay, outbox: Outbox) {
   return all
 }
 
-/** The round: one colony open at a time, the jar above it, the line of hives below. */
-export function Round({ round, core, ready }: Props) {
-  const outbox = useOutbox(round.job_id, round.day)
+/** The round, once it is known what this phone had done before. */
+export function Round(props: Props) {
+  const outbox = useOutbox(props.round.job_id, props.round.day)
+  return outbox.loaded ? <Going {...props} outbox={outbox} /> : null
+}
+
+/** One colony open at a time, the jar above it, the line of hives below. */
+function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const records = standing(round, outbox)
   const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
   const backwards = useKept(`round.way.${round.job_id}`, () => false)

@@ -35,7 +35,17 @@ const nothing = (unit: Amount['unit']): Amount => ({
   board: (box) => gapsOf(box),
 })
 
-/** What a hive gets: the question put to core by the method of the round. */
+interface Known {
+  base: Schemas['Recipe']
+  gPerL: number | undefined
+  fromAbove: boolean
+  amount: Amount
+}
+
+/** What was answered of each hive as it is drawn; a tapped one is another. */
+const known = new WeakMap<Hive, Known>()
+
+/** What a hive gets: the question put to core by the method of the round, once. */
 export function amountOf(
   core: Core,
   round: Round,
@@ -43,7 +53,20 @@ export function amountOf(
   gPerL: number | undefined,
   fromAbove: boolean,
 ): Amount {
-  const { dribble, strip, pad } = round.base
+  const was = known.get(hive)
+  if (was && was.base === round.base && was.gPerL === gPerL && was.fromAbove === fromAbove) return was.amount
+  const amount = asked(core, round.base, hive, gPerL, fromAbove)
+  known.set(hive, { base: round.base, gPerL, fromAbove, amount })
+  return amount
+}
+
+function asked(
+  core: Core,
+  { dribble, strip, pad }: Schemas['Recipe'],
+  hive: Hive,
+  gPerL: number | undefined,
+  fromAbove: boolean,
+) {
   if (dribble) return dribbled(core, dribble, hive, gPerL, fromAbove)
   if (strip) return hung(core, strip, hive)
   if (pad) return evaporated(core, pad, hive)

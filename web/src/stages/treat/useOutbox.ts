@@ -16,7 +16,7 @@ export const roundKey = (job: string, day: string) => ['round', job, day] as con
  */
 export function useOutbox(job: string, day: string) {
   const queries = useQueryClient()
-  const [items, setItems] = useState<Waiting[]>([])
+  const [items, setItems] = useState<Waiting[]>()
   const [signal, setSignal] = useState<Signal>('sent')
   const [held, setHeld] = useState<Waiting[]>([])
   const heldNow = useRef(held)
@@ -101,10 +101,12 @@ export function useOutbox(job: string, day: string) {
     setHeld((h) => h.filter((w) => w.id !== id))
     await refresh()
   }
-  const all = [...items, ...held]
+  const all = [...(items ?? []), ...held]
   return {
     mine: all.filter((w) => w.job === job && w.day === day && !w.refused),
     refused: all.filter((w) => w.refused !== undefined),
+    /** What the phone had kept from before is known. */
+    loaded: items !== undefined,
     count: all.filter((w) => !w.refused).length,
     /** Could not be put into the phone's store. */
     full: held.length > 0,

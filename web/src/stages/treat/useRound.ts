@@ -4,6 +4,9 @@ import { client, Problem } from '../../api/client'
 import { keepCore, loadCore, type Core } from '../../core/core'
 import { roundKey } from './useOutbox'
 
+/** ms */
+const TOGETHER = 250
+
 /** A round as it stands, told anew whenever somebody does something in it. */
 export function useRound(job: string, day: string) {
   const queries = useQueryClient()
@@ -19,8 +22,18 @@ export function useRound(job: string, day: string) {
   })
   useEffect(() => {
     const stream = new EventSource(`/api/jobs/${job}/stream`)
-    stream.addEventListener('changed', () => void queries.invalidateQueries({ queryKey: roundKey(job, day) }))
-    return () => stream.close()
+    // Several may be quick: it is asked for once, a moment after the first of them.
+    let soon: ReturnType<typeof setTimeout> | undefined
+    stream.addEventListener('changed', () => {
+      soon ??= setTimeout(() => {
+        soon = undefined
+        void queries.invalidateQueries({ queryKey: roundKey(job, day) }, { cancelRefetch: false })
+      }, TOGETHER)
+    })
+    return () => {
+      clearTimeout(soon)
+      stream.close()
+    }
   }, [job, day, queries])
   return round
 }

@@ -1,0 +1,461 @@
+package e2e
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"maps"
+	"math"
+	"net/http"
+	"net/http/cookiejar"
+	"os"
+	"strings"
+	"sync"
+	"sync/atomic"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/google/uuid"
+
+	"keeler/e2e/browser"
+	"keeler/e2e/stand"
+	"keeler/wire"
+)
+
+const roundDay = "2026-12-04"
+
+// owner speaks to a Keeler as its owner, who is made at first.
+type owner struct {
+	t    *testing.T
+	url  string
+	http *http.Client
+}
+
+func ownerOf(t *testing.T, s *stand.Stand) owner {
+	t.Helper()
+	cookies, err := cookiejar.New(nil)
+	if err != nil {
+		t.Fatal(err)
+	}
+	o := owner{t, s.URL, &http.Client{Jar: cookies}}
+	o.post("/api/claim", wire.Claim{Operation: "Quay", Login: "Owner", Password: "a long enough one"})
+	return o
+}
+
+func (o owner) post(path string, in any) []byte {
+	o.t.Helper()
+	body, err := json.Marshal(in)
+	if err != nil {
+		o.t.Fatal(err)
+	}
+	response, err := o.http.Post(o.url+path, "application/json", bytes.NewReader(body))
+	if err != nil {
+		o.t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	raw, err := io.ReadAll(response.Body)
+	if err != nil || response.StatusCode >= http.StatusMultipleChoices {
+		o.t.Fatalf("%s: %s %s %v", path, response.Status, raw, err)
+	}
+	return raw
+}
+
+func read[T any](o owner, path string) T {
+	o.t.Helper()
+	response, err := o.http.Get(o.url + path)
+	if err != nil {
+		o.t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	var out T
+	if err := json.NewDecoder(response.Body).Decode(&out); err != nil {
+		o.t.Fatal(err)
+	}
+	return out
+}
+
+// job is so many hives in one yard, each with seams that ask for 5, 10, … 50 mL in
+// turn, every fourth a double, a job for them on one day, and a batch that does them.
+func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]float64) {
+	o.t.Helper()
+	yard := uuid.NewString()
+	job, batch = uuid.NewString(), uuid.NewString()
+	o.post("/api/yards", wire.SaveYard{ID: yard, Name: "Slipway", Latitude: ptr(57.0)})
+	in := wire.SaveJob{ID: job, Name: "Slipway", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", People: 3}
+	doses = map[string]float64{}
+	var looks wire.Looks
+	ten := strings.Split(strings.Repeat("comb ", 10)[:49], " ")
+	for i := range hives {
+		id, full := uuid.NewString(), 1+i%10
+		boxes := []wire.HiveBox{{Kind: "deep", Slots: ten}}
+		if i%4 == 3 {
+			boxes = append(boxes, boxes[0])
+		}
+		o.post("/api/colonies", wire.SaveColony{ID: id, YardID: yard, Name: fmt.Sprintf("H%03d", i), Boxes: boxes})
+		board := make([][]float64, len(boxes))
+		for b := range board {
+			board[b] = make([]float64, 11)
+		}
+		for g := range full {
+			board[g%len(boxes)][g/len(boxes)] = 1
+		}
+		looks.Looks = append(looks.Looks, wire.Look{ID: uuid.NewString(), ColonyID: id, Board: board, Brood: "none", Stores: "enough"})
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: id, Day: roundDay, Override: "as agreed"})
+		doses[id] = 5 * float64(full)
+	}
+	o.post("/api/inspections", looks)
+	o.post("/api/jobs", in)
+	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: ml},
+	}}})
+	return job, batch, doses
+}
+
+func ptr[T any](v T) *T { return &v }
+
+// Each vector of core/testdata comes out of the core in the browser as it does of the
+// server: answers to the sixth decimal as told, refusals with the same words at the
+// same fields.
+func TestCoreInTheBrowserAgrees(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/treat"))
+	p.click("[data-go-round]")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-colony-open]")))
+	good := map[string]map[string]any{}
+	testdata(t, "good.json", &good)
+	asked := 0
+	for method, file := range map[string]string{"dribblePlan": "dribble", "stripPlan": "strip", "padPlan": "pad"} {
+		for _, name := range []string{file + ".json", file + "_refused.json"} {
+			var vectors []struct {
+				Name         string
+				Request, Set map[string]any
+			}
+			testdata(t, name, &vectors)
+			for _, v := range vectors {
+				if v.Set != nil {
+					v.Request = maps.Clone(good[file])
+					maps.Copy(v.Request, v.Set)
+				}
+				request, err := json.Marshal(v.Request)
+				if err != nil {
+					t.Fatal(err)
+				}
+				asked++
+				here, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](fmt.Sprintf(`keelerCore.%s(%q)`, method, request)))
+				if err != nil {
+					t.Fatalf("%s: %v", v.Name, err)
+				}
+				if there := answered(t, s.URL+"/api/"+file+"/plan", request); there != canonical(t, []byte(here)) {
+					t.Errorf("%s %s: the browser says\n%s\nthe server\n%s", name, v.Name, here, there)
+				}
+			}
+		}
+	}
+	if asked < 60 {
+		t.Errorf("only %d vectors were asked", asked)
+	}
+}
+
+func testdata(t *testing.T, name string, into any) {
+	t.Helper()
+	raw, err := os.ReadFile("../core/testdata/" + name)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := json.Unmarshal(raw, into); err != nil {
+		t.Fatal(err)
+	}
+}
+
+// answered is what the server says, in the form of the core in the browser.
+func answered(t *testing.T, url string, request []byte) string {
+	t.Helper()
+	response, err := http.Post(url, "application/json", bytes.NewReader(request))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = response.Body.Close() }()
+	raw, err := io.ReadAll(response.Body)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if response.StatusCode == http.StatusOK {
+		return canonical(t, fmt.Appendf(nil, `{"answer":%s}`, raw))
+	}
+	var problem struct {
+		Errors []struct{ Location, Message string }
+	}
+	if err := json.Unmarshal(raw, &problem); err != nil {
+		t.Fatal(err)
+	}
+	faults := map[string]string{}
+	for _, e := range problem.Errors {
+		faults[strings.TrimPrefix(e.Location, "body.")] = e.Message
+	}
+	out, err := json.Marshal(map[string]any{"faults": faults})
+	if err != nil {
+		t.Fatal(err)
+	}
+	return canonical(t, out)
+}
+
+func canonical(t *testing.T, raw []byte) string {
+	t.Helper()
+	var v any
+	if err := json.Unmarshal(raw, &v); err != nil {
+		t.Fatalf("%v in %s", err, raw)
+	}
+	if m, ok := v.(map[string]any); ok {
+		if a, ok := m["answer"].(map[string]any); ok {
+			delete(a, "$schema")
+		}
+	}
+	out, err := json.Marshal(v)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return string(out)
+}
+
+// A phone in the yard: a gap is tapped and the dose follows; given, other, undone; the
+// double is shared, bottom first, or given from above; ticks go with it; and the end
+// says what is left.
+func TestARound(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, batch, _ := o.job(4, 100)
+	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.says("[data-colony-open]", "H000", "1 of 4", "draw 5")
+	p.says("[data-jar]", "100 mL left", "does them all, 50 mL over") // 5 + 10 + 15 + 20 of 100
+	for range 2 {
+		p.click(`[data-colony-open] [data-gap="5"]`) // half a seam more is 2.5 mL, which a syringe of 60 gives as 3
+	}
+	p.says("[data-dose]", "8")
+	p.click("[data-choose-extras]")
+	p.click(`[data-extra="hefted"]`)
+	p.until(`document.querySelector('[data-extra="hefted"]').getAttribute('aria-pressed') === 'true'`)
+	p.click("[data-choose-extras]")
+	p.click(`[data-extra="hefted"]`)
+	p.click("[data-given]")
+	p.says("[data-colony-open]", "H001", "draw 10")
+	p.says("[data-jar-left]", "92")
+
+	p.click("[data-other]")
+	p.click(`[data-reason="dead"]`)
+	p.says("[data-colony-open]", "H002")
+	p.click("[data-other]")
+	p.fill("amount", "4")
+	p.click(`[data-reason="ran_out"]`)
+	p.says("[data-colony-open]", "H003", "The cluster spans the joint", "bottom first: box 1 10 · box 2 10")
+	p.choose("From above")
+	p.says("[data-colony-open]", "box 1 0 · box 2 20")
+	p.click("[data-given]")
+	p.says("[data-finished]", "The round is done", "68 mL left over")
+
+	p.click(`[data-hive="H002"]`)
+	p.says("[data-done]", "4 mL", "Ran out", "Owner")
+	p.click("[data-undo]")
+	p.says("[data-jar-left]", "72")
+	p.click("[data-given]")
+	p.click(`[data-hive="H000"]`)
+	p.says("[data-done]", "8 mL", "Hefted")
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+
+	other := open(t, s.URL, browser.Desk) // a second phone really doses one of them again
+	other.enter()
+	other.do(chromedp.Navigate(s.URL + "/register"))
+	other.says("[data-register]", "H000", "8 mL", "280 mg oxalic dihydrate", "H001", "nothing given", "Dead", "No. 1", "permit held")
+	o.post("/api/jobs/"+job+"/applications?day="+roundDay, wire.Applications{Applications: []wire.Application{{
+		ID: uuid.NewString(), ColonyID: read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Colonies[0].ID, Kind: "given", BatchID: batch, Amount: 8,
+	}}})
+	p.says("[data-colony-open]", "two doses")
+
+	other.do(chromedp.Reload())
+	other.click("[data-amend]")
+	other.fill("amount", "6")
+	other.do(chromedp.SendKeys(chromedp.CSS(`[data-path="note"] input`), "the syringe leaked"))
+	other.click("[data-amend-yes]")
+	other.says("[data-register]", "amended", "the syringe leaked")
+	other.neverNaN()
+
+	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay + "/sheet"))
+	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held")
+	if n := other.pages(chromedp.PaperA4); n != 1 {
+		t.Errorf("the sheet of a yard takes %d pages", n)
+	}
+}
+
+// With no signal the round goes on, over a reload, too: what was done waits in sight,
+// and is sent in its order when the signal is back. Typed in from paper, and practised,
+// it is the same line of hives.
+func TestRoundWithoutSignal(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, batch, _ := o.job(3, 100)
+	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	if err := s.Hush(); err != nil {
+		t.Fatal(err)
+	}
+	p.click("[data-given]")
+	p.says("[data-colony-open]", "H001")
+	p.says("[data-signal]", "No signal", "1 waiting")
+	p.do(chromedp.Reload())
+	p.says("[data-colony-open]", "H001")
+	p.says("[data-signal]", "No signal", "1 waiting")
+	for range 4 { // the core answers without the server
+		p.click(`[data-colony-open] [data-gap="7"]`)
+	}
+	p.says("[data-dose]", "15")
+	p.says("[data-jar-left]", "95")
+	p.click("[data-given]")
+	p.says("[data-signal]", "2 waiting")
+	if err := s.Serve(); err != nil {
+		t.Fatal(err)
+	}
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	records := read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records
+	if len(records) != 2 || records[0].Amount != 5 || records[1].Amount != 15 || records[0].GivenAt.After(records[1].GivenAt) {
+		t.Errorf("sent: %+v", records)
+	}
+	if l := read[wire.Ledger](o, "/api/batches/"+batch+"/entries"); math.Abs(l.Left-80) > 0.1 {
+		t.Errorf("%v left", l.Left)
+	}
+	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay + "/sheet"))
+	p.click("[data-type-in]")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-typed="H002"]`), "12"))
+	p.click("[data-write]")
+	p.until(`document.querySelector('[data-typed]') === null`)
+	p.do(chromedp.Navigate(s.URL + "/practice"))
+	p.click("[data-pace]")
+	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-practice="running"]`)))
+	p.choose("Stop")
+	if records = read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records; len(records) != 3 || records[2].Amount != 12 {
+		t.Errorf("typed in: %+v", records)
+	}
+}
+
+// giveThird gives every hive of a third of the line that is still open; it runs in the page,
+// as fast as a hand never is.
+const giveThird = `(async (mine) => {
+	const until = async (what) => { for (let n = 0; !what(); n++) { if (n > 4000) throw new Error('waited in vain: ' + what); await new Promise((r) => setTimeout(r, 5)) } }
+	const names = [...document.querySelectorAll('[data-hive]')].map((b) => b.dataset.hive).filter((_, i) => i %% 3 === mine)
+	for (const name of names) {
+		document.querySelector('[data-hive="' + name + '"]').click()
+		await until(() => document.querySelector('[data-colony-open="' + name + '"]'))
+		if (document.querySelector('[data-done]')) continue
+		document.querySelector('[data-given]').click()
+		await until(() => document.querySelector('[data-hive="' + name + '"]').dataset.state === 'done')
+	}
+	return names.length
+})(%d)`
+
+// Three browsers go over 200 colonies at once; the server is killed and started again
+// half-way, and two of the browsers lose their signal for part of it. Every dose is
+// recorded exactly once, and jar, ledger and doses agree to 0.1 mL.
+func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	const hives = 200
+	job, batch, doses := o.job(hives, 6000)
+	var gone [3]atomic.Bool
+	var pages [3]page
+	for i := range pages {
+		url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+			if gone[i].Load() {
+				panic(http.ErrAbortHandler)
+			}
+			onward.ServeHTTP(w, r)
+		})
+		ctx, end := browser.New(context.Background()) // one each: the tabs of one are throttled
+		t.Cleanup(end)
+		if err := chromedp.Do(ctx, browser.Phone); err != nil {
+			t.Fatal(err)
+		}
+		pages[i] = page{t, ctx}
+		pages[i].do(chromedp.Navigate(url + "/yards"))
+		pages[i].enter()
+		pages[i].do(chromedp.Navigate(url + "/rounds/" + job + "/" + roundDay))
+		pages[i].do(chromedp.WaitVisible(chromedp.CSS("[data-colony-open]")), chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	}
+	var all sync.WaitGroup
+	failed := make(chan error, len(pages))
+	for i, p := range pages {
+		all.Go(func() {
+			ctx, cancel := context.WithTimeout(p.ctx, 3*patience)
+			defer cancel()
+			n, err := chromedp.Run(ctx, chromedp.Evaluate[int](fmt.Sprintf(giveThird, i), chromedp.EvalAwaitPromise))
+			if err != nil || n < hives/3 {
+				failed <- fmt.Errorf("browser %d gave %d: %w", i, n, err)
+			}
+		})
+	}
+	reached := func(share float64) {
+		t.Helper()
+		for len(read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records) < int(share*hives) {
+			select {
+			case err := <-failed:
+				t.Fatal(err)
+			default:
+			}
+		}
+	}
+	reached(0.2)
+	gone[1].Store(true)
+	gone[2].Store(true)
+	reached(0.3)
+	if err := s.Hush(); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Serve(); err != nil {
+		t.Fatal(err)
+	}
+	all.Wait() // offline, two of them go on to their end
+	close(failed)
+	for err := range failed {
+		t.Fatal(err)
+	}
+	for i := range pages[1:] {
+		pages[i+1].says("[data-signal]", "No signal", "waiting")
+	}
+	gone[1].Store(false)
+	gone[2].Store(false)
+	for _, p := range pages {
+		p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	}
+	sum := 0.0
+	seen := map[string]int{}
+	for _, r := range read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records {
+		seen[r.ColonyID]++
+		sum += r.Amount
+		if r.Amount != doses[r.ColonyID] || len(r.Flags) > 0 {
+			t.Errorf("%s got %v, meant %v, flagged %v", r.Colony, r.Amount, doses[r.ColonyID], r.Flags)
+		}
+	}
+	if len(seen) != hives {
+		t.Errorf("%d of %d colonies have a dose", len(seen), hives)
+	}
+	for id, n := range seen {
+		if n != 1 {
+			t.Errorf("%s has %d doses", id, n)
+		}
+	}
+	ledger := read[wire.Ledger](o, "/api/batches/"+batch+"/entries")
+	used := 0.0
+	for _, e := range ledger.Entries {
+		if e.Kind == "used" {
+			used -= e.Change
+		}
+	}
+	if math.Abs(used-sum) > 0.1 || math.Abs(6000-sum-ledger.Left) > 0.1 || sum != 5500 {
+		t.Errorf("doses %v, ledger %v, %v left of 6000", sum, used, ledger.Left)
+	}
+	pages[0].do(chromedp.Reload())
+	pages[0].says("[data-jar-left]", "500")
+}
