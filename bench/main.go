@@ -15,7 +15,7 @@ type figure struct {
 
 func main() {
 	figures := calculations()
-	for _, measure := range []func() ([]figure, error){throughput, firstView, deciding, importing, relaying} {
+	for _, measure := range []func() ([]figure, error){throughput, firstView, deciding, importing, relaying, roundAndRegister} {
 		more, err := measure()
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)

@@ -139,10 +139,8 @@ func (c crew) watch(id string, balance *ticking, spoken <-chan struct{}) (map[st
 	defer cancel()
 	ctx, end := browser.New(limited)
 	defer end()
-	err := chromedp.Do(ctx, browser.Desk, chromedp.Navigate(c.URL+"/yards"), chromedp.Evaluate[chromedp.Void](`fetch('/api/session', {
-		method: 'POST', headers: { 'Content-Type': 'application/json' },
-		body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }),
-	})`, chromedp.EvalAwaitPromise), chromedp.Navigate(c.URL+"/bench/"+id),
+	err := chromedp.Do(ctx, browser.Desk, chromedp.Navigate(c.URL+"/yards"), chromedp.Evaluate[chromedp.Void](signIn, chromedp.EvalAwaitPromise),
+		chromedp.Navigate(c.URL+"/bench/"+id),
 		chromedp.WaitVisible(chromedp.CSS("[data-reading]")), chromedp.Evaluate[chromedp.Void](watched))
 	if err != nil {
 		return nil, err

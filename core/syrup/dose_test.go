@@ -240,3 +240,39 @@ func FuzzDose(f *testing.F) {
 		}
 	})
 }
+
+// 22 quarters below and 31 above ask 66.25 mL; 50 are given, 20.75 and 29.25 of them
+// with the boxes parted, all 50 in the topmost from above. A box without bees on top
+// does not count, and a single box is the same either way.
+func TestFromAbove(t *testing.T) {
+	low, high := []hive.Seam{0, 0, 2, 4, 4, 4, 4, 3, 1, 0, 0}, []hive.Seam{0, 1, 3, 4, 4, 4, 4, 4, 4, 3, 0}
+	none := make([]hive.Seam, 11)
+	above := DefaultRule
+	above.FromAbove = true
+	for _, c := range []struct {
+		colony hive.Colony
+		rule   Rule
+		boxes  []float64
+	}{
+		{colony("D", low, high), DefaultRule, []float64{20.75, 29.25}},
+		{colony("D", low, high), above, []float64{0, 50}},
+		{colony("D", low, high, none), above, []float64{0, 50, 0}},
+		{colony("S", low), above, []float64{27.5}},
+		{colony("E", none, none), above, []float64{0, 0}},
+	} {
+		doses, err := Dose([]hive.Colony{c.colony}, c.rule, nil, fine, 35)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for i, want := range c.boxes {
+			b := doses[0].Boxes[i]
+			sum := 0.0
+			for _, g := range amounts(b) {
+				sum += g
+			}
+			if math.Abs(float64(b.Given)-want) > 1e-9 || math.Abs(sum-want) > 1e-9 {
+				t.Errorf("%s %v: box %d gets %v in gaps of %v, want %v", c.colony.Name, c.rule.FromAbove, i, b.Given, sum, want)
+			}
+		}
+	}
+}

@@ -81,6 +81,15 @@ var views = []view{
 		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
 		typed(`[data-path="grams"] input`, "11.2\r"), shown("[data-mend]"), browser.Phone, script("scrollTo(0, 0)"),
 	)},
+	{name: "round-phone", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
+		click("[data-save]"), shown("[data-saved]"), click(`header a[href="/treat"]`), shown("[data-go-round]"), browser.Phone,
+		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown(`[data-signal="sent"][data-waiting="0"]`),
+		shown("[data-ready]"), shown(`[data-colony-open] [data-dose]`),
+	}},
+	{name: "register-desk", size: browser.Desk, path: "/treat", wait: "[data-go-round]", member: true, do: []browser.Action{
+		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-given]:enabled"), click("[data-other]"),
+		click(`[data-reason="dead"]`), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
+	}},
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
 	{name: "shelf-desk", size: browser.Desk, path: "/shelf", wait: "[data-lot-name]", member: true},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},

@@ -1,0 +1,217 @@
+package main
+
+import (
+	"compress/gzip"
+	"context"
+	"database/sql"
+	"fmt"
+	"io"
+	"io/fs"
+	"net/http"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/chromedp"
+	"github.com/google/uuid"
+
+	"keeler/e2e/browser"
+	"keeler/web"
+	"keeler/wire"
+)
+
+const (
+	mostCore     = 1_200_000 // bytes, gzipped
+	tapped       = 50 * time.Millisecond
+	taps         = 40
+	slower       = 4
+	fewLines     = 10_000
+	manyLines    = 1_000_000
+	firstPage    = 100 * time.Millisecond
+	noMoreThan   = 2.0
+	registerRuns = 30
+)
+
+// coreSize is the core as it travels to a phone.
+func coreSize() ([]figure, error) {
+	names, err := fs.Glob(web.Files(), "assets/*.wasm")
+	if err != nil || len(names) != 1 {
+		return nil, fmt.Errorf("the core in the browser: %v %w", names, err)
+	}
+	raw, err := fs.ReadFile(web.Files(), names[0])
+	if err != nil {
+		return nil, err
+	}
+	var size counter
+	zip := gzip.NewWriter(&size)
+	if _, err := zip.Write(raw); err != nil {
+		return nil, err
+	}
+	if err := zip.Close(); err != nil {
+		return nil, err
+	}
+	return []figure{{
+		name: "the core as WebAssembly, gzipped", value: fmt.Sprintf("%.1f kB", float64(size)/1000),
+		limit: "at most 1200 kB", kept: size <= mostCore,
+	}}, nil
+}
+
+type counter int
+
+func (c *counter) Write(p []byte) (int, error) { *c += counter(len(p)); return len(p), nil }
+
+// tapping taps a gap and waits until the new dose is drawn; ms of each.
+const tapping = `(async (n) => {
+	const took = []
+	for (let i = 0; i < n; i++) {
+		const dose = document.querySelector('[data-dose]')
+		const gap = document.querySelectorAll('[data-colony-open] [data-gap]')[2 + (i %% 6)]
+		const was = dose.innerText
+		const changed = new Promise((r) => new MutationObserver((_, o) => { o.disconnect(); requestAnimationFrame(() => r()) }).observe(dose, { characterData: true, childList: true, subtree: true }))
+		const at = performance.now()
+		gap.dispatchEvent(new MouseEvent('click', { bubbles: true }))
+		await changed
+		took.push(performance.now() - at)
+	}
+	return took
+})(%d)`
+
+// roundAndRegister measures a tap in the yard, and the register when it is long.
+func roundAndRegister() ([]figure, error) {
+	figures, err := coreSize()
+	if err != nil {
+		return nil, err
+	}
+	c, err := newCrew()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = c.Down() }()
+	if _, err := c.send("/api/import/colonies", "text/csv", table("Round", 1, 40)); err != nil {
+		return nil, err
+	}
+	job, err := c.roundJob()
+	if err != nil {
+		return nil, err
+	}
+	tap, err := c.tap(job)
+	if err != nil {
+		return nil, err
+	}
+	figures = append(figures, figure{
+		name: "tap to new dose, processor at a quarter, p95", value: tap.Round(time.Millisecond / 10).String(),
+		limit: "under " + tapped.String(), kept: tap < tapped,
+	})
+	register, err := c.longRegister()
+	return append(figures, register...), err
+}
+
+// roundJob makes a job of all colonies for the day, each seen with bees.
+func (c crew) roundJob() (string, error) {
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return "", err
+	}
+	defer func() { _ = db.Close() }()
+	rows, err := db.Query("SELECT id FROM colonies ORDER BY position")
+	if err != nil {
+		return "", err
+	}
+	defer func() { _ = rows.Close() }()
+	job := wire.SaveJob{ID: uuid.NewString(), Name: "Round", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit", People: 1}
+	for rows.Next() {
+		var id string
+		if err := rows.Scan(&id); err != nil {
+			return "", err
+		}
+		job.Colonies = append(job.Colonies, wire.JobColony{ColonyID: id, Day: benchDay, Override: "bench"})
+	}
+	return job.ID, c.post("/api/jobs", job)
+}
+
+const benchDay = "2026-12-04"
+
+func (c crew) tap(job string) (time.Duration, error) {
+	limited, cancel := context.WithTimeout(context.Background(), time.Minute)
+	defer cancel()
+	ctx, end := browser.New(limited)
+	defer end()
+	err := chromedp.Do(ctx, browser.Phone, chromedp.Navigate(c.URL+"/yards"), chromedp.Evaluate[chromedp.Void](signIn, chromedp.EvalAwaitPromise),
+		chromedp.Navigate(c.URL+"/rounds/"+job+"/"+benchDay), chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	if err != nil {
+		return 0, err
+	}
+	if _, err := chromedp.Call(ctx, emulation.SetCPUThrottlingRate, emulation.SetCPUThrottlingRateParams{Rate: slower}); err != nil {
+		return 0, err
+	}
+	ms, err := chromedp.Run(ctx, chromedp.Evaluate[[]float64](fmt.Sprintf(tapping, taps), chromedp.EvalAwaitPromise))
+	if err != nil {
+		return 0, err
+	}
+	slices.Sort(ms)
+	return time.Duration(ms[len(ms)*95/100] * float64(time.Millisecond)), nil
+}
+
+const signIn = `fetch('/api/session', {
+	method: 'POST', headers: { 'Content-Type': 'application/json' },
+	body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }),
+})`
+
+// longRegister holds the first page of a register of a million lines against that of
+// ten thousand.
+func (c crew) longRegister() ([]figure, error) {
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = db.Close() }()
+	short, err := c.registerOf(db, fewLines)
+	if err != nil {
+		return nil, err
+	}
+	long, err := c.registerOf(db, manyLines)
+	if err != nil {
+		return nil, err
+	}
+	ratio := float64(long) / float64(short)
+	return []figure{
+		{name: "register of 1,000,000, first page", value: long.Round(time.Millisecond / 10).String(), limit: "under " + firstPage.String(), kept: long < firstPage},
+		{name: "register of 1,000,000 to one of 10,000", value: fmt.Sprintf("%.2f", ratio), limit: "at most 2", kept: ratio <= noMoreThan},
+	}, nil
+}
+
+// registerOf fills the register up to so many lines and gives the median of its first
+// page, over plain and filtered ones.
+func (c crew) registerOf(db *sql.DB, lines int) (time.Duration, error) {
+	fill := `INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
+		detail, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
+		SELECT 1, UUID(), '2026-12-04', c.id, c.yard_id, 'given', '', IF(s.seq % 3, 'dribble', 'pad'), 'own mixture', 30, 30, 'ml', 1050, 0,
+		'{}', 'permit', 0, '', 60, '', '2020-01-01' + INTERVAL (s.seq * 211 % 3600000) MINUTE, 1, NOW(6)
+		FROM seq_1_to_%d s JOIN (SELECT id, yard_id, ROW_NUMBER() OVER () - 1 AS n FROM colonies) c ON c.n = s.seq %% (SELECT COUNT(*) FROM colonies)`
+	var there int
+	if err := db.QueryRow("SELECT COUNT(*) FROM applications").Scan(&there); err != nil {
+		return 0, err
+	}
+	if _, err := db.Exec(fmt.Sprintf(fill, lines-there)); err != nil {
+		return 0, err
+	}
+	var took []time.Duration
+	for range registerRuns {
+		for _, query := range []string{"", "?group=colony", "?order=oldest", "?method=pad"} {
+			begun := time.Now()
+			response, err := c.client.Get(c.URL + "/api/register" + query)
+			if err != nil {
+				return 0, err
+			}
+			raw, err := io.ReadAll(response.Body)
+			_ = response.Body.Close()
+			if err != nil || response.StatusCode != http.StatusOK || strings.Count(string(raw), `"given_at"`) != 50 {
+				return 0, fmt.Errorf("register%s: %s %.200s %w", query, response.Status, raw, err)
+			}
+			took = append(took, time.Since(begun))
+		}
+	}
+	slices.Sort(took)
+	return took[len(took)/2], nil
+}
