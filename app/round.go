@@ -34,6 +34,7 @@ type outing struct {
 	card     *wire.LabelCard
 	capML    float64
 	under    season.Conditions
+	later    bool // than the job's own days
 }
 
 func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
@@ -52,7 +53,14 @@ func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
 			w.colonies[c.ColonyID] = c
 		}
 	}
-	if w.recipe, err = d.JobRecipe(ctx, id, written(w.day)); err != nil {
+	recipeDay := written(w.day)
+	if len(w.colonies) == 0 && w.job.Method != wire.Dribble { // a later day: what was put in is taken out
+		w.later, recipeDay = true, ""
+		for _, c := range w.job.Colonies {
+			w.colonies[c.ColonyID] = c
+		}
+	}
+	if w.recipe, err = d.JobRecipe(ctx, id, recipeDay); err != nil {
 		return w, err
 	}
 	under := w.job.School
@@ -98,6 +106,11 @@ func (d Desk) roundOf(ctx context.Context, w outing) (wire.RoundDay, error) {
 		return out, err
 	}
 	out.Records, err = d.visited(ctx, w)
+	if w.later {
+		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.RoundColony) bool {
+			return c.InHive == 0 && !slices.ContainsFunc(out.Records, func(r wire.Application) bool { return r.ColonyID == c.ID })
+		})
+	}
 	return out, err
 }
 
@@ -196,6 +209,10 @@ func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
 	}
 	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(r.Unit, r.VolumeML, r.Pieces, held), 1)
 	b.OADMg, b.FormicMg = wire.Round(float64(oad)), wire.Round(float64(formic))
+	if b.OnHand.Left > 0 {
+		whole := wire.Amount(r.Unit, r.VolumeML, r.Pieces, held)
+		b.BicarbonateG = wire.BicarbonateOf(held, b.OnHand.Left/whole)
+	}
 	if s := wire.StrengthOf(r.Method, held, r.VolumeML); s != nil && s.Unit == "g_per_l" {
 		b.GPerL = s.Value
 	}

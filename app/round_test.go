@@ -19,12 +19,11 @@ const outOn = "2026-12-04"
 
 // visit is a job of two hives on one day with a litre ready for it.
 type visit struct {
-	t       *testing.T
-	d       Desk
-	job     string
-	batch   string
-	hives   []string
-	records map[string]wire.Application
+	t     *testing.T
+	d     Desk
+	job   string
+	batch string
+	hives []string
 }
 
 func goOut(t *testing.T, under string) *visit {
@@ -186,11 +185,19 @@ func TestRoundOfStrips(t *testing.T) {
 	if got, _ = v.sends(wire.Application{ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 1.5}); got.State != "refused" {
 		t.Errorf("half a strip: %+v", got)
 	}
-	_, r = v.sends(wire.Application{ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1})
-	if r.Colonies[0].InHive != 0 || r.Records[1].Missing != 1 {
-		t.Errorf("taken out: %+v", r)
+	// Six weeks later only the hive that they hang in is gone to.
+	const due = "2027-01-15"
+	r, err = v.d.Round(t.Context(), v.job, due)
+	if err != nil || len(r.Colonies) != 1 || r.Colonies[0].InHive != 2 || r.Colonies[0].DaysIn != 42 {
+		t.Fatalf("when they are due: %+v %v", r, err)
 	}
-	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || c.Treatments[0].OutOn != outOn {
+	sent, err := v.d.Apply(t.Context(), v.job, due, wire.Applications{Applications: []wire.Application{
+		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1},
+	}})
+	if r = sent.Round; err != nil || len(r.Colonies) != 1 || r.Colonies[0].InHive != 0 || r.Records[0].Missing != 1 || len(r.Records[0].Flags) != 0 {
+		t.Errorf("taken out: %+v %v", sent, err)
+	}
+	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || c.Treatments[0].OutOn != due {
 		t.Errorf("taken out: %+v %v", c.Treatments, err)
 	}
 }

@@ -186,8 +186,8 @@ func (c crew) longRegister() ([]figure, error) {
 func (c crew) registerOf(db *sql.DB, lines int) (time.Duration, error) {
 	fill := `INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
 		detail, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
-		SELECT 1, UUID(), '2026-12-04', c.id, c.yard_id, 'given', '', IF(s.seq % 3, 'dribble', 'pad'), 'own mixture', 30, 30, 'ml', 1050, 0,
-		'{}', 'permit', 0, '', 60, '', '2020-01-01' + INTERVAL (s.seq * 211 % 3600000) MINUTE, 1, NOW(6)
+		SELECT 1, UUID(), '2026-12-04', c.id, c.yard_id, 'given', '', IF(s.seq %% 3, 'dribble', 'pad'), 'own mixture', 30, 30, 'ml', 1050, 0,
+		'{}', 'permit', 0, '', 60, '', '2020-01-01' + INTERVAL (s.seq * 211 %% 3600000) MINUTE, 1, NOW(6)
 		FROM seq_1_to_%d s JOIN (SELECT id, yard_id, ROW_NUMBER() OVER () - 1 AS n FROM colonies) c ON c.n = s.seq %% (SELECT COUNT(*) FROM colonies)`
 	var there int
 	if err := db.QueryRow("SELECT COUNT(*) FROM applications").Scan(&there); err != nil {

@@ -276,6 +276,7 @@ func TestARound(t *testing.T) {
 	p.says("[data-colony-open]", "two doses")
 
 	other.do(chromedp.Reload())
+	other.until(`document.querySelectorAll('[data-line-of]').length === 6`) // four hives, one twice, one taken back
 	other.click("[data-amend]")
 	other.fill("amount", "6")
 	other.do(chromedp.SendKeys(chromedp.CSS(`[data-path="note"] input`), "the syringe leaked"))
@@ -458,4 +459,82 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 	}
 	pages[0].do(chromedp.Reload())
 	pages[0].says("[data-jar-left]", "500")
+}
+
+// Strips are placed by their drawing, and taken out on a later day with what is missing.
+func TestRoundOfStrips(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	fetched := func(js string) string {
+		t.Helper()
+		out, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](js, chromedp.EvalAwaitPromise))
+		if err != nil {
+			t.Fatal(err)
+		}
+		return out
+	}
+	job := uuid.NewString()
+	fetched(fmt.Sprintf(`(async () => {
+		const send = async (path, body) => { const r = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }); if (!r.ok) throw new Error(await r.text()) }
+		const yard = await (await fetch('/api/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001')).json()
+		await send('/api/jobs', { id: %q, name: 'Strips', method: 'strip', under: 'strips', rule_kind: 'own', rule: 'permit', people: 1,
+			colonies: yard.stands.slice(0, 2).map((c) => ({ colony_id: c.id, day: '2026-12-04', override: 'as a trial' })) })
+		await send('/api/batches', { id: crypto.randomUUID(), name: 'Trial pot', recipe: { strip: { recipe: { school: 'two-to-three' }, uptake_g: 20, stays_ml: 60, size: { by: 'strips', strips: 8 } } } })
+		return ''
+	})()`, job))
+	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
+	p.says("[data-colony-open]", "R1", "strips")
+	p.says("[data-jar]", "8 strips left")
+	p.click("[data-given]")
+	p.says("[data-colony-open]", "R2")
+	p.click("[data-given]")
+	p.says("[data-finished]", "Out from 15 Jan 2027, by 29 Jan 2027 at the latest")
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	for range 3 {
+		fetched(`fetch('/api/demo/clock', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: '{"days":14}' }).then((r) => r.text())`)
+	}
+	p.do(chromedp.Navigate(s.URL + "/treat"))
+	p.click("[data-go-out]")
+	p.says("[data-colony-open]", "R1", "in for 42 days")
+	p.do(chromedp.Click(chromedp.CSS(`[aria-label="Missing +"]`)))
+	p.click("[data-given]")
+	p.says("[data-colony-open]", "R2")
+	p.click(`[data-hive="R1"]`)
+	p.says("[data-done]", "1 missing")
+	p.do(chromedp.Navigate(s.URL + "/register"))
+	p.says("[data-register]", "1 missing", "strips")
+}
+
+// A member who was taken out meanwhile is told so; what waits stays on the phone, and
+// goes through when somebody is signed in again. What cannot be kept says why.
+func TestQueueOfAMemberWhoIsGone(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")), chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'DELETE' })`, chromedp.EvalAwaitPromise))
+	p.click("[data-given]")
+	p.says("[data-signed-out]", "stays on this phone")
+	p.says("[data-signal]", "1 waiting")
+	p.do(chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) })`, chromedp.EvalAwaitPromise))
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+
+	// The phone's store is full: the line is held in the page, told, and sent all the same.
+	if err := s.Hush(); err != nil {
+		t.Fatal(err)
+	}
+	p.do(chromedp.Evaluate[chromedp.Void](`IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError') }`))
+	p.click("[data-given]")
+	p.says("[data-full]", "storage is full")
+	p.says("[data-signal]", "1 waiting")
+	if err := s.Serve(); err != nil {
+		t.Fatal(err)
+	}
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	if n := len(read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records); n != 2 {
+		t.Errorf("%d lines were kept, want 2", n)
+	}
 }

@@ -63,6 +63,15 @@ func (o Operation) named(ctx context.Context) *gorm.DB {
 func (o Operation) Apply(ctx context.Context, a *Application, with func(Operation) error) (done bool, err error) {
 	a.OperationID = o.id
 	err = o.within(ctx, func(o Operation) error {
+		done = false
+		// The jar is held first: a line that refers to it would share its lock with others
+		// who all want it for themselves.
+		if a.BatchID != nil {
+			lock := o.own(ctx).Table("batches").Clauses(clause.Locking{Strength: "UPDATE"}).Where("id = ?", *a.BatchID)
+			if err := lock.Select("id").Scan(new(string)).Error; err != nil {
+				return err
+			}
+		}
 		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(a)
 		if made.Error != nil || made.RowsAffected == 0 {
 			return taken(made.Error)

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"time"
 
+	"github.com/go-sql-driver/mysql"
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
@@ -194,7 +195,22 @@ func (o Operation) ChangeColony(ctx context.Context, c Colony) error {
 
 // within does several things, all or nothing.
 func (o Operation) within(ctx context.Context, do func(Operation) error) error {
-	return o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error { return do(Operation{tx, o.id}) })
+	_, inside := o.db.Statement.ConnPool.(gorm.TxCommitter)
+	for try := 1; ; try++ {
+		err := o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error { return do(Operation{tx, o.id}) })
+		// Of two that wait for each other the database ends one, whole: it is done again.
+		if inside || try == mostTries || !deadlocked(err) {
+			return err
+		}
+	}
+}
+
+const mostTries = 4
+
+func deadlocked(err error) bool {
+	const code = 1213
+	var of *mysql.MySQLError
+	return errors.As(err, &of) && of.Number == code
 }
 
 // Arrange puts the colonies of a yard in an order.

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"keeler/core/bench"
+	"keeler/core/chem"
 	rounds "keeler/core/round"
 	"keeler/core/syrup"
 )
@@ -84,13 +85,14 @@ type RoundColony struct {
 
 // RoundBatch is what can be given from.
 type RoundBatch struct {
-	ID       string  `json:"id"`
-	Number   int     `json:"number"`
-	Name     string  `json:"name"`
-	GPerL    float64 `json:"g_per_l,omitempty" doc:"Of a syrup."`
-	OADMg    float64 `json:"oad_mg" doc:"mg in 1 mL or piece."`
-	FormicMg float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
-	OnHand   OnHand  `json:"on_hand"`
+	ID           string  `json:"id"`
+	Number       int     `json:"number"`
+	Name         string  `json:"name"`
+	GPerL        float64 `json:"g_per_l,omitempty" doc:"Of a syrup."`
+	OADMg        float64 `json:"oad_mg" doc:"mg in 1 mL or piece."`
+	FormicMg     float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
+	BicarbonateG float64 `json:"bicarbonate_g,omitempty" doc:"That takes up the acid in what is left, g."`
+	OnHand       OnHand  `json:"on_hand"`
 }
 
 // RoundDay is a day of a job in the yard: all that a phone needs to go through it, with
@@ -236,4 +238,9 @@ type ReachAnswer struct {
 func Reach(r ReachRequest) (ReachAnswer, error) {
 	out := rounds.Reaches(r.Left, r.Expected)
 	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, nil
+}
+
+// BicarbonateOf is the bicarbonate that takes up a share of a batch, g.
+func BicarbonateOf(held []Component, share float64) float64 {
+	return round(bench.DiscardOf(Mixture(held).Times(chem.Grams(share))).Bicarbonate)
 }

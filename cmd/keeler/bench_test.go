@@ -3,6 +3,7 @@ package main
 import (
 	"bytes"
 	"encoding/json"
+	"fmt"
 	"net/http"
 	"testing"
 
@@ -14,23 +15,27 @@ import (
 // post sends something as the owner and reads the answer.
 func post[T any](t *testing.T, p *process, path string, in any) T {
 	t.Helper()
-	body, err := json.Marshal(in)
+	out, err := tryPost[T](p, path, in)
 	if err != nil {
-		t.Fatal(err)
-	}
-	response, err := p.browser.Post(p.url+path, "application/json", bytes.NewReader(body))
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = response.Body.Close() }()
-	if response.StatusCode >= http.StatusBadRequest {
-		t.Fatalf("%s: %s", path, response.Status)
-	}
-	var out T
-	if err := json.NewDecoder(response.Body).Decode(&out); err != nil {
 		t.Fatal(err)
 	}
 	return out
+}
+
+func tryPost[T any](p *process, path string, in any) (out T, err error) {
+	body, err := json.Marshal(in)
+	if err != nil {
+		return out, err
+	}
+	response, err := p.browser.Post(p.url+path, "application/json", bytes.NewReader(body))
+	if err != nil {
+		return out, err
+	}
+	defer func() { _ = response.Body.Close() }()
+	if response.StatusCode >= http.StatusBadRequest {
+		return out, fmt.Errorf("%s: %s", path, response.Status)
+	}
+	return out, json.NewDecoder(response.Body).Decode(&out)
 }
 
 // next is what a keeper does at the act on the screen; after it the next act is gone to.
@@ -103,4 +108,5 @@ func TestKilledAtEveryStepOfTheBench(t *testing.T) {
 	if len(ledger.Entries) != 1 || ledger.Left < 255 || ledger.Left > 270 {
 		t.Errorf("made once: %+v", ledger)
 	}
+	p.stop(t)
 }

@@ -103,6 +103,17 @@ func child(t *testing.T, pid int) int {
 	return 0
 }
 
+// stop ends it in order, its database with it.
+func (p *process) stop(t *testing.T) {
+	t.Helper()
+	if err := p.cmd.Process.Signal(syscall.SIGTERM); err != nil {
+		t.Fatal(err)
+	}
+	if err := p.cmd.Wait(); err != nil {
+		t.Errorf("keeler did not stop in order: %v", err)
+	}
+}
+
 func kill(pid int) { _ = syscall.Kill(pid, syscall.SIGKILL) }
 
 func (p *process) save() (string, bool) {
@@ -200,12 +211,7 @@ func TestKilledUnderSaves(t *testing.T) {
 				t.Errorf("after killing %s, acknowledged batch %s is gone", victim.name, id)
 			}
 		}
-		if err := p.cmd.Process.Signal(syscall.SIGTERM); err != nil {
-			t.Fatal(err)
-		}
-		if err := p.cmd.Wait(); err != nil {
-			t.Errorf("keeler did not stop in order: %v", err)
-		}
+		p.stop(t)
 	}
 	if len(kept) < 100 {
 		t.Errorf("only %d saves were acknowledged: the test did not press", len(kept))

@@ -1,10 +1,15 @@
 import Button from '@mui/material/Button'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import type { Schemas } from '../../api/client'
+import { client, type Schemas } from '../../api/client'
+import { Said } from '../../parts/Said'
+import { useSaving } from '../../parts/useSaving'
 import { date } from '../../shell/day'
-import { tenths } from '../../units/format'
+import { plain, tenths } from '../../units/format'
 import { text } from './text'
 import styles from './treat.module.css'
+import { roundKey } from './useOutbox'
 
 interface Props {
   round: Schemas['RoundDay']
@@ -15,6 +20,14 @@ interface Props {
 
 /** The end of the line: what is left, what becomes of it, and when to go back. */
 export function Finished({ round, batch, left, onBack }: Props) {
+  const queries = useQueryClient()
+  const [id] = useState(() => crypto.randomUUID())
+  const writing = useSaving(
+    async (body: Schemas['StockEntry']) =>
+      (await client.POST('/api/batches/{id}/entries', { params: { path: { id: batch?.id ?? '' } }, body }))
+        .data,
+    () => void queries.invalidateQueries({ queryKey: roundKey(round.job_id, round.day) }),
+  )
   const unit = batch?.on_hand.unit === 'pieces' ? text.strips(left) : text.ml
   return (
     <section className={styles.colony} data-finished>
@@ -25,9 +38,26 @@ export function Finished({ round, batch, left, onBack }: Props) {
             <b>{tenths(left)}</b> <small>{unit}</small>
           </p>
           <p>
-            {text.finishedLeft(`${tenths(left)} ${unit}`)}. {text.leftoverHow}{' '}
+            {text.finishedLeft(`${tenths(left)} ${unit}`)}.{' '}
             <Link to={`/batches/${batch.id}`}>{text.toBatch}</Link>
           </p>
+          {left > 0 && (
+            <>
+              <p>{text.neutralise(plain(Math.ceil(batch.bicarbonate_g ?? 0)))}</p>
+              <Said message={writing.message} />
+              <Button
+                size="large"
+                variant="outlined"
+                disabled={writing.busy}
+                onClick={() =>
+                  writing.save({ id, kind: 'discarded', amount: left, reason: text.neutralised })
+                }
+                data-neutralised
+              >
+                {text.neutralisedYes}
+              </Button>
+            </>
+          )}
         </>
       )}
       {round.due_out && round.due_last && <p>{text.due(date(round.due_out), date(round.due_last))}</p>}

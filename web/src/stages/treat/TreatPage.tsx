@@ -4,11 +4,13 @@ import { Link } from 'react-router'
 import { client } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
 import { day } from '../../shell/day'
+import { useStart } from '../../shell/useStart'
 import { text } from './text'
 import styles from './treat.module.css'
 
 /** All goings-out of the jobs there are. */
 export default function TreatPage() {
+  const today = useStart().now.slice(0, 10)
   const jobs = useQuery({
     queryKey: ['jobs'],
     queryFn: async ({ signal }) => (await client.GET('/api/jobs', { signal })).data?.jobs ?? [],
@@ -23,6 +25,26 @@ export default function TreatPage() {
           {text.none} <Link to="/decide">{text.toDecide}</Link>
         </p>
       )}
+      {jobs.data
+        ?.filter((j) => j.method !== 'dribble' && j.days.every((d) => d.day < today))
+        .map((j) => (
+          <div key={j.id} className={styles.outing} data-taking-out={j.name}>
+            <Mark method={j.method} />
+            <span>
+              <b>{j.name}</b>
+            </span>
+            <span />
+            <Button
+              component={Link}
+              to={`/rounds/${j.id}/${today}`}
+              variant="contained"
+              size="large"
+              data-go-out
+            >
+              {text.startOut}
+            </Button>
+          </div>
+        ))}
       {jobs.data?.flatMap((j) =>
         j.days.map((d) => (
           <div key={j.id + d.day} className={styles.outing} data-outing={d.day}>
