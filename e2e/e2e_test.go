@@ -135,14 +135,20 @@ func (p page) count(selector string) int {
 // pick chooses an option of a list by its words, once it is there.
 func (p page) pick(list, words string) {
 	p.t.Helper()
+	p.pickIn("body", list, words)
+}
+
+// pickIn is pick in a part of the page.
+func (p page) pickIn(part, list, words string) {
+	p.t.Helper()
 	js := fmt.Sprintf(`(() => {
-		const list = document.querySelector('select[aria-label=%q]')
+		const list = document.querySelector('%s select[aria-label=%q]')
 		const option = [...(list?.options ?? [])].find((o) => o.text === %q)
 		if (!option) return false
 		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(list, option.value)
 		list.dispatchEvent(new Event('change', { bubbles: true }))
 		return true
-	})()`, list, words)
+	})()`, part, list, words)
 	if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
 		p.t.Fatalf("no %q to choose in %q: %v\n%s", words, list, err, p.words())
 	}

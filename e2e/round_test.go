@@ -286,6 +286,7 @@ func TestARound(t *testing.T) {
 
 	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay + "/sheet"))
 	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held")
+	other.says("[data-dose-table]", "1 2 3", "5 10 15", "50 50 50")
 	if n := other.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("the sheet of a yard takes %d pages", n)
 	}

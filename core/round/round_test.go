@@ -94,3 +94,30 @@ func TestFlags(t *testing.T) {
 		t.Error("a day off is off, a time zone is not")
 	}
 }
+
+// However much is left and whoever comes, nothing is made or lost: what is given to
+// those it does, what is missing, and what stays, add up.
+func FuzzReaches(f *testing.F) {
+	f.Add(100.0, 30.0, 28.0, 46.0)
+	f.Add(-3.0, 0.0, 1e-9, 5.0)
+	f.Fuzz(func(t *testing.T, left, a, b, c float64) {
+		expected := []float64{a, b, c}
+		sum := 0.0
+		for _, e := range append(expected, left) {
+			if math.IsNaN(e) || math.Abs(e) > 1e6 {
+				t.Skip()
+			}
+		}
+		for i, e := range expected {
+			expected[i] = math.Abs(e)
+			sum += expected[i]
+		}
+		r := Reaches(left, expected)
+		if r.Short < 0 || r.Over < 0 || r.Colonies < 0 || r.Colonies > 3 || r.Short > 0 && r.Over > 0 {
+			t.Fatalf("%v for %v: %+v", left, expected, r)
+		}
+		if want := max(sum-max(left, 0), 0); r.Short > 0 && math.Abs(r.Short-want) > 1e-3 {
+			t.Errorf("%v for %v: %+v, want %v short", left, expected, r, want)
+		}
+	})
+}

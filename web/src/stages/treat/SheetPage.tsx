@@ -48,6 +48,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
               {batch && ` ${text.jar(batch.number, batch.name)}.`}{' '}
               {round.method === 'dribble' && text.sheetIntro}
             </p>
+            {round.method === 'dribble' && <DoseTable round={round} core={core} gPerL={batch?.g_per_l} />}
             <table className={styles.sheet}>
               <thead>
                 <tr>
@@ -98,6 +99,51 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
         ))}
       </div>
     </main>
+  )
+}
+
+const MOST_SEAMS = 12
+
+/** How much so many seams get, for what is counted out there. */
+function DoseTable({
+  round,
+  core,
+  gPerL,
+}: {
+  round: Schemas['RoundDay']
+  core: Core
+  gPerL: number | undefined
+}) {
+  const counts = Array.from({ length: MOST_SEAMS }, (_, i) => i + 1)
+  return (
+    <table className={styles.sheet} data-dose-table>
+      <tbody>
+        <tr>
+          <th>{text.seams}</th>
+          {counts.map((n) => (
+            <td key={n}>{n}</td>
+          ))}
+        </tr>
+        <tr>
+          <th>{text.ml}</th>
+          {counts.map((n) => (
+            <td key={n}>
+              <b>
+                {plain(
+                  amountOf(
+                    core,
+                    round,
+                    { name: String(n), boxes: [{ kind: 'deep', frames: MOST_SEAMS, counted: n }] },
+                    gPerL,
+                    false,
+                  ).figure,
+                )}
+              </b>
+            </td>
+          ))}
+        </tr>
+      </tbody>
+    </table>
   )
 }
 

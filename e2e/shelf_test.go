@@ -1,0 +1,114 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+)
+
+// Formic acid is let down outdoors from a lot on the shelf: what cannot be is told at
+// its field, the lot goes down by what was weighed, too much water is thrown away with
+// its bicarbonate, and a lot is measured again with the reason.
+func TestFormicFromTheShelf(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/shelf"))
+	p.says("main", "Formic acid", "litre bottle, 85 %", "soon over", "Oxalic acid", "supplier’s no. A-2231")
+	p.choose("Formic acid")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="name"] input`), "new bottle"))
+	p.fill("amount", "plenty")
+	p.says(`[data-path="amount"]`, "Type a number")
+	p.fill("amount", "1000")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="expires_on"] input`), "next year"))
+	p.click("[data-add-lot]")
+	p.says(`[data-path="expires_on"]`, "year-month-day")
+	p.do(chromedp.Reload())
+	if got := p.value("name"); got != "new bottle" {
+		t.Errorf("a reload lost what was typed: %q", got)
+	}
+	p.do(chromedp.Focus(chromedp.CSS(`[data-path="expires_on"] input`)), chromedp.Evaluate[chromedp.Void](`document.execCommand('selectAll')`),
+		chromedp.SendKeys(chromedp.CSS(`[data-path="expires_on"] input`), "2028-01-31"))
+	p.click("[data-add-lot]")
+	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-lot-name="new bottle"]`)))
+
+	p.do(chromedp.Navigate(s.URL + "/"))
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	p.click(`[data-choose="pad"]`)
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-given]")))
+	p.toBench("")
+	p.at("cold_water")
+	p.pick("Formic acid from", "new bottle")
+	water := p.wantedAt("cold_water")
+	p.types("cold_water", water)
+	p.space()
+	p.at("gear")
+	p.says("[data-step]", "butyl or neoprene gloves", "full mask, acid-gas filter in date", "second person near")
+	p.space()
+	p.at("outdoors")
+	p.says("[data-step]", "upwind")
+	p.space()
+	p.types("stock", p.wantedAt("stock"))
+	p.says("[data-so-far]", "✓ water", "✓ stock")
+	p.do(chromedp.Click(chromedp.CSS("[data-back]")))
+	p.at("outdoors") // going back loses nothing
+	p.says("[data-so-far]", "✓ stock")
+	p.space()
+	p.at("stock")
+	p.space()
+	p.at("close")
+	p.space()
+	p.at("finish")
+	p.says("[data-step]", "60.", "% formic acid")
+	p.click("[data-discard]")
+	p.says("[data-discarding]", "bicarbonate", "portions of", "wash-down bucket", "keep bees and children off it")
+	p.click("[data-discard-yes]")
+	p.says("[data-ended]", "thrown away")
+	p.says("[data-log]", "Weigh the cold water", "thrown away", "Demo keeper")
+
+	p.do(chromedp.Navigate(s.URL + "/shelf"))
+	p.click(`[data-lot-name="new bottle"]`)
+	p.says("main", "bought", "+1,000", "used", "then")
+	p.choose("found")
+	p.fill("amount", "880")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="reason"] input`), "weighed the bottle\r"))
+	p.says("[data-left]", "880 g")
+	p.neverNaN()
+}
+
+// What was given outside a job is recorded in a short form, is found by its filter, and
+// stays typed while something in it cannot be.
+func TestOtherTreatment(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/register"))
+	p.says("[data-register]", "Nothing is written here yet")
+	p.click("[data-record-other]")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-other-form]")))
+	p.pickIn("[data-other-form]", "Yard", "Kiln Lane")
+	p.fill("given_on", "2027-08-01")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="product"] input`), "vaporised by a neighbour"))
+	p.click("[data-record]")
+	p.says(`[data-path="given_on"]`, "has not come yet")
+	p.fill("given_on", "2026-11-30")
+	p.fill("withdrawal_days", "2.5")
+	p.says(`[data-path="withdrawal_days"]`, "whole number")
+	p.fill("withdrawal_days", "7")
+	p.click("[data-record]")
+	p.until(`document.querySelectorAll('[data-line-of]').length === 7`)
+	p.says("[data-register]", "recorded only", "vaporised by a neighbour", "honey after 7 days", "Kiln Lane")
+	p.pick("Method", "dribble")
+	p.says("[data-register]", "Nothing is written here yet")
+	p.pick("Method", "vapour")
+	p.choose("colony")
+	p.until(`document.querySelectorAll('[data-line-of]').length === 7`)
+	if n := p.count("[data-register] h2"); n != 7 {
+		t.Errorf("%d heads for 7 colonies", n)
+	}
+	p.do(chromedp.Navigate(s.URL + "/decide"))
+	p.says("main", "Kiln Lane")
+	p.neverNaN()
+}

@@ -1,0 +1,94 @@
+package wire
+
+import (
+	"math"
+	"reflect"
+	"testing"
+)
+
+// What was told of a line comes back as it was; what cannot be read leaves the rest.
+func TestDetailOfALine(t *testing.T) {
+	a := Application{
+		Boxes: []float64{12, 18}, Seams: [][]float64{{0, 1, 0.5}, {0, 0, 0}}, Extras: []string{"hefted"}, Came: 3, Missing: 1, Chewed: 2, Note: " quiet hive ",
+	}
+	raw, err := DetailOf(a)
+	if err != nil {
+		t.Fatal(err)
+	}
+	got := ApplicationOf(raw, Application{ID: "x", Amount: 30})
+	a.ID, a.Amount, a.Note = "x", 30, "quiet hive"
+	if !reflect.DeepEqual(got, a) {
+		t.Errorf("got %+v, want %+v", got, a)
+	}
+	if got = ApplicationOf([]byte(`{"boxes":"many"}`), Application{ID: "x"}); got.ID != "x" || got.Boxes != nil {
+		t.Errorf("got %+v", got)
+	}
+}
+
+// A litre with 35 g OAD takes 46.55 g of bicarbonate; the tenth that is left 4.655.
+// 600 g of formic acid take 1098, a quarter of it 274.5.
+func TestBicarbonateOfWhatIsLeft(t *testing.T) {
+	for _, c := range []struct {
+		held  []Component
+		share float64
+		want  float64
+	}{
+		{[]Component{{"oxalic_acid_dihydrate", 35}, {"water", 600}, {"sugar", 600}}, 0.1, 4.66},
+		{[]Component{{"formic_acid", 600}, {"water", 400}}, 0.25, 274.5},
+		{[]Component{{"water", 600}}, 1, 0},
+	} {
+		if got := BicarbonateOf(c.held, c.share); math.Abs(got-c.want) > 0.01*c.want+1e-9 {
+			t.Errorf("%+v: %v", c, got)
+		}
+	}
+}
+
+// A recipe without its colonies leaves the one it came from as it is, and says what a
+// colony gets at most, how many it is for, and what is worn to give it.
+func TestRecipesInTheYard(t *testing.T) {
+	hive := Colony{Name: "A", Boxes: []Box{{Kind: "deep", Frames: 2}}}
+	capML := 40.0
+	for _, c := range []struct {
+		name     string
+		recipe   Recipe
+		capML    float64
+		colonies int
+		gear     string
+	}{
+		{"dribble", Recipe{Dribble: &DribbleRequest{Colonies: []Colony{hive}}}, 50, 1, "nitrile_gloves"},
+		{"lower cap", Recipe{Dribble: &DribbleRequest{Rule: Rule{CapML: &capML}, Mean: &Mean{Colonies: 8, Seams: 52}}}, 40, 8, "nitrile_gloves"},
+		{"by a label", Recipe{Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{}}, Size: Size{Colonies: 3}}}, 0, 3, "nitrile_gloves"},
+		{"strips", Recipe{Strip: &StripRequest{Colonies: []StripColony{{Colony: hive}}}}, 0, 1, "nitrile_gloves"},
+		{"strips by count", Recipe{Strip: &StripRequest{Size: StripSize{Colonies: 9}}}, 0, 9, "nitrile_gloves"},
+		{"pads", Recipe{Pad: &PadRequest{Colonies: []Colony{hive}}}, 0, 1, "butyl_gloves"},
+		{"pads by a mean", Recipe{Pad: &PadRequest{Mean: &PadMean{Colonies: 7}}}, 0, 7, "butyl_gloves"},
+	} {
+		if got := c.recipe.CapML(); got != c.capML {
+			t.Errorf("%s: cap %v", c.name, got)
+		}
+		if got := c.recipe.Colonies(); got != c.colonies {
+			t.Errorf("%s: for %d", c.name, got)
+		}
+		if got := GivingGear(c.recipe); got[0] != c.gear {
+			t.Errorf("%s: %v", c.name, got)
+		}
+		bare := c.recipe.Bare()
+		if d := bare.Dribble; d != nil && (d.Colonies != nil || c.name == "dribble" && len(c.recipe.Dribble.Colonies) != 1) {
+			t.Errorf("%s: %+v", c.name, d)
+		}
+		if s := bare.Strip; s != nil && s.Colonies != nil {
+			t.Errorf("%s: %+v", c.name, s)
+		}
+		if p := bare.Pad; p != nil && p.Colonies != nil {
+			t.Errorf("%s: %+v", c.name, p)
+		}
+	}
+	if got, err := Reach(ReachRequest{Left: 100, Expected: []float64{30, 28, 35, 20, 46}}); err != nil || got != (ReachAnswer{3, 59, 0}) {
+		t.Errorf("%+v %v", got, err)
+	}
+	for _, unit := range [][2]string{{"tablets", "pieces"}, {"carrier", "pieces"}, {"ready_pads", "pieces"}, {"product", "ml"}, {"acid", "g"}, {"formic", "g"}} {
+		if got := LotUnit(unit[0]); got != unit[1] {
+			t.Errorf("%s in %s", unit[0], got)
+		}
+	}
+}
