@@ -127,7 +127,7 @@ type Asked struct {
 // Register lists what stands of the register.
 func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error) {
 	// The page is found by its index alone; names are joined to its few rows.
-	rows := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND NOT superseded", o.id)
+	rows := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND superseded = 0", o.id)
 	for column, value := range map[string]string{"colony_id": q.Colony, "yard_id": q.Yard, "batch_id": q.Batch, "method": q.Method} {
 		if value != "" {
 			rows = rows.Where(column+" = ?", value)
@@ -145,14 +145,14 @@ func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error)
 	}
 	order := "given_at " + way + ", seq " + way
 	if q.GroupBy != "" {
-		order = q.GroupBy + ", " + order
+		order = q.GroupBy + " " + way + ", " + order // one way throughout: the index is read along
 	}
 	if l := q.After; l != nil {
 		beyond := "(given_at " + than + " ? OR given_at = ? AND seq " + than + " ?)"
 		if q.GroupBy == "" {
 			rows = rows.Where("given_at "+than+"= ? AND "+beyond, l.At, l.At, l.At, l.Seq)
 		} else {
-			rows = rows.Where("("+q.GroupBy+" > ? OR "+q.GroupBy+" = ? AND "+beyond+")", l.Group, l.Group, l.At, l.At, l.Seq)
+			rows = rows.Where("("+q.GroupBy+" "+than+" ? OR "+q.GroupBy+" = ? AND "+beyond+")", l.Group, l.Group, l.At, l.At, l.Seq)
 		}
 	}
 	if q.GroupBy == "batch_id" {

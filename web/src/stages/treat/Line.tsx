@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button'
+import { memo } from 'react'
 import type { Schemas } from '../../api/client'
 import { text } from './text'
 import styles from './treat.module.css'
@@ -14,7 +15,7 @@ interface Props {
 }
 
 /** The hives as they stand: done, open, skipped, by shape and word. */
-export function Line({ line, at, method, records, onGo, onTurn }: Props) {
+export const Line = memo(function Line({ line, at, method, records, onGo, onTurn }: Props) {
   return (
     <nav className={styles.line} aria-label={text.title}>
       <ol>
@@ -52,4 +53,4 @@ export function Line({ line, at, method, records, onGo, onTurn }: Props) {
       </p>
     </nav>
   )
-}
+})

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import type { Core } from '../../core/core'
 import { useKept } from '../../shell/useKept'
@@ -7,7 +7,7 @@ import { Finished } from './Finished'
 import { JarBar } from './JarBar'
 import { Line } from './Line'
 import { OneColony } from './OneColony'
-import type { Application } from './outbox'
+import type { Application, Waiting } from './outbox'
 import { Refused } from './Refused'
 import { SignalBar } from './SignalBar'
 import styles from './treat.module.css'
@@ -23,12 +23,12 @@ interface Props {
 }
 
 /** What stands of each colony: what the server has, and what waits here. */
-export function standing(round: RoundDay, outbox: Outbox) {
-  const gone = new Set(outbox.mine.map((w) => w.amends).filter(Boolean))
+export function standing(round: RoundDay, mine: readonly Waiting[]) {
+  const gone = new Set(mine.map((w) => w.amends).filter(Boolean))
   const there = new Set(round.records.map((r) => r.id))
   const all: Application[] = [
     ...round.records.filter((r) => !gone.has(r.id)),
-    ...outbox.mine.filter((w) => !there.has(w.id)).map((w) => w.application),
+    ...mine.filter((w) => !there.has(w.id)).map((w) => w.application),
   ].filter((r) => r.reason !== 'taken_back')
   return all
 }
@@ -41,12 +41,16 @@ export function Round(props: Props) {
 
 /** One colony open at a time, the jar above it, the line of hives below. */
 function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
-  const records = standing(round, outbox)
+  const { mine } = outbox
+  const records = useMemo(() => standing(round, mine), [round, mine])
   const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
   const backwards = useKept(`round.way.${round.job_id}`, () => false)
   const jar = useKept(`round.jar.${round.job_id}`, () => '')
   const above = useKept(`round.above.${round.job_id}`, () => false)
-  const line = backwards.value ? [...round.colonies].reverse() : round.colonies
+  const line = useMemo(
+    () => (backwards.value ? [...round.colonies].reverse() : round.colonies),
+    [backwards.value, round.colonies],
+  )
   const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id))
   const [at, setAt] = useState(first < 0 ? line.length : first)
   const batch =
@@ -67,6 +71,11 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
   const expected = open.map((c) => amountOf(core, round, hiveOf(c), batch?.g_per_l, above.value).figure)
   const opened = useOpened(colony?.id)
+  const { update } = backwards
+  const turn = useCallback(() => {
+    update((b) => !b)
+    setAt(0)
+  }, [update])
   return (
     <main className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
@@ -104,17 +113,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
           onBack={() => setAt(line.length - 1)}
         />
       )}
-      <Line
-        line={line}
-        at={at}
-        method={round.method}
-        records={records}
-        onGo={setAt}
-        onTurn={() => {
-          backwards.set(!backwards.value)
-          setAt(0)
-        }}
-      />
+      <Line line={line} at={at} method={round.method} records={records} onGo={setAt} onTurn={turn} />
     </main>
   )
 }

@@ -157,7 +157,7 @@ interface TypeInProps {
 function TypeIn({ round, batch, core }: TypeInProps) {
   const outbox = useOutbox(round.job_id, round.day)
   const typed = useKept<Record<string, string>>(`sheet.${round.job_id}.${round.day}`, () => ({}))
-  const done = new Set(standing(round, outbox).map((r) => r.colony_id))
+  const done = new Set(standing(round, outbox.mine).map((r) => r.colony_id))
   const open = round.colonies.filter((c) => !done.has(c.id))
   const read = open.map((c) => ({ c, ...readOne('amount', typed.value[c.id] ?? '') }))
   const ready = read.filter((r) => r.figure !== undefined && !('amount' in r.faults))

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { client, Problem, type Schemas } from '../../api/client'
 import { drop, put, waiting, type Application, type Waiting } from './outbox'
 
@@ -101,9 +101,10 @@ export function useOutbox(job: string, day: string) {
     setHeld((h) => h.filter((w) => w.id !== id))
     await refresh()
   }
-  const all = [...(items ?? []), ...held]
+  const all = useMemo(() => [...(items ?? []), ...held], [items, held])
+  const mine = useMemo(() => all.filter((w) => w.job === job && w.day === day && !w.refused), [all, job, day])
   return {
-    mine: all.filter((w) => w.job === job && w.day === day && !w.refused),
+    mine,
     refused: all.filter((w) => w.refused !== undefined),
     /** What the phone had kept from before is known. */
     loaded: items !== undefined,
