@@ -194,7 +194,7 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.space()
 	p.at("heat_water")
 	p.fill("temp_c", "66")
-	p.space2()
+	p.presses()
 	p.at("acid")
 	p.fill("grams", "much\r")
 	p.says(`[data-path="grams"]`, "Type a number")
@@ -213,30 +213,27 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.choose("Send it again")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-taken]")))
 	p.says("[data-so-far]", "1.5 g")
-	p.space2()
+	p.presses()
 	p.at("acid_clear")
-	p.space2()
+	p.presses()
 	p.at("add_sugar")
-	p.space2()
+	p.presses()
 	p.types("rest_water", "17.2")
-	for _, step := range []string{"all_clear", "cool", "bottle", "finish"} {
-		p.space2()
-		p.at(step)
-		if step == "cool" {
-			p.click("[data-third]")
-			p.at("bottle")
-			p.space2()
-			p.at("finish")
-			break
-		}
-	}
+	p.presses()
+	p.at("all_clear")
+	p.presses()
+	p.at("cool")
+	p.click("[data-third]")
+	p.at("bottle")
+	p.presses()
+	p.at("finish")
 	p.choose("At room temperature, a day")
 	p.click("[data-primary]")
 	p.says("[data-ended]", "± ", "43 mL")
 }
 
-// space2 presses the large button itself: on a phone there is no space bar.
-func (p page) space2() {
+// presses presses the large button itself: on a phone there is no space bar.
+func (p page) presses() {
 	p.t.Helper()
 	p.click("[data-primary]:enabled")
 }
@@ -267,14 +264,14 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.click("[data-plate-off]")
 	p.until(`document.querySelector('[data-alarm]') === null`)
 	p.fill("temp_c", "70")
-	p.space2()
+	p.presses()
 	p.types("carried", p.wantedAt("carried"))
 	p.space()
 	p.types("acid", p.wantedAt("acid"))
 	p.space()
 	p.at("heat_clear")
 	p.fill("temp_c", "70")
-	p.space2()
+	p.presses()
 	p.at("pour")
 	p.space()
 	p.at("soak")

@@ -39,8 +39,10 @@ export function OneColony(props: Props) {
   const [extras, setExtras] = useState<string[]>([])
   const amount = amountOf(core, round, hive, batch?.g_per_l, fromAbove)
   const takesOut = (colony.in_hive ?? 0) > 0 && round.method !== 'dribble'
-  const write = async (what: Partial<Application>) => {
-    await outbox.add({
+  // The next hive is there at once, whatever the phone's store takes: who taps on is not
+  // brought back.
+  const write = (what: Partial<Application>) => {
+    void outbox.add({
       id: crypto.randomUUID(),
       colony_id: colony.id,
       yard_id: colony.yard_id,
@@ -85,12 +87,12 @@ export function OneColony(props: Props) {
           {!takesOut && <Figure amount={amount} />}
           {colony.override_reason && <p className="quiet">{colony.override_reason}</p>}
           {takesOut ? (
-            <TakeOut colony={colony} onOut={(out) => void write({ kind: 'out', ...out })} />
+            <TakeOut colony={colony} onOut={(out) => write({ kind: 'out', ...out })} />
           ) : other ? (
             <OtherOutcome
               amount={amount}
               choices={round.all}
-              onWrite={(o) => void write(o)}
+              onWrite={(o) => write(o)}
               onCancel={() => setOther(false)}
             />
           ) : (
@@ -102,7 +104,7 @@ export function OneColony(props: Props) {
                 size="large"
                 variant="contained"
                 disabled={amount.figure <= 0}
-                onClick={() => void write({ amount: amount.figure, boxes: amount.boxes })}
+                onClick={() => write({ amount: amount.figure, boxes: amount.boxes })}
                 data-given
               >
                 {round.method === 'strip' ? text.placed : text.given}
