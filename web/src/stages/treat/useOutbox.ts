@@ -48,7 +48,8 @@ export function useOutbox(job: string, day: string) {
           : next.filter((w) => !w.amends && w.job === first.job && w.day === first.day)
         const settled = await (first.amends ? sendAmendment(first) : sendGroup(first, group))
         if (settled.round) queries.setQueryData(roundKey(first.job, first.day), settled.round)
-        else void queries.invalidateQueries({ queryKey: roundKey(first.job, first.day) })
+        // Until the server's word is here, the line it corrects stays hidden by this one.
+        else await queries.refetchQueries({ queryKey: roundKey(first.job, first.day) })
         for (const r of settled.results) {
           if (r.state !== 'refused') await drop(r.id).catch(() => undefined)
           else {
