@@ -19,11 +19,11 @@ const (
 
 // Reasons are why a colony got something else than was meant, or nothing.
 var Reasons = []string{
-	"ran_out", "low_cluster", "aggressive", "queenless", "dead", "brood", "light", "weather", "spilled", "more_bees", "fewer_bees", "elsewhere",
+	"ran_out", "low_cluster", "aggressive", "queenless", "dead", "brood", "light", "weather", "spilled", "more_bees", "fewer_bees", "elsewhere", "not_given",
 }
 
 // Skipping are those of the reasons that mean that nothing was given.
-var Skipping = []string{"dead", "brood", "light", "weather", "elsewhere"}
+var Skipping = []string{"dead", "brood", "light", "weather", "elsewhere", "not_given"}
 
 // TakenBack is the reason of a record that was a slip: the colony is open again.
 const TakenBack = "taken_back"

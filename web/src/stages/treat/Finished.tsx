@@ -28,7 +28,7 @@ export function Finished({ round, batch, left, onBack }: Props) {
         .data,
     () => void queries.invalidateQueries({ queryKey: roundKey(round.job_id, round.day) }),
   )
-  const unit = batch?.on_hand.unit === 'pieces' ? text.strips(left) : text.ml
+  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
   return (
     <section className={styles.colony} data-finished>
       <h1>{text.finished}</h1>

@@ -16,7 +16,7 @@ interface Props {
 
 /** The jar: what is left in it, and how far that goes. */
 export function JarBar({ round, batch, left, reach, onChoose }: Props) {
-  const unit = batch?.on_hand.unit === 'pieces' ? text.strips(left) : text.ml
+  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
   return (
     <section className={styles.jar} data-jar>
       {round.method !== 'strip' && (

@@ -148,7 +148,7 @@ function Done({ records, outbox, round }: Props) {
         <small>
           {r.kind === 'given'
             ? r.unit === 'pieces' || round.method === 'strip'
-              ? text.strips(r.amount ?? 0)
+              ? text.pieces(round.method, r.amount ?? 0)
               : text.ml
             : r.kind === 'out'
               ? text.tookOut(r.came ?? 0, r.missing ?? 0)

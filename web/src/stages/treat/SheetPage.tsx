@@ -170,7 +170,7 @@ function TypeIn({ round, batch, core }: TypeInProps) {
         kind: figure! > 0 ? 'given' : 'skipped',
         amount: figure!,
         asked: amountOf(core, round, c.hive, batch?.g_per_l, false).figure,
-        ...(figure! > 0 ? (batch ? { batch_id: batch.id } : {}) : { reason: 'weather' }),
+        ...(figure! > 0 ? (batch ? { batch_id: batch.id } : {}) : { reason: 'not_given' }),
       })
     typed.putDown()
   }

@@ -1,3 +1,6 @@
+const STRIPS = (n: number) => (n === 1 ? 'strip' : 'strips')
+const PADS = (n: number) => (n === 1 ? 'pad' : 'pads')
+
 /** Every word of the round. */
 export const text = {
   title: 'Rounds',
@@ -20,8 +23,9 @@ export const text = {
   draw: (figures: string) => `draw ${figures}`,
   mixFirst: 'No batch is ready for it.',
   toMix: 'Mix one first',
-  strips: (n: number) => (n === 1 ? 'strip' : 'strips'),
-  pads: (n: number) => (n === 1 ? 'pad' : 'pads'),
+  strips: STRIPS,
+  pieces: (method: string, n: number) => (method === 'pad' ? PADS(n) : STRIPS(n)),
+  pads: PADS,
   asked: (asked: string, given: string, seam: string) =>
     `${asked} asked, ${given} given: the cap. ${seam} in each seam.`,
   boxes: (parts: string) => `bottom first: ${parts}`,
@@ -52,6 +56,7 @@ export const text = {
     more_bees: 'More bees',
     fewer_bees: 'Fewer bees',
     elsewhere: 'Not here',
+    not_given: 'Not given',
     taken_back: 'Taken back',
   } as Record<string, string>,
   lowHint: 'A quiet hive is not a dead hive: listen, or look from below.',
