@@ -26,9 +26,8 @@ const (
 
 // DiscardOf tells how to neutralise the acid in a mixture.
 func DiscardOf(m chem.Mixture) Discard {
-	oxalic, gas := chem.Bicarbonate(m.OAD)
-	formic, more := chem.FormicBicarbonate(m.Formic)
-	d := Discard{Bicarbonate: oxalic + formic, Gas: gas + more}
+	var d Discard
+	d.Bicarbonate, d.Gas = Bicarbonate(m)
 	if d.Bicarbonate <= 0 {
 		return d
 	}

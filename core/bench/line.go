@@ -14,9 +14,15 @@ type Line struct {
 	Count  int              // tablets or pads
 	Temp   chem.Celsius     // of what is poured; 0 when it does not matter
 	Gear   []Gear           // to be put on before this line
+	Acid   bool             // it holds acid
 }
 
-// Weighed is a line read on the balance.
+// Weighed is a line of what holds no acid, read on the balance.
 func Weighed(step Step, mass chem.Grams, b Balance) Line {
-	return Line{Step: step, Mass: mass, Read: b.Weigh(mass)}
+	return Line{Step: step, Mass: mass, Read: b.Weigh(mass, false)}
+}
+
+// WeighedAcid is a line of what holds acid.
+func WeighedAcid(step Step, mass chem.Grams, b Balance) Line {
+	return Line{Step: step, Mass: mass, Read: b.Weigh(mass, true), Acid: true}
 }

@@ -26,7 +26,11 @@ const (
 // more apart: within 5 % a batch is still nearest to its own by far.
 const Tolerance = 0.05
 
-// Span is a figure with its uncertainty, and the band it should lie in.
+// Likely turns the root of the squares of several limits (± a, anywhere between
+// alike) into ± at 95 %: 1.96 standard deviations of a/√3 each.
+const Likely = 1.96 / 1.7320508
+
+// Span is a figure with its uncertainty at 95 %, and the band it should lie in.
 type Span struct {
 	Value, Off float64
 	Low, High  float64
@@ -54,8 +58,10 @@ func (w Work) Mix(taken []Taken) chem.Mixture {
 // Made tells what has come of what is taken.
 //
 // Source of the uncertainties: each weighing, and each ingredient's own strength,
-// is moved by as much as it may be off; what that does to the figure adds in
-// quadrature, since none depends on another.
+// is moved by as much as it may be off either way; what that does to the figure adds
+// in quadrature, since none depends on another. Each is as likely anywhere in its
+// range, so the sum of squares is by √3 too wide for a standard deviation; 1.96 of
+// those hold 95 %.
 func (w Work) Made(taken []Taken) Made {
 	all := w.Mix(taken)
 	m := Made{Mixture: all, Volume: w.Measure.Volume(all)}
@@ -93,7 +99,7 @@ func (w Work) span(taken []Taken, all chem.Mixture, figure func(chem.Mixture) fl
 			add(all.Plus(acid))
 		}
 	}
-	s.Off = math.Sqrt(sum)
+	s.Off = Likely * math.Sqrt(sum)
 	switch {
 	case s.Value < s.Low*(1-1e-9):
 		s.Stand = Below

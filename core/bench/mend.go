@@ -59,6 +59,29 @@ func (w Work) Mend(taken []Taken) (out []Addition, ok bool) {
 	return out, true
 }
 
+// Surplus is dry powder over its target that can still come off with a spoon.
+type Surplus struct {
+	Act  string
+	Mass chem.Grams
+}
+
+// Surplus finds what undoes the last weighing instead of adding to everything: too
+// much of a powder, as long as nothing was done after it that wets it.
+func (s State) Surplus(w Work) (out Surplus, ok bool) {
+	for i := len(s.Stations) - 1; i >= 0; i-- {
+		st := s.Stations[i]
+		if st.Part < 0 || len(st.Took) == 0 {
+			if st.Answer != "" || st.Temp != nil {
+				return out, false
+			}
+			continue
+		}
+		over := st.in() - st.Target
+		return Surplus{st.ID, over}, w.Parts[st.Part].Dry && over > st.Band
+	}
+	return out, false
+}
+
 // tiny is what arithmetic leaves of nothing, in g.
 const tiny = 1e-6
 

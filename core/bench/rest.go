@@ -14,3 +14,10 @@ type Cost struct {
 	Total, PerColony float64
 	Known            bool
 }
+
+// Bicarbonate neutralises all acids of a mixture, and tells the gas that this gives.
+func Bicarbonate(m chem.Mixture) (chem.Grams, chem.Litres) {
+	oxalic, gas := chem.Bicarbonate(m.OAD)
+	formic, more := chem.FormicBicarbonate(m.Formic)
+	return oxalic + formic, gas + more
+}

@@ -36,6 +36,7 @@ type Event struct {
 	Answer string       // of Said
 	Temp   chem.Celsius // of Heated
 	Add    []Addition   // of Mended
+	AsIs   bool         // of Finished: yes, although it is off its recipe
 }
 
 // Got is a load that went in.
@@ -110,7 +111,7 @@ func (r *running) add(at int, a Act, target chem.Grams) {
 	if a.Kind == WeighIt || a.Kind == CountIt {
 		st.Line, st.Part, st.Target = r.w.line(a.Line), r.w.part(a.Line), target
 		st.Acid = r.w.Parts[st.Part].Acid()
-		st.aim(r.scales)
+		r.aim(&st)
 	}
 	if a.Kind == Left { // nobody knows yet how much it is
 		st.Balance = r.scales.strongest()
@@ -121,10 +122,18 @@ func (r *running) add(at int, a Act, target chem.Grams) {
 	r.state.Stations = all
 }
 
-// aim works out how the rest is weighed.
-func (st *Station) aim(s Scales) {
-	whole, _ := s.Weigh(st.Target, st.Acid)
-	st.Band, st.Balance = whole.Band, whole.Balance
+// aim works out how the rest is weighed. How well it is known goes by all of the
+// ingredient that is in the vessel or still to come, not by the last top-up alone.
+func (r *running) aim(st *Station) {
+	whole := chem.Grams(0)
+	for i := range r.state.Stations {
+		if of := &r.state.Stations[i]; of.Part == st.Part && of.ID != st.ID {
+			whole += of.Target
+		}
+	}
+	whole += st.Target
+	all, _ := r.scales.WeighPart(st.Target, whole, st.Acid)
+	st.Band, st.Balance = all.Band, all.Balance
 	rest := st.Target - st.in()
 	st.Rest = Weighing{}
 	nothing := st.Target <= tiny
@@ -134,7 +143,7 @@ func (st *Station) aim(s Scales) {
 	}
 	st.Done = nothing || len(st.Took) > 0 && rest <= st.Band
 	if !st.Done {
-		st.Rest, _ = s.Weigh(rest, st.Acid)
+		st.Rest, _ = r.scales.WeighPart(rest, whole, st.Acid)
 		st.Balance = st.Rest.Balance
 	}
 }
@@ -164,11 +173,11 @@ func (r *running) happen(n int, e Event) {
 	switch e.Kind {
 	case Took:
 		st.Took = append(st.Took, Got{e.Grams, e.Off, e.Count})
-		st.aimAt(r.scales)
+		r.aimAt(st)
 	case Struck:
 		if e.Load < len(st.Took) {
 			st.Took = append(st.Took[:e.Load:e.Load], st.Took[e.Load+1:]...)
-			st.aimAt(r.scales)
+			r.aimAt(st)
 		}
 	case Went:
 		for i := range r.state.Stations {
@@ -203,12 +212,12 @@ func (r *running) water(distilled bool) {
 }
 
 // aimAt is aim, or for what is left over the one load it is.
-func (st *Station) aimAt(s Scales) {
+func (r *running) aimAt(st *Station) {
 	if st.Kind == Left {
 		st.Done = len(st.Took) > 0
 		return
 	}
-	st.aim(s)
+	r.aim(st)
 }
 
 // mend raises what is still to be weighed of an ingredient, or puts an act in for it.
@@ -261,7 +270,7 @@ func (r *running) raise(a Addition) bool {
 	each(func(st *Station, in chem.Grams) {
 		st.Target = in + a.Mass*(st.Target-in)/open
 		st.Line.Mass, st.Line.Count = st.Target, r.w.Parts[a.Part].pieces(st.Target)
-		st.aim(r.scales)
+		r.aim(st)
 	})
 	return true
 }
@@ -337,11 +346,22 @@ func (s State) Mending(w Work) Mending {
 	add, ok := w.Mend(in)
 	m := Mending{Possible: ok, Add: add}
 	for _, a := range add {
-		weighing, _ := s.scales.Weigh(a.Mass, w.Parts[a.Part].Acid())
+		weighing, _ := s.WeighAddition(w, a)
 		in = append(in, Taken{a.Part, a.Mass, weighing.Off})
 	}
 	m.Made = w.Made(in)
 	return m
+}
+
+// WeighAddition is how an addition is weighed: as part of all of its ingredient.
+func (s State) WeighAddition(w Work, a Addition) (Weighing, bool) {
+	whole := a.Mass
+	for _, t := range s.Taken() {
+		if t.Part == a.Part {
+			whole += t.Mass
+		}
+	}
+	return s.scales.WeighPart(a.Mass, whole, w.Parts[a.Part].Acid())
 }
 
 // Acid reports whether an ingredient holds any.
@@ -426,8 +446,20 @@ func (s State) Warmth() (t chem.Celsius, ok bool) {
 	return t, ok
 }
 
-// doubtful is how many times its target a weight may be before Keeler asks.
-const doubtful = 5
+// How many times its target a weight may be before Keeler asks: of acid, and of
+// what does nobody harm.
+const (
+	doubtfulAcid = 2
+	doubtful     = 5
+)
+
+// Doubt is from how many times its target on a weight is asked about.
+func (st Station) Doubt() float64 {
+	if st.Acid {
+		return doubtfulAcid
+	}
+	return doubtful
+}
 
 // MaxWeight is the heaviest load taken, g.
 const MaxWeight = 200000
@@ -443,6 +475,9 @@ func (s State) Check(e Event, l *fault.List) {
 		return
 	case Finished:
 		s.checkWhole(l)
+		if len(*l) == 0 && !e.AsIs && !s.SoFar.Right() {
+			l.AddRange("as_is", fault.OffRecipe, s.SoFar.Strength.Low, s.SoFar.Strength.High, "")
+		}
 		return
 	case Took, Struck, Went, Said, Heated, Began:
 	default:
@@ -482,8 +517,8 @@ func (st Station) check(e Event, l *fault.List) {
 			return
 		}
 		l.Within("off_g", float64(e.Off), 0, 1000, "g")
-		if st.Kind == WeighIt && !e.Sure && e.Grams >= doubtful*st.Target {
-			l.AddRange("grams", fault.Doubtful, 0, float64(st.Target), "g")
+		if all := st.in() + e.Grams; st.Kind == WeighIt && !e.Sure && float64(all) >= st.Doubt()*float64(st.Target) {
+			l.AddRange("grams", fault.Doubtful, st.Doubt(), float64(st.Target), "times")
 		}
 	case Struck:
 		if e.Load < 0 || e.Load >= len(st.Took) {

@@ -14,7 +14,7 @@ func litre(share chem.Grams) Work {
 	w := Work{
 		Measure: PerLitre, Headroom: 0.1, Aim: chem.Mixture{OAD: 45, Water: 600, Sugar: 600},
 		Parts: []Part{
-			{Name: "acid", Steps: []Step{"acid"}, Gram: chem.Mixture{OAD: share, Sugar: 1 - share}},
+			{Name: "acid", Steps: []Step{"acid"}, Gram: chem.Mixture{OAD: share, Sugar: 1 - share}, Dry: true},
 			{Name: "water", Steps: []Step{"hot_water", "rest_water"}, Gram: chem.Mixture{Water: 1}},
 			{Name: "sugar", Steps: []Step{"sugar"}, Gram: chem.Mixture{Sugar: 1}},
 		},
@@ -37,11 +37,12 @@ func took(act string, grams, off chem.Grams) Event {
 // 45 g in 1004.6 mL are 44.8 g/L (600 + 600 g at 1.2296 g/mL are 975.93 mL, and
 // 45 × 0.65 are 29.25). A gram of acid more or less moves that by 44.8/45 less
 // what the volume grows, 44.8 × 0.65/1004.6: 0.966 g/L a gram, so ± 0.5 g is 0.48.
-// A gram of water moves it by 44.8 × (about 0.95 mL a gram)/1004.6 = 0.042.
+// A gram of water moves it by 44.8 × (about 0.95 mL a gram)/1004.6 = 0.042. Limits are
+// by √3 wider than a standard deviation, and 1.96 of those hold 95 %.
 func TestAsMade(t *testing.T) {
 	w := litre(1)
 	m := w.Made([]Taken{{0, 45, 0.5}, {1, 600, 1}, {2, 600, 0}})
-	if !near(m.Strength.Value, 44.77, 0.03) || !near(m.Strength.Off, math.Hypot(0.48, 0.042), 0.01) || m.Strength.Stand != Within {
+	if !near(m.Strength.Value, 44.77, 0.03) || !near(m.Strength.Off, 1.1316*math.Hypot(0.48, 0.042), 0.01) || m.Strength.Stand != Within {
 		t.Errorf("as wanted: %+v", m.Strength)
 	}
 	if !near(float64(m.Volume), 1005, 1) || m.Ratio == nil || !near(m.Ratio.Value, 1, 1e-9) || !m.Right() {
@@ -226,13 +227,16 @@ func TestRun(t *testing.T) {
 func TestEventsRefused(t *testing.T) {
 	w := litre(1)
 	all := []Event{took("sugar", 600, 0), took("hot_water", 200, 0), took("acid", 45, 0), took("rest_water", 400, 0)}
+	strong := []Event{all[0], all[1], took("acid", 48, 0), all[3]} // 6.4 % over
 	for _, c := range []struct {
 		field  string
 		reason fault.Reason
 		before []Event
 		e      Event
 	}{
-		{"grams", fault.Doubtful, nil, took("acid", 450, 0)},
+		{"grams", fault.Doubtful, nil, took("acid", 90, 0)},    // twice the acid
+		{"grams", fault.Doubtful, nil, took("sugar", 3000, 0)}, // five times the sugar
+		{"grams", fault.Doubtful, all, took("acid", 45, 0)},    // the same again
 		{"grams", fault.TooLow, nil, took("acid", -1, 0)},
 		{"grams", fault.NotFinite, nil, took("acid", chem.Grams(math.NaN()), 0)},
 		{"grams", fault.TooHigh, nil, took("acid", 1e9, 0)},
@@ -245,6 +249,7 @@ func TestEventsRefused(t *testing.T) {
 		{"answer", fault.Unknown, nil, Event{Kind: Said, Act: "clear", Answer: "perhaps"}},
 		{"temp_c", fault.TooHigh, nil, Event{Kind: Heated, Act: "heat", Temp: 900}},
 		{"acts[rest_water]", fault.Missing, all[:3], Event{Kind: Finished}},
+		{"as_is", fault.OffRecipe, strong, Event{Kind: Finished}},
 		{"kind", fault.Ended, []Event{{Kind: Discarded}}, took("acid", 45, 0)},
 	} {
 		var l fault.List
@@ -255,11 +260,53 @@ func TestEventsRefused(t *testing.T) {
 	}
 	sure := took("acid", 450, 0)
 	sure.Sure = true
-	for _, e := range []Event{sure, took("acid", 60, 0.05), {Kind: Finished}} {
+	for _, c := range []struct {
+		before []Event
+		e      Event
+	}{{nil, sure}, {nil, took("acid", 60, 0.05)}, {nil, took("sugar", 1200, 0)}, {all, Event{Kind: Finished}}, {strong, Event{Kind: Finished, AsIs: true}}} {
 		var l fault.List
-		if w.Fold(all, pair).Check(e, &l); len(l) > 0 {
-			t.Errorf("%+v: %v", e, l)
+		if w.Fold(c.before, pair).Check(c.e, &l); len(l) > 0 {
+			t.Errorf("%+v: %v", c.e, l)
 		}
+	}
+}
+
+// 2 g too much of the acid come off with a spoon, until water is on it.
+func TestSurplusComesOffDry(t *testing.T) {
+	w := litre(1)
+	in := []Event{took("sugar", 600, 0), took("hot_water", 200, 0), took("acid", 47, 0)}
+	got, ok := w.Fold(in, pair).Surplus(w)
+	if !ok || got.Act != "acid" || !near(float64(got.Mass), 2, 1e-9) {
+		t.Errorf("dry: %+v %v", got, ok)
+	}
+	for _, e := range []Event{took("rest_water", 400, 0), {Kind: Said, Act: "clear", Answer: Yes}} {
+		if got, ok := w.Fold(append(in[:3:3], e), pair).Surplus(w); ok {
+			t.Errorf("wetted by %s: %+v", e.Act, got)
+		}
+	}
+	if got, ok := w.Fold([]Event{took("sugar", 600, 0), took("hot_water", 240, 0)}, pair).Surplus(w); ok {
+		t.Errorf("water is no powder: %+v", got)
+	}
+}
+
+// How fine a balance must be goes by all the acid in the vessel: half a gram after 44.5
+// is known to 0.05/45 on 0.1 g, and needs no finer one.
+func TestATopUpNeedsNoFinerBalance(t *testing.T) {
+	w, s := litre(1), Scales{Balances: pair.Balances[1:]}
+	s.Balances[0].Least = 0
+	st := w.Fold([]Event{took("acid", 44.5, 0.05)}, s)
+	for _, at := range st.Stations {
+		if at.ID == "acid" && (len(at.Rest.Loads) == 0 && !at.Done || at.Rest.Finer != 0) {
+			t.Errorf("the rest: %+v", at.Rest)
+		}
+	}
+	// 45.9 g of acid with the rest as wanted: mended with water and sugar, and with 0.9 g
+	// of acid where those were too much.
+	st = w.Fold([]Event{took("sugar", 612, 1), took("hot_water", 200, 1), took("acid", 45, 0.05), took("rest_water", 412, 1)}, s)
+	m := st.Mending(w)
+	got, ok := st.WeighAddition(w, Addition{0, 0.9})
+	if !m.Possible || !ok || got.Finer != 0 || !near(float64(got.Share), 0.05/45.9, 1e-5) {
+		t.Errorf("0.9 g more: %+v %v", got, ok)
 	}
 }
 

@@ -26,6 +26,7 @@ type Weighing struct {
 	Share   chem.Share // the same as a share of the total
 	Finer   chem.Grams // the readability that would bring it within Certain; 0 when this one does
 	Light   bool       // a load lies below what the balance feels sensibly
+	count   int        // of loads, also where they are too many
 }
 
 // Certain is how well a mass should be known: ± 1 %, as the band is.
@@ -93,8 +94,16 @@ func (b Balance) Off() chem.Grams { return b.Division / 2 }
 // Source of the uncertainty: each load is read to half a division; loads are
 // independent, so their errors add in quadrature.
 func (s Scales) Weigh(mass chem.Grams, acid bool) (w Weighing, ok bool) {
+	return s.WeighPart(mass, mass, acid)
+}
+
+// WeighPart is Weigh for a part of a whole (g) that goes into the same vessel:
+// how well the part is known is told as a share of the whole, since that is what
+// the strength goes by. A top-up of half a gram needs no finer balance than the
+// acid that it tops up.
+func (s Scales) WeighPart(mass, whole chem.Grams, acid bool) (w Weighing, ok bool) {
 	for i, b := range s.Balances {
-		next, can := b.weighing(mass, s.Cup, acid)
+		next, can := b.weighing(mass, whole, s.Cup, acid)
 		next.Balance = i
 		if can && (!ok || next.before(w)) {
 			w, ok = next, true
@@ -117,33 +126,35 @@ func (w Weighing) before(o Weighing) bool {
 	return w.Off < o.Off
 }
 
-func (b Balance) weighing(mass, cup chem.Grams, acid bool) (Weighing, bool) {
-	bulk := b
+// weighing is the one rule by which docket and bench weigh.
+func (b Balance) weighing(mass, whole, cup chem.Grams, acid bool) (Weighing, bool) {
+	read := b
 	if !acid {
-		bulk = b.Bulk(mass)
+		read = b.bulk(mass)
 	}
-	w := Weighing{Total: bulk.round(mass), Band: max(bulk.round(chem.Grams(Certain)*mass), bulk.Division)}
+	w := Weighing{Total: read.round(mass), Band: max(read.round(chem.Grams(Certain)*mass), read.Division)}
 	room := b.room(cup)
 	if !math.IsInf(float64(room), 1) {
-		room = chem.Grams(math.Floor(float64(room/bulk.Division)+1e-9)) * bulk.Division
+		room = chem.Grams(math.Floor(float64(room/read.Division)+1e-9)) * read.Division
 	}
-	if room <= 0 || float64(w.Total/room) > MaxLoads || w.Total <= 0 {
-		return Weighing{}, false
+	if room <= 0 || w.Total <= 0 {
+		return w, false
 	}
-	n := max(1, int(math.Ceil(float64(w.Total/room)-1e-9)))
+	w.count = max(1, int(math.Ceil(float64(w.Total/room)-1e-9)))
+	if w.count > MaxLoads {
+		return w, false
+	}
 	// The even share, rounded up, fits into the room, which is whole divisions.
-	each := chem.Grams(math.Ceil(float64(w.Total/chem.Grams(n)/bulk.Division)-1e-9)) * bulk.Division
-	rest := w.Total
-	for rest > bulk.Division/2 {
+	each := chem.Grams(math.Ceil(float64(w.Total/chem.Grams(w.count)/read.Division)-1e-9)) * read.Division
+	for rest := w.Total; rest > read.Division/2; {
 		load := min(each, rest)
-		w.Loads = append(w.Loads, Load{load, max(bulk.round(chem.Grams(Certain)*load), bulk.Division)})
+		w.Loads = append(w.Loads, Load{load, max(read.round(chem.Grams(Certain)*load), read.Division)})
 		rest -= load
 	}
-	loads := math.Sqrt(float64(len(w.Loads)))
-	w.Off = b.Off() * chem.Grams(loads)
-	w.Share = chem.Share(w.Off / w.Total)
+	w.Off = b.Off() * chem.Grams(math.Sqrt(float64(len(w.Loads))))
+	w.Share = chem.Share(w.Off / max(whole, w.Total))
 	if w.Share > Certain {
-		w.Finer = finer(2 * chem.Grams(Certain) * w.Total)
+		w.Finer = finer(2 * chem.Grams(Certain) * max(whole, w.Total))
 	}
 	w.Light = b.Least > 0 && w.Loads[len(w.Loads)-1].Target < b.Least
 	return w, true

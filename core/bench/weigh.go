@@ -16,6 +16,9 @@ type Balance struct {
 	Least    chem.Grams // the smallest load it feels sensibly; 0 when it was not said
 }
 
+// MaxCapacity is what the strongest balance carries, g.
+const MaxCapacity = 100000
+
 // MaxLoads is how many loads of one ingredient are still counted without slips.
 const MaxLoads = 50
 
@@ -24,7 +27,7 @@ const MaxLoads = 50
 func (b Balance) Check(l *fault.List) {
 	l.Within("balance_g", float64(b.Division), 0.001, 10, "g")
 	if b.Capacity != 0 {
-		l.Within("balance_capacity_g", float64(b.Capacity), max(20, 100*float64(b.Division)), 100000, "g")
+		l.Within("balance_capacity_g", float64(b.Capacity), max(20, 100*float64(b.Division)), MaxCapacity, "g")
 	}
 	most := 1000 * float64(b.Division)
 	if b.Capacity > 0 {
@@ -35,49 +38,40 @@ func (b Balance) Check(l *fault.List) {
 
 // Target is a mass as it is read on the balance.
 type Target struct {
-	Show  chem.Grams // rounded to the balance's division
+	Show  chem.Grams // all loads together, to the balance's division
 	Band  chem.Grams // allowed either way: 1 % of the mass, but never finer than one division
-	Loads int        // equal loads, tared and counted; 1 when the balance carries it at once
-	Each  chem.Grams // one load, rounded to the division
+	Loads int        // tared and counted; 1 when the balance carries it at once
+	Each  chem.Grams // one load
+	Last  chem.Grams // the last load, which makes up the rest of Show
+	Off   chem.Share // how far the mass may be off although it reads true
 }
 
-// Weigh rounds a mass to the balance's division and splits it into equal loads
-// that the balance carries. Source of the band: 1 % on each part keeps the
-// strength within about 1.5 %, well inside the step between neighbouring schools.
-func (b Balance) Weigh(mass chem.Grams) Target {
-	t := Target{Show: b.round(mass), Band: max(b.round(0.01*mass), b.Division), Loads: 1}
-	if b.Capacity > 0 && t.Show > b.Capacity {
-		t.Loads = int(math.Ceil(float64(t.Show/b.Capacity) - 1e-9))
-	}
-	t.Each = b.round(t.Show / chem.Grams(t.Loads))
-	if t.Each > b.Capacity && t.Loads > 1 { // rounded up past what it carries
-		t.Loads++
-		t.Each = b.round(t.Show / chem.Grams(t.Loads))
+// Weigh is a mass on this balance alone, without a cup, as Scales.Weigh does it.
+// Where it takes too many loads only their number is told, see Readable.
+func (b Balance) Weigh(mass chem.Grams, acid bool) Target {
+	w, ok := b.weighing(mass, mass, 0, acid)
+	t := Target{Show: w.Total, Band: w.Band, Loads: 1, Each: w.Total, Last: w.Total, Off: w.Share}
+	if ok {
+		t.Loads, t.Each, t.Last = len(w.Loads), w.Loads[0].Target, w.Loads[len(w.Loads)-1].Target
+	} else if w.Total > 0 {
+		t.Loads = w.count
 	}
 	return t
 }
 
+// round takes the nearest division; of two as near, the lower: acid is never
+// rounded up where it need not be.
 func (b Balance) round(mass chem.Grams) chem.Grams {
-	return chem.Grams(math.Round(float64(mass/b.Division))) * b.Division
+	return chem.Grams(math.Ceil(float64(mass/b.Division)-0.5-1e-9)) * b.Division
 }
 
-// Bulk is the balance for what need not be finer than whole grams, once a part
+// bulk is the balance for what need not be finer than whole grams, once a part
 // is heavy enough for that to be within 1 %.
-func (b Balance) Bulk(mass chem.Grams) Balance {
+func (b Balance) bulk(mass chem.Grams) Balance {
 	if mass >= 100 {
 		b.Division = max(b.Division, 1)
 	}
 	return b
-}
-
-// Coarse reports how uncertain the readability makes the mass, and whether that is
-// more than a careful keeper accepts: ± 1.25 %, so that a mass of forty divisions is fine.
-func (b Balance) Coarse(mass chem.Grams) (chem.Share, bool) {
-	if mass <= 0 {
-		return 0, false
-	}
-	part := chem.Share(b.Off() / mass)
-	return part, part > 0.0125
 }
 
 // Readable refuses a balance on which one of the lines, by its step, would read
@@ -91,7 +85,7 @@ func (b Balance) Readable(lines []Line, steps ...Step) error {
 			}
 		}
 		if line.Read.Loads > MaxLoads {
-			l.AddRange("balance_capacity_g", fault.TooLow, float64(line.Mass/MaxLoads), 100000, "g")
+			l.AddRange("balance_capacity_g", fault.TooLow, float64(line.Mass/MaxLoads), MaxCapacity, "g")
 		}
 	}
 	return l.Err()

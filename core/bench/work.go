@@ -44,6 +44,7 @@ type Part struct {
 	Gram  chem.Mixture
 	Off   chem.Share // how far its acid may be off either way, as a share of the acid
 	Each  chem.Grams // one piece of what is counted
+	Dry   bool       // a powder: before it is wetted, what is too much comes off with a spoon
 }
 
 // Measure is what a batch's strength is told in; each method has its own.

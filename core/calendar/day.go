@@ -58,19 +58,33 @@ var Names = [Seasons]string{"winter", "spring", "early_summer", "late_summer", "
 // ofMonth is the season of each month in the north.
 var ofMonth = [12]Season{Winter, Winter, Spring, Spring, Spring, EarlySummer, LateSummer, LateSummer, LateSummer, Autumn, Autumn, Winter}
 
+// tropic is the latitude, in degrees, below which no season is assumed at all: bees
+// brood by rain and flow there, and the keeper says.
+const tropic = 25
+
+// Seasonal reports whether the year at a latitude has seasons that can be assumed.
+func Seasonal(latitude float64) bool { return latitude >= tropic || latitude <= -tropic }
+
 // Season is the season of a day at a latitude in degrees, negative in the south,
 // where the year is turned by six months.
 func (d Day) Season(latitude float64) Season { return ofMonth[d.northernMonth(latitude)-1] }
 
 // Cold reports whether the day lies in the half-year in which colonies sit in a
-// cluster: October to March in the north.
+// cluster: October to March in the north; never where no season is assumed.
 func (d Day) Cold(latitude float64) bool {
+	if !Seasonal(latitude) {
+		return false
+	}
 	m := d.northernMonth(latitude)
 	return m >= 10 || m <= 3
 }
 
-// HalfBegan is the first day of the half-year, cold or warm, that the day lies in.
+// HalfBegan is the first day of the half-year, cold or warm, that the day lies in; the
+// day itself where no season is assumed.
 func (d Day) HalfBegan(latitude float64) Day {
+	if !Seasonal(latitude) {
+		return d
+	}
 	cold := d.Cold(latitude)
 	year, month, _ := d.Date()
 	first := Of(year, month, 1)

@@ -35,6 +35,10 @@ const (
 	Doubtful   Reason = "doubtful"    // so far off that it must be said twice
 	Ended      Reason = "ended"       // nothing more happens to it
 	Unsteady   Reason = "unsteady"    // the balance does not stand still on it
+	OffRecipe  Reason = "off_recipe"  // made, but not as its recipe says
+	BasisShare Reason = "basis_share" // a share that is the acid counted anhydrous, not a purity
+	Filler     Reason = "filler"      // more filler than the syrup has sugar
+	TooStrong  Reason = "too_strong"  // more acid than bees or people can be meant to get
 )
 
 // Fault is one wrong input. Field is its path in the request, such as

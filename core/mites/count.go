@@ -65,9 +65,9 @@ func (c Count) Check(today calendar.Day) error {
 // mites per 100 bees for a wash, by Wilson's score interval for a share.
 func (c Count) Rate() Rate {
 	if c.Kind == Board {
-		low, high := poisson(c.Mites)
+		low, high := poisson(float64(c.Mites))
 		return Rate{float64(c.Mites) / c.Days, low / c.Days, high / c.Days}
 	}
-	low, high := wilson(c.Mites, c.Bees)
+	low, high := wilson(float64(c.Mites), float64(c.Bees))
 	return Rate{100 * float64(c.Mites) / float64(c.Bees), 100 * low, 100 * high}
 }

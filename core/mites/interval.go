@@ -9,17 +9,16 @@ const (
 
 // poisson is Garwood's exact interval for the mean behind a count: the quantiles
 // of the gamma distributions with shapes n and n + 1.
-func poisson(n int) (low, high float64) {
+func poisson(n float64) (low, high float64) {
 	if n > 0 {
-		low = gammaQuantile(float64(n), tail)
+		low = gammaQuantile(n, tail)
 	}
-	return low, gammaQuantile(float64(n)+1, 1-tail)
+	return low, gammaQuantile(n+1, 1-tail)
 }
 
 // wilson is Wilson's score interval for a share, 0 to 1.
-func wilson(hits, of int) (low, high float64) {
-	n := float64(of)
-	p := float64(hits) / n
+func wilson(hits, n float64) (low, high float64) {
+	p := hits / n
 	middle := p + z*z/(2*n)
 	half := z * math.Sqrt(p*(1-p)/n+z*z/(4*n*n))
 	return max(0, (middle-half)/(1+z*z/n)), min(1, (middle+half)/(1+z*z/n))

@@ -1,6 +1,8 @@
 package mites
 
 import (
+	"math"
+
 	"keeler/core/calendar"
 	"keeler/core/fault"
 )
@@ -12,16 +14,23 @@ type Line struct{ Wash, Board float64 }
 // Lines are the lines of a keeper by season.
 type Lines [calendar.Seasons]Line
 
-// Trade is the trade's rule: 3 per 100 bees, 2 in spring; 10 a day on the board
-// in late summer and 1 in midwinter. Between those two there is no agreed line
-// for the board, and none is made up here.
+// Trade is the trade's rule: 3 per 100 bees, 2 in spring; on the board 1 a day in
+// midwinter. In the other seasons there is no agreed line for the board, and none is
+// made up here: see BoardOver.
 var Trade = Lines{
 	calendar.Winter:      {Wash: 3, Board: 1},
 	calendar.Spring:      {Wash: 2},
 	calendar.EarlySummer: {Wash: 3},
-	calendar.LateSummer:  {Wash: 3, Board: 10},
+	calendar.LateSummer:  {Wash: 3},
 	calendar.Autumn:      {Wash: 3},
 }
+
+// Where no line is set for a board, so many a day are over it in any season, and so
+// many in spring are near: a wash tells.
+const (
+	BoardOver       = 10
+	BoardNearSpring = 5
+)
 
 // Of is the line for a kind of count, 0 when there is none.
 func (l Line) Of(k Kind) float64 {
@@ -29,6 +38,21 @@ func (l Line) Of(k Kind) float64 {
 		return l.Board
 	}
 	return l.Wash
+}
+
+// On is the line of a day at a latitude. Where no season can be assumed it is the
+// strictest that is kept for a wash, and none for a board.
+func (l Lines) On(on calendar.Day, latitude float64) Line {
+	if calendar.Seasonal(latitude) {
+		return l[on.Season(latitude)]
+	}
+	strict := Line{}
+	for _, line := range l {
+		if line.Wash > 0 && (strict.Wash == 0 || line.Wash < strict.Wash) {
+			strict.Wash = line.Wash
+		}
+	}
+	return strict
 }
 
 // Check names a line that cannot be: washes 0 to 50 per 100, boards 0 to 500 a day.
@@ -47,27 +71,55 @@ func (l Lines) Check() error {
 type Standing string
 
 const (
-	Over       Standing = "over"        // the whole interval lies above the line
-	Near       Standing = "near"        // the line lies within a narrow interval
+	Over       Standing = "over"        // at or over the line: it is acted on
+	Near       Standing = "near"        // under it, and the line lies within a narrow interval
 	Under      Standing = "under"       // the whole interval lies below the line
-	CannotTell Standing = "cannot_tell" // the line lies within a wide interval: count more
+	CannotTell Standing = "cannot_tell" // under it, and the line lies within a wide interval: count more
 	NoLine     Standing = "no_line"     // there is no line for such a count in this season
 	Uncounted  Standing = "uncounted"   // there is no count
 )
 
-// A count tells where a colony stands once its upper end is at most wide times
-// its lower: from about eight mites on. Fewer are chance as much as mites.
+// A count under the line tells where a colony stands once its upper end is at most
+// wide times its lower: from about eight mites on. Fewer are chance as much as mites.
 const wide = 5
 
-// enough is the number of mites that makes an interval narrow.
-const enough = 8
+// Stood is how a count stands to a line.
+type Stood struct {
+	Standing Standing
+	Line     float64 // that it is held against; 0 for none
+	// Straddles: the line lies within the interval, so that a second count would tell
+	// more.
+	Straddles bool
+	// Enough is how long a board must lie, in days, or how many bees a sample must
+	// hold, to tell at the rate that was counted; 0 where it is told, or never would be.
+	Enough float64
+}
 
-// Stand holds a rate against a line.
-func (r Rate) Stand(line float64) Standing {
+// Stand holds a count against the line of its season.
+func (l Lines) Stand(c Count, latitude float64) Stood {
+	line, r := l.On(c.On, latitude).Of(c.Kind), c.Rate()
+	if line > 0 {
+		s := Stood{Standing: r.stand(line), Line: line, Straddles: r.Low < line && r.High >= line}
+		if s.Standing == CannotTell {
+			s.Enough = c.enough(line)
+		}
+		return s
+	}
+	switch spring := calendar.Seasonal(latitude) && c.On.Season(latitude) == calendar.Spring; {
+	case c.Kind != Board:
+	case r.Value >= BoardOver:
+		return Stood{Standing: Over, Line: BoardOver, Straddles: r.Low < BoardOver}
+	case spring && r.Value >= BoardNearSpring:
+		return Stood{Standing: Near, Line: BoardOver, Straddles: r.High >= BoardOver}
+	}
+	return Stood{Standing: NoLine}
+}
+
+// stand holds a rate against a line over 0. At or over it a count is acted on; the
+// interval tells how sure that is.
+func (r Rate) stand(line float64) Standing {
 	switch {
-	case line <= 0:
-		return NoLine
-	case r.Low > line:
+	case r.Value >= line:
 		return Over
 	case r.High < line:
 		return Under
@@ -77,11 +129,24 @@ func (r Rate) Stand(line float64) Standing {
 	return CannotTell
 }
 
-// Enough is how long a board must lie, in days, or how many bees a sample must
-// hold, for a colony at the line to show enough mites to tell.
-func (l Line) Enough(k Kind) float64 {
-	if k == Board {
-		return enough / l.Board
+// enough looks for the smallest count of the same rate that tells, in tens of bees or
+// half days.
+func (c Count) enough(line float64) float64 {
+	rate := c.Rate().Value
+	if c.Kind == Board {
+		for days := math.Ceil(2*c.Days+1e-9) / 2; days <= MaxDays; days += 0.5 {
+			low, high := poisson(rate * days)
+			if (Rate{rate, low / days, high / days}).stand(line) != CannotTell {
+				return days
+			}
+		}
+		return 0
 	}
-	return 100 * enough / l.Wash
+	for bees := math.Ceil(float64(c.Bees)/10+1e-9) * 10; bees <= MaxBees; bees += 10 {
+		low, high := wilson(rate/100*bees, bees)
+		if (Rate{rate, 100 * low, 100 * high}).stand(line) != CannotTell {
+			return bees
+		}
+	}
+	return 0
 }

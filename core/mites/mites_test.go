@@ -45,7 +45,8 @@ func TestWash(t *testing.T) {
 }
 
 // 12 of 300 is 2.3 to 6.9 per 100, 20 of 300 is 4.4 to 10.1, 2 of 300 is 0.2 to
-// 2.4, 4 of 300 is 0.5 to 3.4; 3 in 2 days is 0.3 to 4.4 a day.
+// 2.4, 8 of 300 is 1.4 to 5.2, 4 of 300 is 0.5 to 3.4; 3 in 2 days is 0.3 to 4.4 a day,
+// 12 in 14 days 0.4 to 1.5. At or over the line is over, however wide the interval.
 func TestStand(t *testing.T) {
 	wash := func(m, b int) Count { return Count{Kind: Wash, Mites: m, Bees: b} }
 	board := func(m int, d float64) Count { return Count{Kind: Board, Mites: m, Days: d} }
@@ -54,28 +55,82 @@ func TestStand(t *testing.T) {
 		line  float64
 		want  Standing
 	}{
-		{wash(20, 300), 3, Over}, {wash(12, 300), 3, Near}, {wash(9, 300), 3, Near},
-		{wash(4, 300), 3, CannotTell}, {wash(2, 300), 3, Under}, {wash(0, 50), 3, CannotTell},
-		{board(3, 2), 1, CannotTell}, {board(1, 14), 1, Under}, {board(40, 14), 1, Over},
-		{board(12, 14), 1, Near}, {board(12, 14), 0, NoLine},
+		{wash(20, 300), 3, Over}, {wash(12, 300), 3, Over}, {wash(9, 300), 3, Over}, {wash(2, 50), 3, Over},
+		{wash(8, 300), 3, Near}, {wash(4, 300), 3, CannotTell}, {wash(2, 300), 3, Under}, {wash(0, 50), 3, CannotTell},
+		{board(3, 2), 1, Over}, {board(1, 14), 1, Under}, {board(40, 14), 1, Over},
+		{board(12, 14), 1, Near}, {board(1, 2), 1, CannotTell},
 	} {
-		if got := c.count.Rate().Stand(c.line); got != c.want {
+		if got := c.count.Rate().stand(c.line); got != c.want {
 			t.Errorf("%+v at %v: got %s, want %s", c.count, c.line, got, c.want)
 		}
 	}
 }
 
-// The trade's figures of the table, and no line where it has none.
-func TestTrade(t *testing.T) {
-	if Trade[calendar.Spring].Of(Wash) != 2 || Trade[calendar.Winter].Of(Board) != 1 || Trade[calendar.LateSummer].Of(Board) != 10 {
-		t.Errorf("got %+v", Trade)
+// Boards by season at 58° north: ten a day are over in any, one in midwinter, five in
+// spring are near; where nothing is agreed a count is never called under. The keeper's
+// own line goes before.
+func TestBoardBySeason(t *testing.T) {
+	own := Trade
+	own[calendar.Autumn].Board = 4
+	for _, c := range []struct {
+		lines     Lines
+		month     int
+		perDay    int
+		want      Standing
+		line      float64
+		straddles bool
+	}{
+		{Trade, 1, 1, Over, 1, true}, {Trade, 1, 3, Over, 1, false}, {Trade, 1, 0, Under, 1, false},
+		{Trade, 4, 5, Near, BoardOver, false}, {Trade, 4, 4, NoLine, 0, false}, {Trade, 4, 10, Over, BoardOver, true},
+		{Trade, 6, 9, NoLine, 0, false}, {Trade, 6, 10, Over, BoardOver, true}, {Trade, 8, 20, Over, BoardOver, false},
+		{Trade, 8, 1, NoLine, 0, false}, {Trade, 10, 10, Over, BoardOver, true}, {Trade, 10, 0, NoLine, 0, false},
+		{own, 10, 5, Over, 4, true}, {own, 10, 1, Under, 4, false},
+	} {
+		got := c.lines.Stand(Count{Kind: Board, Mites: 7 * c.perDay, Days: 7, On: calendar.Of(2026, c.month, 10)}, 58)
+		if got.Standing != c.want || got.Line != c.line || got.Straddles != c.straddles {
+			t.Errorf("%d a day in month %d: %+v, want %s at %v", c.perDay, c.month, got, c.want, c.line)
+		}
 	}
-	if (Rate{5, 4, 6}).Stand(Trade[calendar.Autumn].Of(Board)) != NoLine {
-		t.Error("a line for the board in autumn was made up")
+	// At 10° no season is assumed: the strictest wash, 2 per 100, and ten on a board.
+	for count, want := range map[Count]Standing{
+		{Kind: Wash, Mites: 6, Bees: 300, On: calendar.Of(2026, 1, 10)}: Over,
+		{Kind: Board, Mites: 70, Days: 7, On: calendar.Of(2026, 1, 10)}: Over,
+		{Kind: Board, Mites: 14, Days: 7, On: calendar.Of(2026, 1, 10)}: NoLine,
+		{Kind: Board, Mites: 42, Days: 7, On: calendar.Of(2026, 4, 10)}: NoLine,
+	} {
+		if got := Trade.Stand(count, 10); got.Standing != want {
+			t.Errorf("%+v at 10°: %s, want %s", count, got.Standing, want)
+		}
 	}
-	// 8 mites at 1 a day take 8 days; at 3 per 100 they take 267 bees.
-	if d, b := Trade[calendar.Winter].Enough(Board), Trade[calendar.Winter].Enough(Wash); d != 8 || math.Round(b) != 267 {
-		t.Errorf("enough: %v days, %v bees", d, b)
+}
+
+// 5 of 300 cannot tell, and more bees than those 300 would: at its own rate, 330 bees
+// have 5.5 mites, 0.74 to 3.69 per 100, which is five times; 320 5.3 and a little more.
+// What is named tells, when it is counted.
+func TestEnoughTells(t *testing.T) {
+	on := calendar.Of(2026, 8, 10)
+	got := Trade.Stand(Count{Kind: Wash, Mites: 5, Bees: 300, On: on}, 58)
+	if got.Standing != CannotTell || got.Enough != 330 {
+		t.Errorf("5 of 300: %+v, want 330", got)
+	}
+	for bees := 30; bees <= 600; bees += 30 {
+		for m := range 20 {
+			c := Count{Kind: Wash, Mites: m, Bees: bees, On: on}
+			s := Trade.Stand(c, 58)
+			if s.Standing != CannotTell || s.Enough == 0 {
+				continue
+			}
+			if s.Enough <= float64(bees) {
+				t.Errorf("%d of %d cannot tell, but %v bees would", m, bees, s.Enough)
+			}
+			low, high := wilson(float64(m)/float64(bees)*s.Enough, s.Enough)
+			if (Rate{100 * float64(m) / float64(bees), 100 * low, 100 * high}).stand(s.Line) == CannotTell {
+				t.Errorf("%d of %d: %v bees do not tell either", m, bees, s.Enough)
+			}
+		}
+	}
+	if s := Trade.Stand(Count{Kind: Board, Mites: 1, Days: 2, On: calendar.Of(2026, 1, 10)}, 58); s.Enough <= 2 {
+		t.Errorf("a board: %+v", s)
 	}
 }
 

@@ -15,7 +15,7 @@ type Amount struct {
 	Combs    int
 	Boxes    int
 	Asked    chem.Millilitres // before the cap
-	ML       chem.Millilitres // to the whole mL; 0 for ready pads
+	ML       chem.Millilitres // to the whole mL, below 10 to the half; 0 for ready pads
 	Capped   bool
 	Pads     int        // ready pads, or sheets of the size said; 0 when it was not said
 	AreaCM2  float64    // of sheet that takes it up
@@ -27,44 +27,68 @@ type Amount struct {
 // potency is the pure acid in a mL of a strength by mass, in g.
 func potency(s chem.Share) float64 { return float64(s) * float64(chem.FormicDensity(s)) }
 
-// asked is what the rule asks for in mL of working acid. An amount meant in
-// another strength becomes as much as holds the same pure acid.
-func (r Rule) asked(nuc bool, combs, boxes int, working chem.Share) (ml float64, byPart bool) {
+// asking is what the rule asks for in mL of working acid.
+type asking struct {
+	ml     float64
+	byPart bool
+	noMore bool // one dose for all sizes, or a label's: never rounded up
+}
+
+// asked is the amount before the cap. All that a rule says in another strength becomes
+// as much as holds the same pure acid.
+func (r Rule) asked(nuc bool, combs, boxes int, working chem.Share) asking {
 	if boxes == 0 {
-		return 0, false
+		return asking{}
 	}
+	a := asking{noMore: r.Label || r.Per == PerColony || r.Per == PerBox}
 	if r.Per == PerDay {
 		day := r.Day[min(boxes, len(r.Day))-1]
-		ml = float64(chem.FormicVolume(day*chem.Grams(r.Days), working))
+		a.ml = float64(chem.FormicVolume(day*chem.Grams(r.Days), working))
 	} else {
-		ml = float64(r.ML) * potency(r.At) / potency(working)
+		a.ml = r.same(r.ML, working)
 		switch r.Per {
 		case PerComb:
-			ml *= float64(combs)
+			a.ml *= float64(combs)
 		case PerBox:
-			ml *= float64(boxes)
+			a.ml *= float64(boxes)
 		}
 	}
-	if !nuc {
-		return ml, false
+	switch {
+	case nuc && r.Nuc > 0:
+		a.ml, a.noMore = r.same(r.Nuc, working), true
+	case nuc && r.Per != PerComb:
+		a.ml, a.byPart = a.ml*math.Min(1, float64(combs)/fullCombs), true
 	}
-	if r.Nuc > 0 {
-		return float64(r.Nuc), false
+	return a
+}
+
+// same is as much of the working acid as holds the pure acid of v, which is meant in
+// the rule's own strength, in mL.
+func (r Rule) same(v chem.Millilitres, working chem.Share) float64 {
+	return float64(v) * potency(r.At) / potency(working)
+}
+
+// poured is an amount as it is drawn up: whole mL, below 10 mL half ones, as a syringe
+// of that size reads; to nearest and a tie down, or never up.
+func poured(ml float64, noMore bool) chem.Millilitres {
+	step := 1.0
+	if ml < 10 {
+		step = 0.5
 	}
-	if r.Per == PerComb {
-		return ml, false
+	if noMore {
+		return chem.Millilitres(math.Floor(ml/step+1e-9) * step)
 	}
-	return ml * math.Min(1, float64(combs)/fullCombs), true
+	return chem.Millilitres(math.Ceil(ml/step-0.5-1e-9) * step)
 }
 
 // amount gives one colony its acid.
 func (r Request) amount(rule Rule, name string, nuc bool, combs, boxes int) Amount {
 	a := Amount{Name: name, Alike: 1, Combs: combs, Boxes: boxes}
-	ml, byPart := rule.asked(nuc, combs, boxes, r.Working)
-	a.Asked, a.ByPart = chem.Millilitres(ml), byPart
-	a.ML = chem.Millilitres(math.Round(ml))
-	if rule.Cap > 0 && a.ML > rule.Cap {
-		a.ML, a.Capped = rule.Cap, true
+	ask := rule.asked(nuc, combs, boxes, r.Working)
+	a.Asked, a.ByPart = chem.Millilitres(ask.ml), ask.byPart
+	a.ML = poured(ask.ml, ask.noMore)
+	if most := rule.same(rule.Cap, r.Working); rule.Cap > 0 && ask.ml > most+1e-9 {
+		a.ML, a.Capped = poured(most, true), true
 	}
 	a.Pure = chem.Grams(float64(a.ML) * potency(r.Working))
 	if r.Sheet.Takes > 0 {

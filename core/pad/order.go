@@ -18,11 +18,11 @@ const fridge chem.Celsius = 4
 func (r Request) lines(d Dilution) []bench.Line {
 	var out []bench.Line
 	if d.Water > 1e-7 {
-		water := bench.Weighed(StepWater, d.Water, r.Balance.Bulk(d.Water))
+		water := bench.Weighed(StepWater, d.Water, r.Balance)
 		water.Temp = fridge
 		out = append(out, water)
 	}
-	stock := bench.Weighed(StepStock, d.Stock, r.Balance.Bulk(d.Stock))
+	stock := bench.WeighedAcid(StepStock, d.Stock, r.Balance)
 	stock.Volume, stock.Temp, stock.Gear = d.StockML, fridge, bench.FormicGear
 	return append(out, stock)
 }

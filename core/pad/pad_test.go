@@ -3,6 +3,7 @@ package pad
 import (
 	"errors"
 	"math"
+	"slices"
 	"testing"
 
 	"keeler/core/bench"
@@ -137,6 +138,20 @@ func TestAmounts(t *testing.T) {
 		{"the same acid in 65 %", func(r *Request) { r.Working = 0.65 }, colony("A", false, 10), 18, 13.506},
 		{"own, a box", own(Rule{Per: PerBox, ML: 25, At: 0.6, From: Below}), colony("A", false, 10, 10), 50, 34.275},
 		{"own, capped", own(Rule{Per: PerComb, ML: 3, At: 0.6, From: Below, Cap: 50}), colony("A", false, 11, 11), 50, 34.275},
+		// 10 mL of 60 % hold 6.855 g: 6.746 mL of 85 %, and a nuc's dose is never rounded up.
+		{"own, nucs flat, in 85 %", func(r *Request) {
+			r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10}, 0.85
+		}, colony("A", true, 6), 6.5, 6.605},
+		{"own, capped, in 85 %", func(r *Request) {
+			r.Own, r.Working = &Rule{Per: PerComb, ML: 2, At: 0.6, From: Above, Cap: 10}, 0.85
+		}, colony("A", false, 10), 6.5, 6.605},
+		// 30 mL of 60 % are 27.41 of 65 %: one dose for all, never rounded up.
+		{"own, one dose, in 65 %", func(r *Request) {
+			r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below}, 0.65
+		}, colony("A", false, 10), 27, 20.260},
+		// 2.25 mL a comb on six are 13.5: a tie, down. A label's 2.4 on six are 14.4.
+		{"own, a tie", own(Rule{Per: PerComb, ML: 2.25, At: 0.6, From: Above}), colony("A", false, 6), 13, 8.912},
+		{"a label's, never up", own(Rule{Per: PerComb, ML: 2.45, At: 0.6, From: Above, Label: true}), colony("A", false, 6), 14, 9.597},
 		{"own, nucs flat", own(Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 12}), colony("A", true, 6), 12, 8.226},
 	} {
 		p := plan(t, func(r *Request) {
@@ -210,8 +225,8 @@ func TestWhatIsGivenAddsUp(t *testing.T) {
 			if atSixty == 0 {
 				atSixty = pure
 			}
-			if school.Rule.Per != PerDay { // half a mL a colony, of up to 0.96 g
-				near(t, school.ID+" pure acid", pure, atSixty, 4*0.5*0.96)
+			if school.Rule.Per != PerDay { // up to a mL a colony, of up to 0.96 g
+				near(t, school.ID+" pure acid", pure, atSixty, 4*0.96)
 			}
 		}
 	}
@@ -266,6 +281,12 @@ func TestNotes(t *testing.T) {
 		{"by the spoon", nil, NoteSpoons, []float64{1, 14.8, 15, 20, 20}},
 		{"two spoons", func(r *Request) { r.School = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
 		{"the same acid", func(r *Request) { r.Working = 0.65 }, NoteScaled, []float64{60, 65, 19.7, 18}},
+		// 3.7 mL a comb on eleven are 41 mL of 60 %, 28.1 g; twelve of 2 mL seven times 115 g.
+		{"much for a box", func(r *Request) {
+			r.Own, r.Colonies = &Rule{Per: PerComb, ML: 3.7, At: 0.6, From: Below}, []hive.Colony{colony("A", false, 11)}
+		}, NoteBoxHigh, []float64{28.106, 25}},
+		{"much for a course", func(r *Request) { r.School, r.Visits = "floor-sheet", 8 }, NoteAllHigh, []float64{164.52, 150}},
+		{"many visits", func(r *Request) { r.Visits = 7 }, NoteMany, []float64{7, 6}},
 		{"too few visits", func(r *Request) { r.Visits = 2 }, NoteVisits, []float64{2, 3}},
 		{"too far apart", func(r *Request) { r.Apart = 9 }, NoteApart, []float64{9, 4, 7}},
 		{"not enough", func(r *Request) { r.Size = Size{By: SizeWorking, Working: 15} }, NoteShort, []float64{20, 15}},
@@ -290,6 +311,122 @@ func TestNotes(t *testing.T) {
 			t.Errorf("%s: no %s", c.name, c.code)
 		}
 	}
+}
+
+// 6.746 mL asked of 85 % where 10 mL of 60 % are meant, for the nuc and for the cap.
+func TestNucAndCapAreScaled(t *testing.T) {
+	p := plan(t, func(r *Request) {
+		r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10, Cap: 10}, 0.85
+		r.Colonies = []hive.Colony{colony("N", true, 5), colony("A", false, 10)}
+	})
+	near(t, "nuc asks", float64(p.Amounts[0].Asked), 6.746, 0.001)
+	if a := p.Amounts[1]; !a.Capped || a.ML != 6.5 {
+		t.Errorf("capped: %+v", a)
+	}
+}
+
+// Five litres a colony, and all else beyond sense, are refused at their field; what is
+// named as possible passes.
+func TestTooMuchAcidIsRefused(t *testing.T) {
+	card := func(pure chem.Grams, each int) Hold {
+		return Hold{Kind: ReadyPads, Card: &Card{Pure: pure, Per: PerBox, Each: each, From: Above, Visits: 1}}
+	}
+	for _, c := range []struct {
+		field  string
+		high   float64
+		change func(*Request)
+		within func(*Request, float64)
+	}{
+		// 100 g in a box are 145.88 mL of 60 %, or 14.588 on each of ten combs.
+		{"amount.ml", 14.588, func(r *Request) { r.Own = &Rule{Per: PerComb, ML: 500, At: 0.6, From: Above} },
+			func(r *Request, v float64) { r.Own.ML = chem.Millilitres(v) }},
+		{"amount.ml", 145.88, func(r *Request) { r.Own = &Rule{Per: PerColony, ML: 5000, At: 0.6, From: Above} },
+			func(r *Request, v float64) { r.Own.ML = chem.Millilitres(v) }},
+		{"amount.nuc_ml", 145.88, func(r *Request) { r.Own = &Rule{Per: PerColony, ML: 20, At: 0.6, From: Above, Nuc: 400} },
+			func(r *Request, v float64) { r.Own.Nuc = chem.Millilitres(v) }},
+		// 100 mL are 68.55 g: seven times would be 480, eight 548.
+		{"amount.visits", 7, func(r *Request) { r.Own, r.Visits = &Rule{Per: PerColony, ML: 100, At: 0.6, From: Above}, 12 },
+			func(r *Request, v float64) { r.Visits = int(v) }},
+		{"amount.visits", 15, func(r *Request) { r.Visits = 16 }, func(r *Request, v float64) { r.Visits = int(v) }},
+		// Seven pads of 68 g are 476 g in a box, eight 544.
+		{"hold.card.each", 7, func(r *Request) { r.Hold = card(68, 8) }, func(r *Request, v float64) { r.Hold = card(68, int(v)) }},
+	} {
+		r := quiet()
+		c.change(&r)
+		_, err := New(r)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != c.field || math.Abs(l[0].High/c.high-1) > 1e-3 {
+			t.Errorf("%s: %v %+v, want up to %v", c.field, err, l, c.high)
+			continue
+		}
+		c.within(&r, l[0].High)
+		if _, err := New(r); err != nil {
+			t.Errorf("%s: %v is named and refused: %v", c.field, l[0].High, err)
+		}
+	}
+}
+
+// A warning that always stands is none: every school at its own amount, on boxes of 8 to
+// 12 combs, and a label's pads whatever they hold, are quiet.
+func TestSchoolsAreQuietAtTheirOwnAmount(t *testing.T) {
+	quietly := func(name string, p Plan) {
+		for _, n := range p.Notes {
+			if n.Warn {
+				t.Errorf("%s: %+v", name, n)
+			}
+		}
+	}
+	for combs := 8; combs <= 12; combs++ {
+		for _, school := range Schools {
+			quietly(school.ID, plan(t, func(r *Request) {
+				r.School, r.Colonies = school.ID, []hive.Colony{colony("A", false, combs)}
+			}))
+		}
+		quietly("a label's pads", plan(t, func(r *Request) {
+			r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 150, Per: PerColony, Each: 3, From: Above, Visits: 2}}
+			r.Colonies = []hive.Colony{colony("A", false, combs)}
+		}))
+	}
+}
+
+// No box gets more than its bound, whatever the rule; what is shown in mL holds what
+// is shown in g; a label's amount is not exceeded.
+func FuzzAmounts(f *testing.F) {
+	f.Add(uint8(0), 2.0, 60.0, 65.0, 10, 1, false, true, 10.0)
+	f.Add(uint8(2), 30.0, 60.0, 85.0, 5, 2, true, false, 12.0)
+	f.Fuzz(func(t *testing.T, per uint8, ml, at, working float64, combs, boxes int, nuc, label bool, flat float64) {
+		if combs < 1 || combs > 20 || boxes < 1 || boxes > 6 {
+			t.Skip()
+		}
+		rule := Rule{
+			Per: []Per{PerComb, PerBox, PerColony}[per%3], ML: chem.Millilitres(ml), At: chem.Share(at / 100),
+			From: Above, Nuc: chem.Millilitres(flat), Label: label,
+		}
+		r := quiet()
+		r.Own, r.Hold.Label, r.Working = &rule, 1, chem.Share(working/100)
+		r.Size, r.Balance.Division = Size{By: SizeWorking, Working: 1000}, 0.001
+		frames := make([]int, boxes)
+		for i := range frames {
+			frames[i] = combs
+		}
+		r.Colonies = []hive.Colony{colony("F", nuc, frames...)}
+		p, err := New(r)
+		if err != nil {
+			return
+		}
+		a := p.Amounts[0]
+		near(t, "pure", float64(a.Pure), float64(a.ML)*potency(r.Working), 1e-6)
+		// A whole mL, rounded to, may go over the bound by half of itself.
+		if float64(a.BoxPure()) > 100+potency(r.Working) {
+			t.Errorf("%v g in a box", a.BoxPure())
+		}
+		if label && a.ML > a.Asked+1e-6 {
+			t.Errorf("%v mL given where the label says %v", a.ML, a.Asked)
+		}
+		if over := a.BoxPure() > 25; over && !label && !slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Code == NoteBoxHigh }) {
+			t.Errorf("%v g in a box without a warning", a.BoxPure())
+		}
+	})
 }
 
 func TestRefused(t *testing.T) {

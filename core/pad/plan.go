@@ -93,18 +93,21 @@ func (r Request) rule() Rule {
 	switch {
 	case r.Hold.Kind == ReadyPads:
 		c := r.Hold.Card
-		return Rule{From: c.From, Visits: c.Visits, Apart: c.Apart}
+		return Rule{From: c.From, Visits: c.Visits, Apart: c.Apart, Label: true}
 	case r.Own != nil:
 		own := *r.Own
-		own.Visits, own.Apart = max(r.Visits, 1), r.Apart
+		own.Visits, own.Apart = r.Visits, r.Apart
+		if r.Visits == 0 {
+			own.Visits = 1
+		}
 		return own
 	}
 	school, _ := Find(r.School)
 	rule := school.Rule
-	if r.Visits > 0 {
+	if r.Visits != 0 {
 		rule.Visits = r.Visits
 	}
-	if r.Apart > 0 {
+	if r.Apart != 0 {
 		rule.Apart = r.Apart
 	}
 	return rule

@@ -100,7 +100,9 @@ func (r Request) check() fault.List {
 	default:
 		l.Add("hold.kind", fault.Unknown)
 	}
-	r.checkMean(&l)
+	if r.Hold.Kind != Acid {
+		r.checkMean(&l)
+	}
 	r.Balance.Check(&l)
 	l.Within("prices.stock", r.Prices.StockL, 0, 1e6, "")
 	return l
@@ -122,16 +124,13 @@ func (r Request) checkAcid(l *fault.List) {
 	if r.Hold.Volume != 0 {
 		l.Within("hold.volume_ml", float64(r.Hold.Volume), 10, 100000, "mL")
 	}
-	if r.Own != nil {
-		r.Own.check("amount", l)
-	} else if _, ok := Find(r.School); !ok {
+	if _, ok := Find(r.School); !ok && r.Own == nil {
 		l.Add("amount.school", fault.Unknown)
 	}
-	visits := r.Visits
-	if visits == 0 { // the school's
-		visits = 1
+	r.checkMean(l)
+	if len(*l) == before { // amounts go by all of that
+		r.checkAmount("amount", l)
 	}
-	checkCourse("amount", visits, r.Apart, l)
 	r.Size.check(l)
 	l.Within("bottle_ml", float64(r.Bottle), 50, 50000, "mL")
 	if r.Sheet.Takes != 0 {
@@ -141,10 +140,28 @@ func (r Request) checkAcid(l *fault.List) {
 	}
 }
 
+// checkAmount checks the rule, whose bounds are those of what each box would get.
+func (r Request) checkAmount(path string, l *fault.List) {
+	before, rule := len(*l), r.rule()
+	if own := r.Own; own != nil {
+		own.check(path, l)
+		if len(*l) > before {
+			return
+		}
+		l.Within(path+".ml", float64(own.ML), 0.1, r.mostML(rule, r.Working), "mL")
+		l.Within(path+".nuc_ml", float64(own.Nuc), 0, min(maxML, float64(shortVisit.most)/potency(own.At)), "mL")
+		l.Within(path+".cap_ml", float64(own.Cap), 0, 1000, "mL")
+	}
+	most := float64(mostVisits)
+	if len(*l) == before {
+		most = r.mostVisitsOf(rule)
+	}
+	checkCourse(path, rule.Visits, most, r.Apart, l)
+}
+
 func (r Rule) check(path string, l *fault.List) {
 	switch r.Per {
 	case PerComb, PerBox, PerColony:
-		l.Within(path+".ml", float64(r.ML), 0.1, 500, "mL")
 		l.Within(path+".at_percent", float64(r.At)*100, 5, 100, "%")
 	case "":
 		l.Add(path+".per", fault.Missing)
@@ -154,12 +171,10 @@ func (r Rule) check(path string, l *fault.List) {
 	if r.From != Above && r.From != Below {
 		l.Add(path+".from", fault.Unknown)
 	}
-	l.Within(path+".nuc_ml", float64(r.Nuc), 0, 500, "mL")
-	l.Within(path+".cap_ml", float64(r.Cap), 0, 1000, "mL")
 }
 
-func checkCourse(path string, visits, apart int, l *fault.List) {
-	l.Within(path+".visits", float64(visits), 1, 20, "visits")
+func checkCourse(path string, visits int, most float64, apart int, l *fault.List) {
+	l.Within(path+".visits", float64(visits), 1, most, "visits")
 	l.Within(path+".days_apart", float64(apart), 0, 30, "days")
 }
 
@@ -170,16 +185,21 @@ func (h Hold) check(l *fault.List) {
 		l.Add("hold.card", fault.Missing)
 		return
 	}
+	before := len(*l)
 	l.Within("hold.card.formic_g", float64(c.Pure), 1, 200, "g")
 	if c.Per != PerColony && c.Per != PerBox {
 		l.Add("hold.card.per", fault.Unknown)
 	}
-	l.Within("hold.card.each", float64(c.Each), 1, 10, "pads")
-	l.Within("hold.card.nuc_each", float64(c.Nuc), 0, 10, "pads")
+	most := float64(maxPads)
+	if len(*l) == before {
+		most = c.mostPads()
+	}
+	l.Within("hold.card.each", float64(c.Each), 1, most, "pads")
+	l.Within("hold.card.nuc_each", float64(c.Nuc), 0, most, "pads")
 	if c.From != Above && c.From != Below {
 		l.Add("hold.card.from", fault.Unknown)
 	}
-	checkCourse("hold.card", c.Visits, c.Apart, l)
+	checkCourse("hold.card", c.Visits, mostVisits, c.Apart, l)
 }
 
 func (s Size) check(l *fault.List) {
@@ -211,8 +231,9 @@ func (r Request) checkMean(l *fault.List) {
 		return
 	}
 	l.Within("mean.colonies", float64(r.Mean.Colonies), 1, hive.MaxColonies, "colonies")
-	l.Within("mean.combs", float64(r.Mean.Combs), 1, hive.MaxBoxes*hive.MaxFrames, "combs")
-	l.Within("mean.boxes", float64(r.Mean.Boxes), 1, hive.MaxBoxes, "boxes")
+	if l.Within("mean.boxes", float64(r.Mean.Boxes), 1, hive.MaxBoxes, "boxes") {
+		l.Within("mean.combs", float64(r.Mean.Combs), 1, float64(r.Mean.Boxes*hive.MaxFrames), "combs")
+	}
 }
 
 // strength is the stock's, by mass, and how far off it can be either way.

@@ -37,7 +37,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"hold.reading.g_per_ml", 1.012, 1.2213, func(r *Request, v float64) { reading(r).Density = chem.GramsPerMillilitre(v); r.Working = 0.05 }},
 		{"hold.reading.off_g_per_ml", 0, 0.05, func(r *Request, v float64) { reading(r).Off = chem.GramsPerMillilitre(v) }},
 		{"hold.reading.temp_off_c", 0, 10, func(r *Request, v float64) { reading(r).TempOff = chem.Celsius(v) }},
-		{"amount.ml", 0.1, 500, func(r *Request, v float64) {
+		{"amount.ml", 0.1, 145.87, func(r *Request, v float64) {
 			own(r).ML = chem.Millilitres(v)
 			r.Size = Size{By: SizeWorking, Working: 100}
 		}},
@@ -45,16 +45,16 @@ func TestEndsOfEachFigure(t *testing.T) {
 			own(r).At = chem.Share(v / 100)
 			r.Size = Size{By: SizeWorking, Working: 100}
 		}},
-		{"amount.nuc_ml", 0, 500, func(r *Request, v float64) { own(r).Nuc = chem.Millilitres(v) }},
+		{"amount.nuc_ml", 0, 145.87, func(r *Request, v float64) { own(r).Nuc = chem.Millilitres(v) }},
 		{"amount.cap_ml", 0, 1000, func(r *Request, v float64) { own(r).Cap = chem.Millilitres(v) }},
-		{"amount.visits", 1, 20, func(r *Request, v float64) { r.Visits = int(v) }},
+		{"amount.visits", 1, 15, func(r *Request, v float64) { r.Visits = int(v) }},
 		{"amount.days_apart", 0, 30, func(r *Request, v float64) { r.Apart = int(v) }},
 		{"size.reserve_percent", 0, 100, func(r *Request, v float64) { r.Size.Reserve = chem.Share(v / 100) }},
 		{"size.working_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeWorking, Working: chem.Millilitres(v)} }},
 		{"size.stock_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeStock, Stock: chem.Millilitres(v)} }},
 		{"size.water_g", 2, 50000, func(r *Request, v float64) { r.Size = Size{By: SizeWater, Water: chem.Grams(v)} }},
 		{"mean.colonies", 1, 1000, func(r *Request, v float64) { r.Colonies, r.Mean = nil, &Mean{int(v), 10, 1} }},
-		{"mean.combs", 1, 120, func(r *Request, v float64) { r.Colonies, r.Mean = nil, &Mean{9, int(v), 1} }},
+		{"mean.combs", 1, 20, func(r *Request, v float64) { r.Colonies, r.Mean = nil, &Mean{9, int(v), 1} }},
 		{"mean.boxes", 1, 6, func(r *Request, v float64) { r.Colonies, r.Mean = nil, &Mean{9, 10, int(v)} }},
 		{"sheet.takes_ml", 1, 1000, func(r *Request, v float64) { r.Sheet = Sheet{chem.Millilitres(v), 10, 10} }},
 		{"sheet.width_cm", 1, 200, func(r *Request, v float64) { r.Sheet = Sheet{10, v, 10} }},
@@ -63,9 +63,9 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"prices.stock", 0, 1e6, func(r *Request, v float64) { r.Prices.StockL = v }},
 		{"hold.count", 0, 10000, func(r *Request, v float64) { card(r); r.Hold.Count = int(v) }},
 		{"hold.card.formic_g", 1, 200, func(r *Request, v float64) { card(r).Pure = chem.Grams(v) }},
-		{"hold.card.each", 1, 10, func(r *Request, v float64) { card(r).Each = int(v) }},
-		{"hold.card.nuc_each", 0, 10, func(r *Request, v float64) { card(r).Nuc = int(v) }},
-		{"hold.card.visits", 1, 20, func(r *Request, v float64) { card(r).Visits = int(v) }},
+		{"hold.card.each", 1, 7, func(r *Request, v float64) { card(r).Each = int(v) }},
+		{"hold.card.nuc_each", 0, 7, func(r *Request, v float64) { card(r).Nuc = int(v) }},
+		{"hold.card.visits", 1, 15, func(r *Request, v float64) { card(r).Visits = int(v) }},
 		{"hold.card.days_apart", 0, 30, func(r *Request, v float64) { card(r).Apart = int(v) }},
 	} {
 		try := func(v float64) error {

@@ -36,15 +36,19 @@ const (
 type Rule struct {
 	Per    Per
 	ML     chem.Millilitres // for a comb, box or colony
-	At     chem.Share       // the strength that ML is meant in
+	At     chem.Share       // the strength that ML, Nuc and Cap are meant in
 	Day    [2]chem.Grams    // g a day for one box, and for more
 	Days   int              // that a filling lasts; only by day
 	From   From
 	Nuc    chem.Millilitres // for every nuc; 0: by its combs
 	Cap    chem.Millilitres // for any colony and visit; 0 for none
 	Visits int
-	Apart  int // days from visit to visit
+	Apart  int  // days from visit to visit
+	Label  bool // the figures are a label's: never rounded up, and not warned about
 }
+
+// slow tells a filling that lasts from what is gone in a day or two.
+func (r Rule) slow() bool { return r.Per == PerDay || r.Per == "" }
 
 // School is one established way, and within what it is kept.
 type School struct {

@@ -25,7 +25,7 @@ func TestDilutionInOrder(t *testing.T) {
 		t.Errorf("the order is %s", order)
 	}
 	m := w.Made([]bench.Taken{{Part: 0, Mass: p.Dilution.Stock}, {Part: 1, Mass: p.Dilution.Water}})
-	if math.Abs(m.Strength.Value-60) > 1e-6 || math.Abs(m.Strength.Off-0.71) > 0.01 || m.Strength.Stand != bench.Within {
+	if math.Abs(m.Strength.Value-60) > 1e-6 || math.Abs(m.Strength.Off-0.80) > 0.01 || m.Strength.Stand != bench.Within {
 		t.Errorf("makes %+v", m.Strength)
 	}
 	r.Hold = Hold{Kind: ReadyPads}

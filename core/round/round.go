@@ -3,8 +3,11 @@
 package round
 
 import (
+	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/stock"
+	"keeler/core/syrup"
 )
 
 // Kind says what a record is of.
@@ -36,19 +39,21 @@ var Extras = []string{
 
 // Record is what was done at one colony.
 type Record struct {
-	Kind   Kind
-	Reason string
-	Amount float64 // mL or pieces
-	Unit   string
+	Kind Kind
+	// Dribble: the amount is held against the largest dose of a dribble.
+	Dribble bool
+	Reason  string
+	Amount  float64 // mL or pieces
+	Unit    string
 	// Of Out.
 	Came, Missing, Chewed int
 	Open                  float64 // seconds that the hive stood open
 }
 
-// Most that one colony is given of anything, beyond which it is a slip: the dribble's
-// cap is 50 mL, the largest dose of working acid a bottle.
+// Most that one colony is given of anything, beyond which it is a slip: the largest
+// dose of working acid is a bottle, a dribble's syrup.MostColony.
 const (
-	mostML     = 2000
+	mostML     = 1000
 	mostPieces = 100
 	mostOpen   = 4 * 3600
 )
@@ -56,8 +61,15 @@ const (
 // Check appends what cannot be.
 func (r Record) Check(l *fault.List) {
 	most, least := float64(mostML), 0.0
-	if r.Unit == "pieces" {
+	switch {
+	case r.Unit == "pieces":
 		most = mostPieces
+	case r.Dribble:
+		most = float64(syrup.MostColony)
+	}
+	unit := r.Unit
+	if unit == "ml" {
+		unit = "mL"
 	}
 	switch r.Kind {
 	case Given:
@@ -77,7 +89,7 @@ func (r Record) Check(l *fault.List) {
 		l.Add("kind", fault.Unknown)
 		return
 	}
-	l.Within("amount", r.Amount, least, most, "")
+	l.Within("amount", r.Amount, least, most, unit)
 	if r.Unit == "pieces" && r.Amount != float64(int(r.Amount)) {
 		l.AddRange("amount", fault.WholeOnly, 0, 0, "pieces")
 	}
@@ -112,9 +124,18 @@ type Reach struct {
 	Over     float64 // what stays when all have got theirs
 }
 
-// Reaches tells it for the amounts expected of the colonies to come.
-func Reaches(left float64, expected []float64) Reach {
+// Reaches tells it for the amounts expected of the colonies to come, mL or pieces. A
+// fault names what cannot be: an amount below nothing, or more than anyone has.
+func Reaches(left float64, expected []float64) (Reach, error) {
 	var r Reach
+	var l fault.List
+	l.Within("left", left, 0, stock.Most, "")
+	for i, e := range expected {
+		l.Within(fault.Index("expected", i), e, 0, stock.Most, "")
+	}
+	if len(l) > 0 {
+		return r, l
+	}
 	for _, e := range expected {
 		if e <= left+dust && r.Short == 0 {
 			r.Colonies++
@@ -125,10 +146,10 @@ func Reaches(left float64, expected []float64) Reach {
 	}
 	if r.Short > 0 {
 		r.Short = max(r.Short-max(left, 0), 0)
-		return r
+		return r, nil
 	}
 	r.Over = max(left, 0)
-	return r
+	return r, nil
 }
 
 const dust = 1e-6
@@ -156,7 +177,10 @@ const (
 	Clock    Flag = "clock"      // the phone's clock is more than 12 hours off
 	NoBatch  Flag = "no_batch"   // nobody said what it was given from
 	TooMuch  Flag = "too_much"   // more than the cap, or twice what was asked for
+	Strong   Flag = "too_strong" // more acid than was meant, whatever its mL
 	PastDay  Flag = "past_day"   // the batch was past its use-by day
+	NotMade  Flag = "not_made"   // from a batch that was not finished at the bench
+	Again    Flag = "again"      // the same acid was given not long before, in any job
 )
 
 // skewed is by how much a phone's clock may be off, s: no time zone is further.
@@ -166,6 +190,12 @@ const skewed = 12 * 3600
 // a record and what the server makes of it, both in seconds.
 func Off(byPhone, byServer float64) bool {
 	return byPhone-byServer > skewed || byServer-byPhone > skewed
+}
+
+// Stronger reports whether a dose holds more acid than was meant, both in mg: by more
+// than a batch may stray from its recipe.
+func Stronger(given, meant float64) bool {
+	return meant > 0 && given > meant*(1+bench.Tolerance)+dust
 }
 
 // Much reports whether a dribble is over the cap, or any amount twice what was asked.

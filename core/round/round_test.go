@@ -13,14 +13,28 @@ import (
 func TestReaches(t *testing.T) {
 	all := []float64{30, 28, 35, 20, 46}
 	for left, want := range map[float64]Reach{
-		100: {3, 59, 0}, 200: {5, 0, 41}, 159: {5, 0, 0}, 0: {0, 159, 0}, -12: {0, 159, 0},
+		100: {3, 59, 0}, 200: {5, 0, 41}, 159: {5, 0, 0}, 0: {0, 159, 0},
 	} {
-		if got := Reaches(left, all); got != want {
-			t.Errorf("%v mL: %+v, want %+v", left, got, want)
+		if got, err := Reaches(left, all); got != want || err != nil {
+			t.Errorf("%v mL: %+v %v, want %+v", left, got, err, want)
 		}
 	}
-	if got := Reaches(50, nil); got != (Reach{0, 0, 50}) {
+	if got, _ := Reaches(50, nil); got != (Reach{0, 0, 50}) {
 		t.Errorf("nobody to come: %+v", got)
+	}
+	for _, c := range []struct {
+		left     float64
+		expected []float64
+		field    string
+		reason   fault.Reason
+	}{
+		{1e308, []float64{1e308}, "left", fault.TooHigh}, {50, []float64{30, 1e308}, "expected[1]", fault.TooHigh},
+		{-1, nil, "left", fault.TooLow}, {50, []float64{-1}, "expected[0]", fault.TooLow}, {math.NaN(), nil, "left", fault.NotFinite},
+	} {
+		_, err := Reaches(c.left, c.expected)
+		if l, ok := err.(fault.List); !ok || l[0].Field != c.field || l[0].Reason != c.reason {
+			t.Errorf("%+v: %v", c, err)
+		}
 	}
 }
 
@@ -58,6 +72,8 @@ func TestRecordsRefused(t *testing.T) {
 		{func(r *Record) { r.Amount = 0 }, "amount", fault.TooLow},
 		{func(r *Record) { r.Amount = -3 }, "amount", fault.TooLow},
 		{func(r *Record) { r.Amount = 3000 }, "amount", fault.TooHigh},
+		{func(r *Record) { r.Dribble, r.Amount = true, 251 }, "amount", fault.TooHigh},
+		{func(r *Record) { r.Dribble, r.Amount = true, 250 }, "", ""},
 		{func(r *Record) { r.Amount = math.NaN() }, "amount", fault.NotFinite},
 		{func(r *Record) { r.Unit, r.Amount = "pieces", 2.5 }, "amount", fault.WholeOnly},
 		{func(r *Record) { r.Unit, r.Amount = "pieces", 500 }, "amount", fault.TooHigh},
@@ -90,6 +106,10 @@ func TestFlags(t *testing.T) {
 			t.Errorf("%+v", c)
 		}
 	}
+	// 30 mL of 35 g/L are 1,050 mg: of a batch 5 % over it is as meant, of 6 % it is more.
+	if Stronger(1102, 1050) || !Stronger(1113, 1050) || Stronger(1113, 0) {
+		t.Error("what is stronger than meant")
+	}
 	if Off(0, 11*3600) || !Off(0, 13*3600) || !Off(86400, 0) {
 		t.Error("a day off is off, a time zone is not")
 	}
@@ -112,7 +132,13 @@ func FuzzReaches(f *testing.F) {
 			expected[i] = math.Abs(e)
 			sum += expected[i]
 		}
-		r := Reaches(left, expected)
+		r, err := Reaches(left, expected)
+		if left < 0 {
+			if err == nil {
+				t.Fatalf("%v left is taken", left)
+			}
+			return
+		}
 		if r.Short < 0 || r.Over < 0 || r.Colonies < 0 || r.Colonies > 3 || r.Short > 0 && r.Over > 0 {
 			t.Fatalf("%v for %v: %+v", left, expected, r)
 		}

@@ -43,6 +43,17 @@ type Conditions struct {
 
 	// DaysIn is how long it stays in the hive, 0 for what does not.
 	DaysInLow, DaysInHigh int
+
+	// Visits of a course, the first included, and the days between them; 0 or 1 for
+	// what is given once. Swap: the next goes in while the last is still there.
+	Visits              int
+	ApartLow, ApartHigh int
+	Swap                bool
+
+	// Withdrawal is how many days honey may not be taken after it.
+	Withdrawal int
+	// Label: they are a label's own; its repeats are as the label says.
+	Label bool
 }
 
 // Wind and rain that stop work at open hives, by any method; the trade's rule.
@@ -62,7 +73,19 @@ var Schools = []Conditions{
 	{ID: "in-season", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 8, MaxC: 28, BestLowC: 12, BestHighC: 22, FromHour: 17, ToHour: 22},
 	// Warm enough for bees to walk on them: days above 10 °C.
 	{ID: "strips", Method: Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28, ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: 42, DaysInHigh: 56},
-	{ID: "formic", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14},
+	// Sheets and sponges, which are gone in a day or two and given again.
+	{ID: "formic", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
+	// Bottle and wick: one filling that lasts.
+	{ID: "formic-bottle", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14},
+}
+
+// courseDays is over how many days the weather must suit formic acid: a sheet or
+// sponge its own day and the next, a filling as long as it lasts.
+func (c Conditions) courseDays() int {
+	if c.Visits > 1 && !c.Label {
+		return 2
+	}
+	return max(1, c.DaysInHigh)
 }
 
 // School finds conditions by their id.

@@ -1,6 +1,8 @@
 package season
 
 import (
+	"math"
+
 	"keeler/core/calendar"
 	"keeler/core/mites"
 )
@@ -14,17 +16,17 @@ const (
 	NeedWatch Need = "watch"      // about at the line
 	NeedNone  Need = "none"       // under the line
 	NeedCount Need = "count"      // nobody can tell: count, or count more
-	NeedStale Need = "count_anew" // the count is too old to hold
+	NeedStale Need = "count_anew" // mites may have grown over the line since, or were treated
 )
 
-// countFresh is how many days a count holds: mites about double in a brooding
-// month, so after six weeks it says little. It is Keeler's choice.
-const countFresh = 42
-
-// Counted is how a colony's last count stands.
+// Counted is how a colony's last count stands, and what bears on how it ages.
 type Counted struct {
-	Standing mites.Standing
-	On       calendar.Day
+	Standing    mites.Standing
+	On          calendar.Day
+	Value, High float64 // of its rate and interval
+	Line        float64 // that it is held against
+	Colony      *Colony // nil: nothing is known of its brood
+	Latitude    float64
 }
 
 // Needs tells what each colony of one yard needs on a day; over is how many of
@@ -52,14 +54,40 @@ func (c Counted) need(on calendar.Day) Need {
 	switch {
 	case c.Standing == mites.Uncounted || c.Standing == mites.NoLine || c.Standing == "":
 		return NeedCount
-	case on-c.On > countFresh:
+	case c.treatedSince(on):
 		return NeedStale
 	case c.Standing == mites.Over:
 		return NeedTreat
+	case c.Standing == mites.Near && c.grown(c.Value, on) >= c.Line, c.Standing == mites.Under && c.grown(c.High, on) >= c.Line:
+		return NeedStale
 	case c.Standing == mites.Near:
 		return NeedWatch
 	case c.Standing == mites.Under:
 		return NeedNone
 	}
 	return NeedCount
+}
+
+// grown is what a rate may have become: mites double in about 30 days with brood, and
+// without it they do not grow.
+func (c Counted) grown(rate float64, on calendar.Day) float64 {
+	days := int(on - c.On)
+	if c.Colony != nil {
+		days = c.Colony.broodDays(c.On, on, c.Latitude)
+	}
+	return rate * math.Exp2(float64(days)/broodDouble)
+}
+
+// treatedSince reports whether something was given after the count, which then says
+// nothing of today's mites.
+func (c Counted) treatedSince(on calendar.Day) bool {
+	if c.Colony == nil {
+		return false
+	}
+	for _, t := range c.Colony.Treatments {
+		if t.Given > c.On && t.Given <= on {
+			return true
+		}
+	}
+	return false
 }

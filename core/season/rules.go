@@ -9,36 +9,40 @@ type Rule struct {
 	weigh func(Case) (Reason, bool)
 }
 
-// Rules are all considerations (REFERENCE §3 to §6).
+// Rules are all considerations (REFERENCE §3 to §6, §9).
 var Rules = []Rule{
+	{"past its day", nil, overdue},
+	{"in another job", nil, inJob},
+	{"changed since", nil, changed},
 	{"bees", nil, bees},
+	{"too small", nil, tooSmall},
+	{"brood break", []Method{Dribble}, broodBreak},
 	{"sealed brood", []Method{Dribble}, sealedBrood},
-	{"given already", []Method{Dribble}, givenAlready},
+	{"oxalic already", []Method{Dribble}, oxalicAlready},
+	{"strips just out", []Method{Dribble}, stripsOut},
+	{"other acid", []Method{Dribble, Pad}, otherAcid},
+	{"course", []Method{Pad}, course},
 	{"still in the hive", nil, stillIn},
 	{"supers for harvest", nil, supers},
+	{"withdrawal", nil, withdrawal},
 	{"honey for people", nil, honey},
 	{"stores", []Method{Dribble, Pad}, stores},
 	{"queen", nil, queen},
 	{"room above", []Method{Pad}, room},
+	{"season", []Method{Dribble}, noSeason},
 	{"harmful heat", nil, heat},
+	{"days of the course", []Method{Pad}, courseWeather},
+	{"days to walk", []Method{Strip}, walking},
+	{"frost at night", []Method{Dribble}, frost},
 	{"weather", nil, weather},
 }
 
-// How long a look holds, in days.
-const (
-	// Eggs laid just after a look without sealed brood are capped on day 9; larvae
-	// that were there may be capped within 3 days (§6).
-	broodSure, broodPossible = 3, 9
-	// In the cluster a queen that has stopped seldom begins again within a brood cycle.
-	winterBroodSure = 21
-	// A worker cell that was just capped opens after 12 days, so brood seen in the
-	// cluster may be gone after a whole cycle.
-	broodGone = 21
-	// Seams and stores change slowly, supers by the keeper's own hand.
-	seamsFresh, storesFresh, supersFresh = 42, 42, 30
-	// Repeats in season: two brood cycles of 21 days lie between two broodless periods at least.
-	seasonRepeat = 42
-)
+// How long what was seen holds, in days: seams and stores change slowly, supers by the
+// keeper's own hand.
+const seamsFresh, storesFresh, supersFresh = 42, 42, 30
+
+// smallest is what is worth a treatment, in quarters: 1½ seams.
+const smallest = 6
 
 func (c Case) cold() bool { return c.On.Cold(c.Latitude) }
 
@@ -53,11 +57,42 @@ func unseen(code string) (Reason, bool) {
 	return Reason{Code: code, Verdict: LookFirst, Source: FromInspection}, true
 }
 
+// inJob: in_job, for the same method and the same acid; in_other_job, with its name.
+func inJob(c Case) (Reason, bool) {
+	for _, j := range c.Colony.Jobs {
+		r := Reason{Code: "in_other_job", Verdict: WithCare, Source: FromRecord, On: j.Day, Words: j.Name}
+		if j.Method == c.Under.Method {
+			r.Code, r.Verdict = "in_job", DoesNotFit
+			return r, true
+		}
+		return r, true
+	}
+	return Reason{}, false
+}
+
+// changed: changed_joined, changed_split, changed_swarmed, changed_boxes, changed_queen.
+func changed(c Case) (Reason, bool) {
+	k := c.Colony.Changed
+	if !k.Seen {
+		return Reason{}, false
+	}
+	return Reason{Code: "changed_" + string(k.What), Verdict: LookFirst, Source: FromColony, On: k.On}, true
+}
+
+// tooSmall: too_small (seams).
+func tooSmall(c Case) (Reason, bool) {
+	q := c.Colony.Quarters
+	if !q.Seen || q.What == 0 || q.What >= smallest {
+		return Reason{}, false
+	}
+	return seen("too_small", DoesNotFit, q, float64(q.What)/4)
+}
+
 // bees: no_bees; seams_unseen; seams_old.
 func bees(c Case) (Reason, bool) {
 	q := c.Colony.Quarters
 	switch {
-	case !q.Seen && c.Under.Method == Dribble:
+	case !q.Seen:
 		return unseen("seams_unseen")
 	case q.Seen && q.What == 0:
 		return seen("no_bees", DoesNotFit, q)
@@ -65,74 +100,6 @@ func bees(c Case) (Reason, bool) {
 		return seen("seams_old", WithCare, q)
 	}
 	return Reason{}, false
-}
-
-// sealedBrood: brood_unseen; brood_present (0 none, 1 little, 2 much seen);
-// brood_may_be_gone; brood_old (days it holds); brood_soon; broodless.
-func sealedBrood(c Case) (Reason, bool) {
-	b := c.Colony.Brood
-	if !c.Under.Broodless {
-		return Reason{}, false
-	}
-	if !b.Seen {
-		return unseen("brood_unseen")
-	}
-	days := age(c, b)
-	if b.What != BroodNone {
-		if c.cold() && days >= broodGone {
-			return seen("brood_may_be_gone", LookFirst, b)
-		}
-		return seen("brood_present", DoesNotFit, b, map[Brood]float64{BroodLittle: 1, BroodMuch: 2}[b.What])
-	}
-	sure, possible := broodSure, broodPossible
-	if c.cold() {
-		sure, possible = winterBroodSure, winterBroodSure
-	}
-	switch {
-	case days <= sure:
-		return seen("broodless", Fits, b)
-	case days <= possible:
-		return seen("brood_soon", WithCare, b, float64(possible))
-	}
-	return seen("brood_old", LookFirst, b, float64(possible))
-}
-
-// givenAlready: dribbled_already (1 in the winter cluster, 0 in season).
-func givenAlready(c Case) (Reason, bool) {
-	began, winter := c.On-seasonRepeat, 0.0
-	if c.cold() {
-		began, winter = c.On.HalfBegan(c.Latitude), 1
-	}
-	last := calendar.Day(0)
-	for _, t := range c.Colony.Treatments {
-		if t.Method == Dribble && t.Given >= began && t.Given <= c.On {
-			last = max(last, t.Given)
-		}
-	}
-	if last == 0 {
-		return Reason{}, false
-	}
-	return Reason{Code: "dribbled_already", Verdict: MustNot, Source: FromRecord, On: last, Figures: []float64{winter}}, true
-}
-
-// stillIn: same_still_in; other_still_in; both with 1 for strips, 2 for formic
-// acid, 0 for another treatment.
-func stillIn(c Case) (Reason, bool) {
-	var found Reason
-	for _, t := range c.Colony.Treatments {
-		if t.Method == Dribble || !t.In(c.On) {
-			continue
-		}
-		r := Reason{Code: "other_still_in", Verdict: WithCare, Source: FromRecord, On: t.Given,
-			Figures: []float64{map[Method]float64{Strip: 1, Pad: 2}[t.Method]}}
-		if t.Method == c.Under.Method {
-			r.Code, r.Verdict = "same_still_in", DoesNotFit
-		}
-		if found.Code == "" || r.Verdict > found.Verdict {
-			found = r
-		}
-	}
-	return found, found.Code != ""
 }
 
 // supers: supers_on; supers_label; supers_unseen; supers_old. Figures: supers seen.
@@ -145,14 +112,26 @@ func supers(c Case) (Reason, bool) {
 		return Reason{}, false // there is no harvest in the cluster's half-year
 	case !s.Seen:
 		return unseen("supers_unseen")
+	case age(c, s) > supersFresh && (s.What > 0 || !c.cold()):
+		return seen("supers_old", LookFirst, s)
 	case s.What > 0 && c.Under.Supers == SupersOff:
 		return seen("supers_on", MustNot, s, float64(s.What))
 	case s.What > 0:
 		return seen("supers_label", WithCare, s, float64(s.What))
-	case !c.cold() && age(c, s) > supersFresh:
-		return seen("supers_old", LookFirst, s)
 	}
 	return Reason{}, false
+}
+
+// withdrawal: withdrawal (days, supers seen): what is on the hive then is not harvested
+// before.
+func withdrawal(c Case) (Reason, bool) {
+	s := c.Colony.Supers
+	if c.Under.Withdrawal == 0 || !s.Seen || s.What == 0 {
+		return Reason{}, false
+	}
+	r, holds := seen("withdrawal", WithCare, s, float64(c.Under.Withdrawal), float64(s.What))
+	r.To = c.On + calendar.Day(c.Under.Withdrawal)
+	return r, holds
 }
 
 // honey: for_honey; for_honey_permit.
@@ -174,12 +153,12 @@ func stores(c Case) (Reason, bool) {
 	switch {
 	case !s.Seen && dribble:
 		return unseen("stores_unseen")
+	case s.Seen && dribble && age(c, s) > storesFresh:
+		return seen("stores_old", LookFirst, s)
 	case s.Seen && s.What == Light && dribble:
 		return seen("stores_light", DoesNotFit, s) // hungry bees drink even a 1 : 1 syrup
 	case s.Seen && s.What == Light:
 		return seen("stores_arch", WithCare, s)
-	case s.Seen && dribble && age(c, s) > storesFresh:
-		return seen("stores_old", WithCare, s)
 	}
 	return Reason{}, false
 }
@@ -202,37 +181,4 @@ func queen(c Case) (Reason, bool) {
 // room: nuc_room. Vapour needs room above, 10 cm from brood.
 func room(c Case) (Reason, bool) {
 	return Reason{Code: "nuc_room", Verdict: WithCare, Source: FromColony}, c.Colony.Nuc
-}
-
-// heat: heat (°C forecast, the limit, days it holds for); heat_unknown (days).
-func heat(c Case) (Reason, bool) {
-	if c.Under.HarmC == 0 || !c.Weather.Known {
-		return Reason{}, false
-	}
-	days := float64(c.Under.HarmDays)
-	if c.Weather.Harms(c.Under) {
-		return Reason{Code: "heat", Verdict: MustNot, Source: FromForecast, Figures: []float64{c.Weather.HarmMaxC, c.Under.HarmC, days}}, true
-	}
-	return Reason{Code: "heat_unknown", Verdict: WithCare, Source: FromForecast, Figures: []float64{days}}, !c.Weather.HarmKnown
-}
-
-// weather: no_forecast; the cause that leaves no window (see Outlook.Cause, with
-// the temperatures of the day and the range asked for); window_fair; window_good,
-// both with the temperature in it and the range that is best.
-func weather(c Case) (Reason, bool) {
-	w := c.Weather
-	if !w.Known {
-		return Reason{Code: "no_forecast", Verdict: LookFirst, Source: FromForecast}, true
-	}
-	if len(w.Windows) == 0 {
-		return Reason{Code: string(w.Cause), Verdict: DoesNotFit, Source: FromForecast,
-			Figures: []float64{w.LowC, w.HighC, c.Under.MinC, c.Under.MaxC}}, true
-	}
-	best := w.Best()
-	r := Reason{Code: "window_fair", Verdict: WithCare, Source: FromForecast,
-		Figures: []float64{best.MeanC, c.Under.BestLowC, c.Under.BestHighC}}
-	if best.Good {
-		r.Code, r.Verdict = "window_good", Fits
-	}
-	return r, true
 }

@@ -32,16 +32,21 @@ const (
 )
 
 // Reason is why a verdict is what it is. Code names it; Figures are its numbers,
-// listed at each code in reasons.go. On is the day of the datum, 0 where it has none.
+// listed at the rule that gives it. On is the day of the datum, 0 where it has none;
+// From and To are the days between which something holds. Words are a name.
 type Reason struct {
-	Code    string
-	Verdict Verdict
-	Source  Source
-	On      calendar.Day
-	Figures []float64
+	Code     string
+	Verdict  Verdict
+	Source   Source
+	On       calendar.Day
+	From, To calendar.Day
+	Figures  []float64
+	Words    string
+	first    bool // it stands before weightier ones
 }
 
-// Judgement is a verdict with all its reasons, the weightiest first.
+// Judgement is a verdict with all its reasons: what must come out of the hive, then
+// the weightiest first.
 type Judgement struct {
 	Verdict Verdict
 	Reasons []Reason
@@ -54,6 +59,10 @@ type Case struct {
 	Latitude float64
 	Under    Conditions
 	Weather  Outlook
+	// Deep is when the colony sits in its deepest cluster, see calendar.DeepCluster.
+	Deep calendar.Span
+	// Chosen: the keeper chose the conditions, they are not the usual of the season.
+	Chosen bool
 }
 
 // Judge weighs a case by all rules that concern its method.
@@ -68,6 +77,11 @@ func Judge(c Case) Judgement {
 			out.Verdict = max(out.Verdict, reason.Verdict)
 		}
 	}
-	slices.SortStableFunc(out.Reasons, func(a, b Reason) int { return int(b.Verdict) - int(a.Verdict) })
+	slices.SortStableFunc(out.Reasons, func(a, b Reason) int {
+		if a.first != b.first {
+			return map[bool]int{true: -1, false: 1}[a.first]
+		}
+		return int(b.Verdict) - int(a.Verdict)
+	})
 	return out
 }

@@ -41,6 +41,14 @@ type Outlook struct {
 	// the forecast reaches so far.
 	HarmMaxC  float64
 	HarmKnown bool
+	// Of the days of a course: known, and of those too cold, and too warm after the
+	// first that heat would harm.
+	DaysKnown, Cold, Warm int
+	// Of the first fortnight: known, and warm enough for bees to walk.
+	WalkKnown, Walk int
+	// NightC is the lowest of the night after.
+	NightC     float64
+	NightKnown bool
 }
 
 // Best is the longest good window, or else the longest.
@@ -62,40 +70,99 @@ func (o Outlook) Harms(under Conditions) bool {
 // Forecast is the hours of a yard in order.
 type Forecast []Hour
 
+// fewest is how many hours of a day must be known for its maximum to be.
+const fewest = 12
+
+// day is what the forecast says of one day: its maximum, and whether enough of it is
+// known to say so.
+func (f Forecast) day(on calendar.Day) (maxC float64, hours int) {
+	for _, h := range f {
+		if h.Day != on {
+			continue
+		}
+		if hours == 0 || h.TempC > maxC {
+			maxC = h.TempC
+		}
+		hours++
+	}
+	return maxC, hours
+}
+
 // Look gives the outlook of a day. A day of which an hour in question is missing
 // is not known.
 func (f Forecast) Look(on calendar.Day, under Conditions) Outlook {
 	var o Outlook
 	var hours []Hour
-	days := map[calendar.Day]int{}
 	for _, h := range f {
-		if h.Day >= on && h.Day < on+calendar.Day(max(1, under.HarmDays)) {
-			days[h.Day]++
-			if len(days) == 1 && days[h.Day] == 1 || h.TempC > o.HarmMaxC {
-				o.HarmMaxC = h.TempC
-			}
-		}
 		if h.Day == on && h.Hour >= under.FromHour && h.Hour < under.ToHour {
 			hours = append(hours, h)
 		}
 	}
 	o.Known = len(hours) == under.ToHour-under.FromHour
-	o.HarmKnown = len(days) >= under.HarmDays
 	if !o.Known {
 		return Outlook{}
 	}
 	o.LowC, o.HighC = hours[0].TempC, hours[0].TempC
-	dayMax := hours[0].TempC
 	for _, h := range hours {
 		o.LowC, o.HighC = min(o.LowC, h.TempC), max(o.HighC, h.TempC)
 	}
-	for _, h := range f {
-		if h.Day == on {
-			dayMax = max(dayMax, h.TempC)
-		}
-	}
+	f.ahead(on, under, &o)
+	dayMax, _ := f.day(on)
 	o.gather(hours, under, dayMax)
 	return o
+}
+
+// walkC is above which day's maximum bees walk on strips, °C, over which days.
+const walkC, walkDays = 10, 14
+
+// ahead reads the days that follow.
+func (f Forecast) ahead(on calendar.Day, under Conditions, o *Outlook) {
+	harmKnown, any := 0, false
+	course := under.courseDays()
+	for i := range max(walkDays, course, under.HarmDays) {
+		maxC, hours := f.day(on + calendar.Day(i))
+		if i < max(1, under.HarmDays) && hours > 0 && (!any || maxC > o.HarmMaxC) {
+			o.HarmMaxC, any = maxC, true // heat that is known is known, however few the hours
+		}
+		if hours < fewest {
+			continue
+		}
+		if i < under.HarmDays {
+			harmKnown++
+		}
+		if i < walkDays {
+			o.WalkKnown++
+			if maxC > walkC {
+				o.Walk++
+			}
+		}
+		if i < course {
+			o.DaysKnown++
+			switch {
+			case maxC < under.MinC:
+				o.Cold++
+			case maxC > under.MaxC && i >= under.HarmDays:
+				o.Warm++
+			}
+		}
+	}
+	o.HarmKnown = harmKnown >= under.HarmDays
+	o.night(f, on)
+}
+
+// night reads the night after a day, from six in the evening to nine in the morning.
+func (o *Outlook) night(f Forecast, on calendar.Day) {
+	const from, to = 18, 9
+	hours := 0
+	for _, h := range f {
+		if h.Day == on && h.Hour >= from || h.Day == on+1 && h.Hour < to {
+			if hours == 0 || h.TempC < o.NightC {
+				o.NightC = h.TempC
+			}
+			hours++
+		}
+	}
+	o.NightKnown = hours == 24-from+to
 }
 
 // gather joins the hours that will do into windows.

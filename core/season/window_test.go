@@ -3,6 +3,7 @@ package season
 import (
 	"testing"
 
+	"keeler/core/calendar"
 	"keeler/core/mites"
 )
 
@@ -90,23 +91,45 @@ func TestSplit(t *testing.T) {
 	}
 }
 
-// One colony over the line: all of its yard are treated. An old count holds nobody.
+// One colony over the line: all of its yard are treated.
 func TestNeeds(t *testing.T) {
 	on := december
-	got, over := Needs([]Counted{{mites.Over, on - 5}, {mites.Under, on - 5}, {Standing: mites.Uncounted}}, on)
+	got, over := Needs([]Counted{{Standing: mites.Over, On: on - 5}, {Standing: mites.Under, On: on - 5}, {Standing: mites.Uncounted}}, on)
 	if over != 1 || got[0] != NeedTreat || got[1] != NeedYard || got[2] != NeedYard {
 		t.Errorf("got %v, %d", got, over)
 	}
+}
+
+// A count of 1 per 100 (2.4 at most) against 3: without brood it holds all winter; with
+// brood it has doubled after 30 days, and its upper end reaches 3 after 30 × log2(3/2.4) =
+// 9.7 days. An estimate of 2 against 3 reaches it after 17.5. What is over stays over
+// until something is given.
+func TestCountsAgeByGrowth(t *testing.T) {
+	broodless := &Colony{}
+	brooding := &Colony{Sealed: december - 30}
+	treated := &Colony{Treatments: []Treatment{{Method: Dribble, Given: december - 3, Out: december - 3}}}
+	summer := calendar.Of(2026, 7, 20)
 	for _, c := range []struct {
+		what    string
 		counted Counted
+		on      calendar.Day
 		want    Need
 	}{
-		{Counted{mites.Over, on - 43}, NeedStale}, {Counted{mites.Near, on}, NeedWatch},
-		{Counted{mites.Under, on - 42}, NeedNone}, {Counted{mites.CannotTell, on}, NeedCount},
-		{Counted{mites.NoLine, on}, NeedCount}, {Counted{}, NeedCount},
+		{"60 days in the cluster", Counted{mites.Under, december - 60, 1, 2.4, 3, broodless, north}, december, NeedNone},
+		{"15 days in the cluster, with brood", Counted{mites.Under, december - 15, 1, 2.4, 3, brooding, north}, december, NeedStale},
+		{"9 days of summer", Counted{mites.Under, summer - 9, 1, 2.4, 3, broodless, north}, summer, NeedNone},
+		{"10 days of summer", Counted{mites.Under, summer - 10, 1, 2.4, 3, broodless, north}, summer, NeedStale},
+		{"a swarm without brood", Counted{mites.Under, summer - 9, 1, 2.9, 3, &Colony{Brood: At(BroodNone, summer-9)}, north}, summer, NeedNone},
+		{"near, 17 days", Counted{mites.Near, summer - 17, 2, 4, 3, broodless, north}, summer, NeedWatch},
+		{"near, 18 days", Counted{mites.Near, summer - 18, 2, 4, 3, broodless, north}, summer, NeedStale},
+		{"over, long ago", Counted{mites.Over, summer - 80, 4, 7, 3, broodless, north}, summer, NeedTreat},
+		{"over, and treated since", Counted{mites.Over, december - 10, 4, 7, 3, treated, north}, december, NeedStale},
+		{"cannot tell", Counted{mites.CannotTell, summer, 1, 4, 3, broodless, north}, summer, NeedCount},
+		{"no line", Counted{mites.NoLine, summer, 1, 4, 0, broodless, north}, summer, NeedCount},
+		{"nothing", Counted{}, summer, NeedCount},
 	} {
-		if got, over := Needs([]Counted{c.counted}, on); got[0] != c.want || over != 0 {
-			t.Errorf("%+v: got %v", c.counted, got)
+		if got, _ := Needs([]Counted{c.counted}, c.on); got[0] != c.want {
+			t.Errorf("%s: %s, want %s", c.what, got[0], c.want)
 		}
 	}
 }

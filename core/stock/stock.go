@@ -46,8 +46,8 @@ func Left(entries []Entry) float64 {
 // ToReconcile reports whether more went than there was.
 func ToReconcile(left float64) bool { return left < -dust }
 
-// most is more than anyone has of anything, in mL, g or pieces.
-const most = 1e7
+// Most is more than anyone has of anything, in mL, g or pieces.
+const Most = 1e7
 
 // Write makes an entry of an amount as the keeper says it, 0 or more: what was
 // used, or with Found what is there. It appends why it cannot be: an amount that
@@ -57,7 +57,7 @@ func Write(kind Kind, amount, left float64, reason string, l *fault.List) Entry 
 	if kind == Found {
 		least = 0
 	}
-	l.Within("amount", amount, least, most, "")
+	l.Within("amount", amount, least, Most, "")
 	switch kind {
 	case Made, Bought, Amended:
 		return Entry{kind, amount}

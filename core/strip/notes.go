@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 
+	"keeler/core/bench"
+	"keeler/core/chem"
 	"keeler/core/note"
 )
 
@@ -24,6 +26,9 @@ const (
 	NoteOutside  note.Code = "outside_nest"    // none: by hand, where neither bees nor brood were seen
 	NoteUnlooked note.Code = "not_looked"      // none: placed without bees or brood seen
 	NoteNoBees   note.Code = "no_bees"         // none: by bees, and none were seen
+	NoteBoxHigh  note.Code = "box_oad_high"    // most OAD in a brood box, where it is warned: g
+	NoteHiveHigh note.Code = "colony_oad_high" // most OAD in a colony, where it is warned: g
+	NoteWater    note.Code = "wet_glycerol"    // water in the glycerol: %; in the pot: g
 )
 
 func notes(r Request, p Plan) []note.Note {
@@ -43,19 +48,27 @@ func notes(r Request, p Plan) []note.Note {
 	if r.Carried.Mass > 0 && math.Abs(float64(r.Carried.OAD-p.Strength)) > 0.005 {
 		out = append(out, note.Info(NoteCarried, 100*float64(r.Carried.OAD), percent))
 	}
-	for _, line := range p.Lines {
-		if line.Step == StepAcid {
-			part, coarse := r.Balance.Coarse(line.Mass)
-			warn(coarse, NoteBalance, float64(r.Balance.Division), float64(part))
-		}
+	if r.Glycerol < dryGlycerol {
+		out = append(out, note.Info(NoteWater, 100*float64(1-r.Glycerol), float64(p.Liquor.Water)))
 	}
-	return append(out, colonyNotes(r, p)...)
+	for _, line := range p.Lines {
+		warn(line.Step == StepAcid && line.Read.Off > bench.Certain, NoteBalance, float64(r.Balance.Division), float64(line.Read.Off))
+	}
+	if r.Size.By == SizeCount && p.PieceOAD*chem.Grams(r.Size.Each) > r.Layout.Carrier.bounds().warnColony {
+		warn(true, NoteHiveHigh, float64(p.PieceOAD)*r.Size.Each, float64(r.Layout.Carrier.bounds().warnColony))
+	}
+	return append(out, colonyNotes(r, p.Colonies)...)
 }
+
+// dryGlycerol is the strength below which the water of glycerol is spoken of.
+const dryGlycerol chem.Share = 0.95
 
 // colonyNotes gathers what holds for some colonies, each kind once with its
 // worst figures.
-func colonyNotes(r Request, p Plan) []note.Note {
+func colonyNotes(r Request, colonies []ColonyStrips) []note.Note {
+	b := r.Layout.Carrier.bounds()
 	all := []note.Note{
+		note.Warning(NoteBoxHigh, 0, float64(b.warnBox)), note.Warning(NoteHiveHigh, 0, float64(b.warnColony)),
 		note.Warning(NoteClose), note.Warning(NoteOutside),
 		note.Warning(NoteNoGap, 0, 0), note.Warning(NoteGaps, 0, 0), note.Info(NoteMost, 0, 0),
 		note.Info(NoteNoBees), note.Info(NoteUnlooked),
@@ -64,7 +77,13 @@ func colonyNotes(r Request, p Plan) []note.Note {
 		return &all[slices.IndexFunc(all, func(n note.Note) bool { return n.Code == code })]
 	}
 	say := func(code note.Code, colony string) { of(code).Colonies = append(of(code).Colonies, colony) }
-	for i, c := range p.Colonies {
+	for i, c := range colonies {
+		if c.OAD > b.warnColony {
+			of(NoteHiveHigh).Raise(c.Name, float64(c.OAD))
+		}
+		if most := slices.Max(c.BoxOAD); most > b.warnBox {
+			of(NoteBoxHigh).Raise(c.Name, float64(most))
+		}
 		placed := len(c.Placement.Spots)
 		switch {
 		case c.ByHand:

@@ -13,15 +13,15 @@ const (
 func (r Request) lines(p Pot) []bench.Line {
 	var out []bench.Line
 	if p.Glycerol > dust {
-		line := bench.Weighed(StepGlycerol, p.Glycerol, r.Balance.Bulk(p.Glycerol))
+		line := bench.Weighed(StepGlycerol, p.Glycerol, r.Balance)
 		line.Volume = p.Pour
 		out = append(out, line)
 	}
 	if mass := p.Carried.Mass(); mass > dust {
-		out = append(out, bench.Weighed(StepCarried, mass, r.Balance.Bulk(mass)))
+		out = append(out, bench.WeighedAcid(StepCarried, mass, r.Balance))
 	}
 	if p.Acid > dust {
-		line := bench.Weighed(StepAcid, p.Acid, r.Balance.Bulk(p.Acid))
+		line := bench.WeighedAcid(StepAcid, p.Acid, r.Balance)
 		line.Temp = r.Heat
 		out = append(out, line)
 	}

@@ -6,6 +6,7 @@ import (
 	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/hive"
 	"keeler/core/note"
 )
 
@@ -62,10 +63,9 @@ func New(r Request) (Plan, error) {
 	}
 	recipe := r.recipe()
 	made := recipe.Made(r.Glycerol)
-	p := Plan{Colonies: make([]ColonyStrips, len(r.Colonies)), GiveGear: bench.StripGear}
-	for i := range r.Colonies {
-		p.Colonies[i] = r.place(i, &l)
-		p.Need += len(p.Colonies[i].Placement.Spots)
+	p := Plan{Colonies: r.placed(&l), GiveGear: bench.StripGear}
+	for _, c := range p.Colonies {
+		p.Need += len(c.Placement.Spots)
 	}
 	switch r.Size.By {
 	case SizeCount:
@@ -91,8 +91,46 @@ func New(r Request) (Plan, error) {
 		return Plan{}, err
 	}
 	p.read(r)
+	if err = r.refuse(p.Colonies, p.PieceOAD); err != nil {
+		return Plan{}, err
+	}
 	p.Notes = notes(r, p)
 	return p, nil
+}
+
+// Lay is where pieces go that are soaked already, each with so much OAD (g; 0 when
+// it is not known), without a pot. Of a request it takes the colonies, what was placed
+// by hand, the layout and the number; faults name their fields.
+func Lay(r Request, piece chem.Grams) ([]ColonyStrips, []note.Note, error) {
+	var l fault.List
+	hive.CheckAll(r.Colonies, &l)
+	r.Layout.check(&l)
+	r.Number.check(&l)
+	l.Within("piece_oad_g", float64(piece), 0, float64(r.Layout.Carrier.bounds().mostBox), "g")
+	if len(l) > 0 {
+		return nil, nil, l
+	}
+	colonies := r.placed(&l)
+	if len(l) > 0 {
+		return nil, nil, l
+	}
+	for i := range colonies {
+		colonies[i].load(r.Colonies[i], piece)
+	}
+	if piece > 0 {
+		if err := r.refuse(colonies, piece); err != nil {
+			return nil, nil, err
+		}
+	}
+	return colonies, colonyNotes(r, colonies), nil
+}
+
+func (r Request) placed(l *fault.List) []ColonyStrips {
+	out := make([]ColonyStrips, len(r.Colonies))
+	for i := range r.Colonies {
+		out[i] = r.place(i, l)
+	}
+	return out
 }
 
 func (r Request) recipe() Recipe {
@@ -139,12 +177,7 @@ func (p *Plan) read(r Request) {
 	p.Leftover = p.Liquor.Mass() - chem.Grams(p.Strips)*r.Uptake
 	p.LeftVolume = chem.Millilitres(float64(p.Leftover) / density)
 	for i := range p.Colonies {
-		c := &p.Colonies[i]
-		c.BoxOAD = make([]chem.Grams, len(r.Colonies[i].Boxes))
-		for _, s := range c.Placement.Spots {
-			c.BoxOAD[s.Box] += p.PieceOAD
-			c.OAD += p.PieceOAD
-		}
+		p.Colonies[i].load(r.Colonies[i], p.PieceOAD)
 	}
 	p.Served = p.served(r)
 	p.Vessel = vessel(chem.Millilitres(float64(p.Volume) * (1 + float64(r.Headroom))))

@@ -180,6 +180,18 @@ func TestNotes(t *testing.T) {
 		{"no bees", hives(cluster(10, 1, 0)), NoteNoBees, nil},
 		{"by hand, close", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{4, 5}}} }, NoteClose, nil},
 		{"by hand, outside", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{1}}} }, NoteOutside, nil},
+		// 6 strips of 6.92 g are 41.5 g in one box, 11 in two boxes 76.1 g in the colony.
+		{"much for a box", func(r *Request) {
+			hives(cluster(12, 0, 12))(r)
+			r.Number = Number{By: PerColony, Each: 6}
+		}, NoteBoxHigh, []float64{41.522, 36}},
+		{"much for a box, by hand", func(r *Request) {
+			hives(cluster(12, 0, 12))(r)
+			r.Placed = [][][]int{{{1, 3, 5, 7, 9, 11}}}
+		}, NoteBoxHigh, []float64{41.522, 36}},
+		{"much for a colony, by count", func(r *Request) { r.Size = Size{By: SizeCount, Colonies: 2, Each: 11} }, NoteHiveHigh, []float64{76.12, 72}},
+		// 86 %: 800 g take 523.2 g of it, of which 14 % are water.
+		{"glycerol with water", func(r *Request) { r.Glycerol, r.Aim = 0.86, Aim{Own: &Recipe{OAD: 500, Glycerol: 945}} }, NoteWater, []float64{14, 73.25}},
 		{"fewer strips than the hives ask for", func(r *Request) {
 			hives(cluster(10, 2, 7))(r)
 			r.Size.Strips = 1
@@ -207,6 +219,99 @@ func TestNotes(t *testing.T) {
 	}
 }
 
+// Strips of 6.92 g: 17 are 117.6 g, 18 more than the 120 g that a box may get, whoever
+// placed them and however strong the liquor; what is named as possible passes.
+func TestTooMuchAcidIsRefused(t *testing.T) {
+	r := forty()
+	r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{cluster(20, 0, 20), cluster(20, 0, 20)}}}
+	for field, change := range map[string]func(*Request, int){
+		"number.each": func(r *Request, n int) {
+			if n == 0 {
+				n = 40
+			}
+			r.Number = Number{By: PerColony, Each: n}
+		},
+		"colonies[0].placed": func(r *Request, n int) {
+			if n == 0 {
+				n = 20
+			}
+			gaps := make([]int, n)
+			for i := range gaps {
+				gaps[i] = i
+			}
+			r.Placed = [][][]int{{gaps}}
+		},
+		"number.most_per_box": func(r *Request, n int) { r.Number = Number{By: PerBees, Frames: 0.5, Most: n} },
+		"size.each": func(r *Request, n int) {
+			if n == 0 {
+				n = 40
+			}
+			r.Size = Size{By: SizeCount, Colonies: 2, Each: float64(n)}
+		},
+	} {
+		at := r
+		at.Uptake = 40
+		change(&at, 0)
+		_, err := New(at)
+		var l fault.List
+		if !errors.As(err, &l) || l[0].Field != field || l[0].Reason != fault.TooStrong {
+			t.Errorf("%s: %v", field, err)
+			continue
+		}
+		change(&at, int(l[0].High))
+		if _, err := New(at); err != nil {
+			t.Errorf("%s: %v is named and refused: %v", field, l[0].High, err)
+		}
+	}
+	r.Uptake = 400 // 138 g in one strip
+	_, err := New(r)
+	if l, ok := err.(fault.List); !ok || l[0].Field != "uptake_g" || math.Abs(l[0].High-346.8) > 0.1 {
+		t.Errorf("a strip of 138 g: %v", err)
+	}
+	// The same where strips are laid that were made before.
+	at := forty()
+	at.Colonies, at.Number = r.Colonies, Number{By: PerColony, Each: 40}
+	if _, _, err := Lay(at, 13.8); err == nil {
+		t.Error("40 strips of 13.8 g are laid")
+	}
+}
+
+// A warning that always stands is none: every shipped number at a usual strip, on 2 to
+// 10 seams in one box of 8 to 12 combs, and two sponges a box of 50 g liquor.
+func TestUsualNumbersAreQuiet(t *testing.T) {
+	for combs := 8; combs <= 12; combs++ {
+		for seams := 2; seams <= 10 && seams < combs; seams++ {
+			for _, sponge := range []bool{false, true} {
+				r := forty()
+				r.Balance.Division, r.Size = 0.1, Size{By: SizeColonies}
+				box := hive.Box{Kind: hive.Deep, Slots: hive.Combs(combs)}
+				box.Seams = box.Cluster(4 * seams)
+				r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{box}}}
+				if sponge {
+					r.Aim, r.Layout, r.Number, r.Uptake = Aim{School: "one-to-one"}, Layout{Carrier: Sponge}, Number{By: PerBox, Each: SpongesPerBox}, 50
+				}
+				p, err := New(r)
+				if err != nil {
+					t.Fatal(err)
+				}
+				for _, n := range p.Notes {
+					if n.Warn && !(sponge && n.Code == NoteGaps && seams == 2) {
+						t.Errorf("%d seams in %d combs, sponges %v: %+v", seams, combs, sponge, n)
+					}
+				}
+			}
+		}
+	}
+}
+
+// Acid is shown to the division of the balance, however much it is.
+func TestAcidIsShownToTheDivision(t *testing.T) {
+	p := plan(t, func(r *Request) { r.Balance = bench.Balance{Division: 0.1, Capacity: 200} })
+	acid := p.Lines[len(p.Lines)-1]
+	near(t, "acid of 276.82 g", float64(acid.Read.Show), 276.8, 1e-9)
+	near(t, "in loads", float64(acid.Read.Each*chem.Grams(acid.Read.Loads-1)+acid.Read.Last), 276.8, 1e-9)
+}
+
 func TestRefused(t *testing.T) {
 	for _, c := range []struct {
 		name   string
@@ -217,7 +322,7 @@ func TestRefused(t *testing.T) {
 	}{
 		{"glycerol below 86 %", func(r *Request) { r.Glycerol = 0.8 }, "glycerol_percent", fault.TooLow, 99.5},
 		{"zero strips", func(r *Request) { r.Size.Strips = 0 }, "size.strips", fault.TooLow, MaxStrips},
-		{"no uptake", func(r *Request) { r.Uptake = 0 }, "uptake_g", fault.Missing, 500},
+		{"no uptake", func(r *Request) { r.Uptake = 0 }, "uptake_g", fault.Missing, 346.8},
 		{"a pot on the boil", func(r *Request) { r.Heat = 90 }, "warm_to_c", fault.TooHigh, 77},
 		{"nobody gets any", func(r *Request) { r.Size.By = SizeColonies }, "colonies", fault.Missing, 0},
 		// 500 g to 250 g: at most 1.1 of 250.

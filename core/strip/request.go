@@ -100,18 +100,12 @@ func (r Request) check() fault.List {
 	r.Aim.check(r.Glycerol, &l)
 	l.Within("glycerol_percent", float64(r.Glycerol)*100, float64(chem.MinGlycerol)*100, float64(chem.MaxGlycerol)*100, "%")
 	l.Within("warm_to_c", float64(r.Heat), float64(LowestHeat), float64(HighestHeat), "°C")
-	switch r.Layout.Carrier {
-	case Fibre, Long, Sponge:
-	case "":
-		l.Add("carrier", fault.Missing)
-	default:
-		l.Add("carrier", fault.Unknown)
-	}
+	r.Layout.check(&l)
 	r.Number.check(&l)
-	if r.Uptake == 0 {
-		l.AddRange("uptake_g", fault.Missing, 0.5, 500, "g")
+	if most := r.mostUptake(len(l) == 0); r.Uptake == 0 {
+		l.AddRange("uptake_g", fault.Missing, minUptake, most, "g")
 	} else {
-		l.Within("uptake_g", float64(r.Uptake), 0.5, 500, "g")
+		l.Within("uptake_g", float64(r.Uptake), minUptake, most, "g")
 	}
 	l.Within("stays_ml", float64(r.Stays), 0, 20000, "mL")
 	r.Size.check(&l)
@@ -129,6 +123,29 @@ func (r Request) check() fault.List {
 	l.Within("prices.glycerol_l", r.Prices.GlycerolL, 0, 1e6, "")
 	l.Within("prices.strip", r.Prices.Strip, 0, 1e6, "")
 	return l
+}
+
+// What one piece takes up, g.
+const minUptake, maxUptake = 0.5, 500
+
+// mostUptake is that of a piece which alone brings as much acid as a box may get; of a
+// recipe or carrier that cannot be nothing is known.
+func (r Request) mostUptake(known bool) float64 {
+	if !known {
+		return maxUptake
+	}
+	strength := Strength(r.recipe().Made(r.Glycerol))
+	return min(maxUptake, float64(r.Layout.Carrier.bounds().mostBox)/float64(strength))
+}
+
+func (how Layout) check(l *fault.List) {
+	switch how.Carrier {
+	case Fibre, Long, Sponge:
+	case "":
+		l.Add("carrier", fault.Missing)
+	default:
+		l.Add("carrier", fault.Unknown)
+	}
 }
 
 func (a Aim) check(glycerol chem.Share, l *fault.List) {

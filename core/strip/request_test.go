@@ -20,7 +20,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 	}{
 		{"glycerol_percent", 86, 99.5, func(r *Request, v float64) { r.Glycerol = chem.Share(v / 100) }},
 		{"warm_to_c", 50, 77, func(r *Request, v float64) { r.Heat = chem.Celsius(v) }},
-		{"uptake_g", 0.5, 500, func(r *Request, v float64) { many(r); r.Size.Strips = 150; r.Uptake = chem.Grams(v) }},
+		{"uptake_g", 0.5, 346.79, func(r *Request, v float64) { many(r); r.Size.Strips = 150; r.Uptake = chem.Grams(v) }},
 		{"stays_ml", 0, 20000, func(r *Request, v float64) { r.Stays = chem.Millilitres(v) }},
 		{"headroom_percent", 0, 200, func(r *Request, v float64) { r.Headroom = chem.Share(v / 100) }},
 		{"number.each", 1, 40, func(r *Request, v float64) { r.Number = Number{By: PerBox, Each: int(v)} }},

@@ -39,7 +39,7 @@ func Work(r Request, p Plan) bench.Work {
 	w := bench.Work{
 		Lines: p.Lines, Measure: bench.PercentOAD, Aim: p.Liquor, Headroom: r.Headroom,
 		Parts: []bench.Part{
-			{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: chem.Mixture{OAD: 1}},
+			{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: chem.Mixture{OAD: 1}, Dry: true},
 			{Name: "glycerol", Steps: []bench.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}},
 			{Name: "carried", Steps: []bench.Step{StepCarried}, Gram: p.Carried.Take(1)},
 		},
@@ -58,40 +58,54 @@ func Work(r Request, p Plan) bench.Work {
 	return w
 }
 
-// Uptake is what one piece took up, g, and how far that may be off.
+// clings is the part of the liquor that stays on pot, jig and drips and so counts as
+// taken up: Keeler's own estimate. It is the same in every pot, so it does not
+// average away.
+const clings = 0.01
+
+// Uptake is what one piece took up, g, and its ± at 95 %.
 //
-// Source: the trade's own way, (liquor in − liquor left) ÷ pieces. What clings to
-// the pot counts as taken up.
+// Source: the trade's own way, (liquor in − liquor left) ÷ pieces. inOff and leftOff
+// are the limits of the weighings, in g.
 func Uptake(in, inOff, left, leftOff chem.Grams, pieces int) (each, off chem.Grams) {
 	if pieces <= 0 {
 		return 0, 0
 	}
 	n := chem.Grams(pieces)
-	return (in - left) / n, chem.Grams(math.Hypot(float64(inOff), float64(leftOff))) / n
+	weighed := bench.Likely * math.Hypot(float64(inOff), float64(leftOff))
+	return (in - left) / n, chem.Grams(math.Hypot(weighed, clings*float64(in))) / n
 }
+
+// Seen is what the pieces of one pot took up, and its ± at 95 %.
+type Seen struct{ Each, Off chem.Grams }
 
 // Learnt is what pieces of one kind take up, from several pots.
 type Learnt struct {
 	Each   chem.Grams // the mean
-	Spread chem.Grams // the standard deviation; 0 of a single pot
+	Spread chem.Grams // the standard deviation from pot to pot; 0 of a single one
+	Off    chem.Grams // ± at 95 % of what the next pot's pieces take up
 	Pots   int
 }
 
-// Learn takes the mean of what was seen; nothing of nothing.
-func Learn(seen []chem.Grams) Learnt {
+// Learn takes the mean of what was seen; nothing of nothing. The ± is that of the
+// next pot, not of the mean: more pots do not make strips more alike, and what every
+// pot has in common stays.
+func Learn(seen []Seen) Learnt {
 	l := Learnt{Pots: len(seen)}
 	if l.Pots == 0 {
 		return l
 	}
 	for _, x := range seen {
-		l.Each += x / chem.Grams(l.Pots)
+		l.Each += x.Each / chem.Grams(l.Pots)
+		l.Off += x.Off / chem.Grams(l.Pots)
 	}
 	if l.Pots > 1 {
 		sum := 0.0
 		for _, x := range seen {
-			sum += float64((x - l.Each) * (x - l.Each))
+			sum += float64((x.Each - l.Each) * (x.Each - l.Each))
 		}
 		l.Spread = chem.Grams(math.Sqrt(sum / float64(l.Pots-1)))
+		l.Off = chem.Grams(math.Hypot(float64(l.Off), 1.96*float64(l.Spread)))
 	}
 	return l
 }

@@ -37,7 +37,7 @@ func (r Request) resolve() (target, error) {
 			l.AddRange("sugar_per_water", fault.Insoluble, 0, 0, "")
 		}
 	case ByPacket:
-		oad := float64(r.Hold.Grams) * float64(r.Hold.Share)
+		oad := float64(r.Hold.Grams * r.Hold.gram().OAD)
 		t.strength = chem.GramsPerLitre(1000 * oad / float64(r.Hold.MadeUpTo))
 		low, high := 1000*oad/float64(top), 1000*oad/MinStrength
 		if t.strength > top {

@@ -62,14 +62,14 @@ func (a Applicator) check(path string, l *fault.List) {
 			return
 		}
 		if a.Unit != 0 {
-			l.Within(path+".unit_ml", float64(a.Unit), 0.1, float64(a.Size), "mL")
+			l.Within(path+".unit_ml", float64(a.Unit), 0.1, min(float64(a.Size), float64(largestStep)), "mL")
 		}
 	case Bulb, Gun:
 		if a.Unit != 0 {
-			l.Within(path+".unit_ml", float64(a.Unit), 0.5, 10, "mL")
+			l.Within(path+".unit_ml", float64(a.Unit), 0.5, float64(largestStep*a.unit()/a.step()), "mL")
 		}
 	case Sprayer:
-		l.Within(path+".unit_ml", float64(a.Unit), 0.2, 20, "mL a second")
+		l.Within(path+".unit_ml", float64(a.Unit), 0.2, float64(2*largestStep), "mL a second")
 	default:
 		l.Add(path+".device", fault.Unknown)
 	}
@@ -101,10 +101,19 @@ func (a Applicator) draws(n int) []Draw {
 	return out
 }
 
+// Calibrated is the density of the liquid that an applicator is calibrated with:
+// water, or 1 : 1 syrup of strength s, whose acid counts.
+func Calibrated(water bool, s chem.GramsPerLitre) chem.GramsPerMillilitre {
+	if water {
+		return chem.SugarDensity(0)
+	}
+	return chem.MakeSyrup(1000, s, 0.5).Density()
+}
+
 // Calibrate gives the mL of one shot (or one second of spraying) from the
 // weight of several, and the density of the liquid: 10 shots of 5 mL weigh
-// 50 g in water and 62 g in 1 : 1 syrup. Faults name shots (1 to 100), grams
-// (over 0 to 2000) and a result outside 0.1 to 20 mL.
+// 50 g in water and 62 g in the label litre. Faults name shots (1 to 100), grams
+// (0.1 to 2000) and a result outside 0.1 to 20 mL.
 func Calibrate(shots int, weighed chem.Grams, density chem.GramsPerMillilitre) (chem.Millilitres, error) {
 	var l fault.List
 	l.Within("shots", float64(shots), 1, 100, "shots")

@@ -48,19 +48,32 @@ func (c Card) strength() chem.GramsPerLitre {
 	return chem.GramsPerLitre(sum)
 }
 
-// row finds the dose for a number of bees. beyond says that the colony is
-// larger than the table's last row, whose dose is then taken.
-func (c Card) row(bees int) (v chem.Millilitres, beyond bool) {
-	for _, r := range c.Rows {
-		if bees <= r.UpTo || r.UpTo == 0 {
-			return r.Volume, false
+// Holds is the acid that is known to be in a volume of the product. What a label
+// calls another acid is not counted.
+func (c Card) Holds(v chem.Millilitres) chem.Mixture {
+	m := chem.Mixture{OAD: c.strength().In(v)}
+	for _, a := range c.Actives {
+		if a.Acid == Formic {
+			m.Formic += chem.GramsPerLitre(a.Strength).In(v)
 		}
 	}
-	return c.Rows[len(c.Rows)-1].Volume, true
+	return m
 }
 
-func (c Card) check(path string, l *fault.List) {
-	if len(c.Rows) == 0 {
+// row finds the row for a number of bees. beyond says that the colony is larger
+// than the table's last row, which is then taken.
+func (c Card) row(bees int) (row int, beyond bool) {
+	for i, r := range c.Rows {
+		if bees <= r.UpTo || r.UpTo == 0 {
+			return i, false
+		}
+	}
+	return len(c.Rows) - 1, true
+}
+
+// check asks for a table, unless the label doses by the seam.
+func (c Card) check(path string, bySeam bool, l *fault.List) {
+	if len(c.Rows) == 0 && !bySeam {
 		l.Add(path+".rows", fault.Missing)
 	}
 	l.Within(path+".repeats", float64(c.Repeats), 0, 10, "doses")
@@ -78,7 +91,7 @@ func (c Card) check(path string, l *fault.List) {
 	before := 0
 	for i, r := range c.Rows {
 		field := fault.Index(path+".rows", i)
-		l.Within(field+".dose_ml", float64(r.Volume), 1, 500, "mL")
+		l.Within(field+".dose_ml", float64(r.Volume), 1, float64(MostColony), "mL")
 		last := i == len(c.Rows)-1
 		if r.UpTo == 0 && last {
 			continue

@@ -9,6 +9,7 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
+	"keeler/core/note"
 )
 
 func colony(name string, boxes ...[]hive.Seam) hive.Colony {
@@ -63,10 +64,11 @@ func TestDose(t *testing.T) {
 			[]float64{0, 0, 2, 3, 4, 4, 4, 3, 1, 0, 0}, []Draw{{50, 0}}},
 		{"three fillings of a small syringe", colony("S4", double...), DefaultRule, twenty, 66.25, 50, []float64{21, 29},
 			nil, []Draw{{20, 0}, {20, 0}, {10, 0}}},
-		// 3¼ seams are 16.25 mL: 6½ half squeezes of 2.5 mL, so 7 of them: 3½ squeezes.
-		// By quarters 0.54, 1.62, 2.15, 1.62, 1.08: 5 rounded down, 2 to the 0.62s.
-		{"half squeezes", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), DefaultRule, bulb, 16.25, 17.5, []float64{17.5},
-			[]float64{0, 0, 5, 5, 5, 2.5, 0}, []Draw{{17.5, 3.5}}},
+		// 3¼ seams are 16.25 mL: 6½ half squeezes of 2.5 mL, a tie, so 6 of them: 3
+		// squeezes. By quarters 0.46, 1.38, 1.85, 1.38, 0.92: 3 rounded down, 3 to the
+		// 0.92, 0.85 and 0.46.
+		{"half squeezes", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), DefaultRule, bulb, 16.25, 15, []float64{15},
+			[]float64{0, 2.5, 2.5, 5, 2.5, 2.5, 0}, []Draw{{15, 3}}},
 		{"whole shots", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), DefaultRule, gun, 16.25, 15, []float64{15},
 			[]float64{0, 0, 5, 5, 5, 0, 0}, []Draw{{15, 3}}},
 		// 30 mL at 3 mL a second: 10 s.
@@ -147,7 +149,7 @@ func TestLabelCard(t *testing.T) {
 		}
 	}
 	closed := &Card{Rows: []CardRow{{7000, 20}}}
-	if v, beyond := closed.row(9000); v != 20 || !beyond {
+	if row, beyond := closed.row(9000); row != 0 || !beyond {
 		t.Error("a colony beyond the table takes the last row and says so")
 	}
 	falling := &Card{Rows: []CardRow{{7000, 20}, {5000, 40}}}
@@ -156,11 +158,11 @@ func TestLabelCard(t *testing.T) {
 }
 
 func TestCalibrate(t *testing.T) {
-	// Ten shots of 5 mL: 50 g of water at 0.9982 is 5.009 mL each; 61.5 g of
-	// syrup at 1.2296 is 5.0016 mL each.
-	water, _ := Calibrate(10, 50, chem.SugarDensity(0))
-	syrup, _ := Calibrate(10, 61.5, chem.SugarDensity(0.5))
-	if math.Abs(float64(water)-5.009) > 0.001 || math.Abs(float64(syrup)-5.0016) > 0.001 {
+	// Ten shots of 5 mL: 50 g of water at 0.9982 is 5.009 mL each; 62 g of the label
+	// litre, 1235 g in 998.68 mL, so 1.23663 g/mL, is 5.0136 mL each.
+	water, _ := Calibrate(10, 50, Calibrated(true, 0))
+	syrup, _ := Calibrate(10, 62, Calibrated(false, Schools[1].Recipe.Strength()))
+	if math.Abs(float64(water)-5.009) > 0.001 || math.Abs(float64(syrup)-5.0136) > 0.0005 {
 		t.Errorf("got %v, %v", water, syrup)
 	}
 	_, err := Calibrate(0, 50, 1)
@@ -182,6 +184,36 @@ func expectFault(t *testing.T, err error, field string, reason fault.Reason) {
 		}
 	}
 	t.Errorf("want %s at %s, got %v", reason, field, l)
+}
+
+func warned(notes []note.Note, code note.Code) bool {
+	return slices.ContainsFunc(notes, func(n note.Note) bool { return n.Code == code && n.Warn })
+}
+
+// A label's table is never exceeded, whatever the applicator.
+func FuzzLabel(f *testing.F) {
+	f.Add([]byte{0, 3, 4, 4, 4, 2}, uint8(1), 12.0, 2.5)
+	f.Fuzz(func(t *testing.T, raw []byte, device uint8, dose, unit float64) {
+		if len(raw) < 2 || len(raw) > hive.MaxFrames+1 {
+			t.Skip()
+		}
+		seams := make([]hive.Seam, len(raw))
+		for i, q := range raw {
+			seams[i] = hive.Seam(q % 5)
+		}
+		a := Applicator{Device: []Device{Syringe, Bulb, Gun, Sprayer}[device%4], Size: 20, Unit: chem.Millilitres(unit)}
+		card := &Card{Rows: []CardRow{{0, chem.Millilitres(dose)}}}
+		bySeam := Rule{FullSeam: 5, Cap: 50, Label: true}
+		for _, c := range []*Card{card, nil} {
+			got, err := Dose([]hive.Colony{colony("F", seams)}, bySeam, c, a, 20)
+			if err != nil {
+				continue
+			}
+			if got[0].Given > got[0].Dose+1e-6 {
+				t.Errorf("%v mL given where the label says %v", got[0].Given, got[0].Dose)
+			}
+		}
+	})
 }
 
 // Whatever the seams, rule and applicator: gaps add up to boxes, boxes and
@@ -235,6 +267,27 @@ func FuzzDose(f *testing.F) {
 		}
 		same("boxes", boxes, d.Given)
 		same("draws", drawn, d.Given)
+		mg, notes := 0.0, DoseNotes(got, r, a, 35)
+		for _, b := range d.Boxes {
+			for _, g := range b.Gaps {
+				mg += float64(g.OAD)
+				if r.Flat == 0 && g.Given > r.FullSeam+1e-6 && !warned(notes, NoteSteps) {
+					t.Errorf("%v mL into a gap, over a full seam's %v, without a warning", g.Given, r.FullSeam)
+				}
+				if g.OAD > SeamHigh && !warned(notes, NoteSeamHigh) {
+					t.Errorf("%v mg into a gap without a warning", g.OAD)
+				}
+			}
+		}
+		if math.Abs(mg-35*float64(d.Given)) > 1e-3 {
+			t.Errorf("gaps show %v mg, given are %v", mg, 35*float64(d.Given))
+		}
+		if d.Given > MostColony || d.Strongest() > seamMost*(1+1e-9) {
+			t.Errorf("%v mL, %v mg in a seam pass", d.Given, d.Strongest())
+		}
+		if r.Flat > 0 && d.Given > r.Flat+1e-6 {
+			t.Errorf("%v mL given for a flat %v", d.Given, r.Flat)
+		}
 		if d.Given > r.Cap+1e-6 {
 			t.Errorf("%v mL given over a cap of %v", d.Given, r.Cap)
 		}
@@ -242,27 +295,32 @@ func FuzzDose(f *testing.F) {
 }
 
 // 22 quarters below and 31 above ask 66.25 mL; 50 are given, 20.75 and 29.25 of them
-// with the boxes parted, all 50 in the topmost from above. A box without bees on top
-// does not count, and a single box is the same either way.
+// with the boxes parted. From above the 31 of the topmost alone are dosed, 38.75 mL,
+// and 5½ seams below are not reached. A box without bees on top does not count, and a
+// single box is the same either way.
 func TestFromAbove(t *testing.T) {
 	low, high := []hive.Seam{0, 0, 2, 4, 4, 4, 4, 3, 1, 0, 0}, []hive.Seam{0, 1, 3, 4, 4, 4, 4, 4, 4, 3, 0}
 	none := make([]hive.Seam, 11)
 	above := DefaultRule
 	above.FromAbove = true
 	for _, c := range []struct {
-		colony hive.Colony
-		rule   Rule
-		boxes  []float64
+		colony  hive.Colony
+		rule    Rule
+		boxes   []float64
+		reached int
 	}{
-		{colony("D", low, high), DefaultRule, []float64{20.75, 29.25}},
-		{colony("D", low, high), above, []float64{0, 50}},
-		{colony("D", low, high, none), above, []float64{0, 50, 0}},
-		{colony("S", low), above, []float64{27.5}},
-		{colony("E", none, none), above, []float64{0, 0}},
+		{colony("D", low, high), DefaultRule, []float64{20.75, 29.25}, 53},
+		{colony("D", low, high), above, []float64{0, 38.75}, 31},
+		{colony("D", low, high, none), above, []float64{0, 38.75, 0}, 31},
+		{colony("S", low), above, []float64{27.5}, 22},
+		{colony("E", none, none), above, []float64{0, 0}, 0},
 	} {
 		doses, err := Dose([]hive.Colony{c.colony}, c.rule, nil, fine, 35)
 		if err != nil {
 			t.Fatal(err)
+		}
+		if doses[0].Reached != c.reached {
+			t.Errorf("%s: %d quarters are reached, want %d", c.colony.Name, doses[0].Reached, c.reached)
 		}
 		for i, want := range c.boxes {
 			b := doses[0].Boxes[i]
@@ -275,4 +333,72 @@ func TestFromAbove(t *testing.T) {
 			}
 		}
 	}
+}
+
+// Nine seams below and one above: 5 mL, 175 mg in the one gap that is reached, nine
+// seams are named, and a flat 50 mL there is 1,752 mg of the label litre: refused, with
+// 1500/35.046 = 42.8 mL as what could be.
+func TestFromAboveOneSeamOverNine(t *testing.T) {
+	nine := []hive.Seam{0, 4, 4, 4, 4, 4, 4, 4, 4, 4, 0}
+	one := make([]hive.Seam, 11)
+	one[5] = 4
+	r := quiet()
+	r.Colonies, r.Rule.FromAbove = []hive.Colony{colony("S4", nine, one)}, true
+	p, err := New(r)
+	if err != nil {
+		t.Fatal(err)
+	}
+	d := p.Doses[0]
+	gap := d.Boxes[1].Gaps[5]
+	if d.Given != 5 || gap.Given != 5 || math.Abs(float64(gap.OAD)-175.23) > 0.01 || d.PerSeam != 5 || d.SeamMilli != gap.OAD {
+		t.Errorf("got %v mL, %v mL and %v mg in the gap, %v mL a seam", d.Given, gap.Given, gap.OAD, d.PerSeam)
+	}
+	n := p.Notes[slices.IndexFunc(p.Notes, func(n note.Note) bool { return n.Code == NoteBelow })]
+	if !n.Warn || n.Figures[0] != 9 || n.Colonies[0] != "S4" {
+		t.Errorf("nine seams below are not named: %+v", n)
+	}
+	r.Rule.Flat = 50
+	_, err = New(r)
+	expectFault(t, err, "rule.flat_ml", fault.TooStrong)
+	if l := err.(fault.List); math.Abs(l[0].High-42.80) > 0.01 {
+		t.Errorf("what could be is %v mL", l[0].High)
+	}
+}
+
+// A label's dose, a flat one and a nuc's are never rounded up; a label's seams add up
+// to no more than its dose; a protocol's seams round to nearest, a tie down.
+func TestWhichWayDosesRound(t *testing.T) {
+	nuc := colony("K1", []hive.Seam{0, 4, 4, 4, 0})
+	nuc.Nuc = true
+	full := colony("R1", []hive.Seam{0, 4, 4, 4, 4, 0})
+	half := colony("R2", []hive.Seam{0, 4, 4, 2, 0}) // 2½ seams: 12.5 mL
+	card := &Card{Rows: []CardRow{{0, 12}}}
+	label := Rule{FullSeam: 5, Cap: 50, Label: true}
+	for _, c := range []struct {
+		name   string
+		colony hive.Colony
+		rule   Rule
+		card   *Card
+		with   Applicator
+		given  float64
+		short  float64
+	}{
+		{"label 12 mL, half squeezes of 2.5", full, DefaultRule, card, bulb, 10, 2},
+		{"label 12 mL, whole mL", full, DefaultRule, card, sixty, 12, 0},
+		{"flat 24 mL, half squeezes", full, Rule{FullSeam: 5, Cap: 50, Flat: 24}, nil, bulb, 22.5, 1.5},
+		{"nuc 12 mL, half squeezes", nuc, Rule{FullSeam: 5, Cap: 50, NucFlat: 12}, nil, bulb, 10, 2},
+		{"label 12.5 mL by the seam, whole mL", half, label, nil, sixty, 12, 0.5},
+		{"protocol 12.5 mL by the seam, a tie", half, DefaultRule, nil, sixty, 12, 0},
+		{"protocol 12.5 mL by the seam, shots of 3 mL", half, DefaultRule, nil, Applicator{Device: Gun, Unit: 3}, 12, 0},
+		{"label 12.5 mL by the seam, shots of 5 mL", half, label, nil, gun, 10, 2.5},
+	} {
+		got, err := Dose([]hive.Colony{c.colony}, c.rule, c.card, c.with, 35)
+		if err != nil || float64(got[0].Given) != c.given || math.Abs(float64(got[0].Short)-c.short) > 1e-9 {
+			t.Errorf("%s: %v mL, %v short, %v; want %v, %v", c.name, got[0].Given, got[0].Short, err, c.given, c.short)
+		}
+	}
+	_, err := Dose([]hive.Colony{full}, DefaultRule, nil, Applicator{Device: Syringe, Size: 60, Unit: 6}, 35)
+	expectFault(t, err, "applicator.unit_ml", fault.TooHigh)
+	_, err = Dose([]hive.Colony{full}, DefaultRule, nil, Applicator{Device: Gun, Unit: 6}, 35)
+	expectFault(t, err, "applicator.unit_ml", fault.TooHigh)
 }

@@ -1,6 +1,8 @@
 package syrup
 
 import (
+	"slices"
+
 	"keeler/core/bench"
 	"keeler/core/chem"
 )
@@ -28,6 +30,11 @@ const (
 	giveAt    chem.Celsius = 20 // 20 to 25
 )
 
+// GiveGear is what is worn in the yard: by the product's own acids, where it is one.
+func GiveGear(card *Card) []bench.Gear {
+	return append(slices.Clone(handling(card)), bench.WaterBottle)
+}
+
 // handling is the gear for what is liquid; nitrile is none against formic acid.
 func handling(card *Card) []bench.Gear {
 	if card != nil {
@@ -47,34 +54,32 @@ const firstWater = 1.0 / 3
 // powderLines is the order for crystals, a packet or tablets. A packet's or
 // tablet's filler stands for as much of the sugar.
 func powderLines(h Hold, use Use, made chem.Syrup, b bench.Balance) []bench.Line {
-	sugarMass := max(made.Sugar-(use.Amount-made.OAD), 0)
-	sugar := bench.Weighed(StepSugar, sugarMass, b.Bulk(sugarMass))
-	forWater := b.Bulk(made.Water)
+	powder := h.gram()
+	sugarMass, waterMass := made.Sugar-use.Amount*powder.Sugar, made.Water-use.Amount*powder.Water
+	sugar := bench.Weighed(StepSugar, sugarMass, b)
 	if h.Kind == Tablets {
-		water := bench.Weighed(StepAllWater, made.Water, forWater)
+		water := bench.Weighed(StepAllWater, waterMass, b)
 		water.Temp = warmWater
-		return []bench.Line{sugar, water, {Step: StepTablets, Mass: use.Amount, Count: int(use.Count), Gear: bench.CrystalGear}}
+		return []bench.Line{sugar, water, {Step: StepTablets, Mass: use.Amount, Count: int(use.Count), Gear: bench.CrystalGear, Acid: true}}
 	}
-	all := forWater.Weigh(made.Water)
-	first := bench.Weighed(StepHotWater, made.Water*firstWater, forWater)
+	first := bench.Weighed(StepHotWater, waterMass*firstWater, b)
 	first.Temp, first.Gear = hotWater, bench.CrystalGear
-	acid := bench.Weighed(StepAcid, use.Amount, b)
-	rest := bench.Weighed(StepRestWater, made.Water-first.Mass, forWater)
-	rest.Read = forWater.Weigh(all.Show - first.Read.Show) // so that the two parts add up to the water
+	acid := bench.WeighedAcid(StepAcid, use.Amount, b)
+	rest := bench.Weighed(StepRestWater, waterMass-first.Mass, b)
 	return []bench.Line{sugar, first, acid, rest}
 }
 
 func thinLines(t Thinning, b bench.Balance) []bench.Line {
 	var lines []bench.Line
 	if t.Sugar > 0 {
-		lines = append(lines, bench.Weighed(StepSugar, t.Sugar, b.Bulk(t.Sugar)))
+		lines = append(lines, bench.Weighed(StepSugar, t.Sugar, b))
 	}
 	if t.Water > 0 {
-		water := bench.Weighed(StepWater, t.Water, b.Bulk(t.Water))
+		water := bench.Weighed(StepWater, t.Water, b)
 		water.Temp = warmWater
 		lines = append(lines, water)
 	}
-	stock := bench.Weighed(StepStock, t.Stock, b.Bulk(t.Stock))
+	stock := bench.WeighedAcid(StepStock, t.Stock, b)
 	stock.Volume, stock.Gear = t.StockVolume, bench.LiquidGear
 	return append(lines, stock)
 }

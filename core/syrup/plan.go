@@ -2,7 +2,6 @@ package syrup
 
 import (
 	"math"
-	"slices"
 
 	"keeler/core/bench"
 	"keeler/core/chem"
@@ -13,7 +12,8 @@ import (
 // Plan is one batch of syrup: what to weigh, what it is, and whom it serves.
 type Plan struct {
 	Volume   chem.Millilitres
-	Made     chem.Syrup // by mass; zero for a ready-to-use product, whose masses nobody knows
+	Made     chem.Syrup   // by mass; zero for a ready-to-use product, whose masses nobody knows
+	Holds    chem.Mixture // what is known to be in it: of a product the acids alone
 	Strength chem.GramsPerLitre
 	Medium   chem.Medium
 	SeamOAD  chem.Milligrams // in a full seam at the full dose
@@ -68,7 +68,9 @@ func New(r Request) (Plan, error) {
 		return Plan{}, err
 	}
 	p := Plan{Strength: t.strength}
-	p.Doses = doses(r.Colonies, r.Rule, r.Hold.Card, r.Applicator, t.strength)
+	if p.Doses, err = doses(r.Colonies, r.Rule, r.card(), r.Applicator, t.strength); err != nil {
+		return Plan{}, err
+	}
 	p.Given = given(r, p.Doses)
 	if p.Volume, err = volume(r, p.Given, t.strength); err != nil {
 		return Plan{}, err
@@ -140,7 +142,22 @@ func (h Hold) inHand() chem.Grams {
 	if h.Kind != Crystals {
 		n = h.Count
 	}
-	return chem.Grams(float64(h.Grams) * n * float64(h.Share))
+	return h.Grams * chem.Grams(n) * h.gram().OAD
+}
+
+// gram is what a gram of the powder holds; a filler counts as sugar. Anhydrous acid
+// lacks its crystal water, which the water of the syrup must make up for.
+func (h Hold) gram() chem.Mixture {
+	oad := chem.Grams(chem.ToDihydrate(float64(h.Share), h.Basis))
+	return chem.Mixture{OAD: oad, Water: chem.Grams(h.Share) - oad, Sugar: chem.Grams(1 - h.Share)}
+}
+
+// card is the label's, where what is held goes by one.
+func (r Request) card() *Card {
+	if r.Hold.Kind == ReadyToUse {
+		return r.Hold.Card
+	}
+	return nil
 }
 
 // mix settles composition, use and the lines to weigh.
@@ -148,7 +165,8 @@ func (p *Plan) mix(r Request, t target) error {
 	h := r.Hold
 	switch h.Kind {
 	case ReadyToUse:
-		p.Use = Use{Volume: p.Volume, Left: float64(h.Volume - p.Volume), Known: h.Volume > 0}
+		p.Holds = h.Card.Holds(p.Volume)
+		p.Use = Use{Volume: p.Volume, Left: left(float64(h.Volume), float64(p.Volume)), Known: h.Volume > 0}
 		p.Lines = readyLines(p.Volume, h.Card)
 		return nil
 	case ReadyMix:
@@ -158,7 +176,8 @@ func (p *Plan) mix(r Request, t target) error {
 		}
 		p.Thinning, p.Made = &thin, thin.Result
 		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume,
-			Left: float64(h.Volume - thin.StockVolume), Known: h.Volume > 0}
+			Left: left(float64(h.Volume), float64(thin.StockVolume)), Known: h.Volume > 0}
+		p.Holds = p.Made.Mixture()
 		p.Lines = thinLines(thin, r.Balance)
 		return nil
 	case Tablets:
@@ -167,20 +186,38 @@ func (p *Plan) mix(r Request, t target) error {
 			return err
 		}
 		p.Use.Count = float64(n)
-		p.Strength = chem.GramsPerLitre(1000 * float64(n) * float64(h.Grams) * float64(h.Share) / float64(p.Volume))
+		p.Strength = chem.GramsPerLitre(1000 * float64(n) * float64(h.Grams*h.gram().OAD) / float64(p.Volume))
 		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
 	}
 	p.Made = chem.MakeSyrup(p.Volume, p.Strength, t.sugar)
-	p.Use.Amount = chem.Grams(float64(p.Made.OAD) / float64(h.Share))
+	p.Holds = p.Made.Mixture()
+	p.Use.Amount = p.Made.OAD / h.gram().OAD
+	if filler := p.Use.Amount * h.gram().Sugar; filler > p.Made.Sugar {
+		// With so much sugar in all, a purer powder has just that much filler.
+		least := 100 * float64(p.Made.OAD) / float64(p.Made.OAD+p.Made.Sugar)
+		return fault.List{{Field: "hold.oad_percent", Reason: fault.Filler, Low: least, High: 100, Unit: "%"}}
+	}
 	switch h.Kind {
 	case Crystals:
-		p.Use.Left, p.Use.Known = float64(h.Grams-p.Use.Amount), h.Grams > 0
+		p.Use.Left, p.Use.Known = left(float64(h.Grams), float64(p.Use.Amount)), h.Grams > 0
 	case Packet:
 		p.Use.Count = float64(p.Use.Amount / h.Grams)
-		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
+		p.Use.Left, p.Use.Known = left(h.Count, p.Use.Count), h.Count > 0
 	}
 	p.Lines = powderLines(h, p.Use, p.Made, r.Balance)
 	return nil
+}
+
+// enough is the share of what is used that may be missing: no balance shows it, and
+// a label's "a litre" is no closer.
+const enough = 0.005
+
+// left is what stays of a stock; below 0 it is not enough.
+func left(held, used float64) float64 {
+	if short := used - held; short > 0 && short <= enough*used {
+		return 0
+	}
+	return held - used
 }
 
 // atAim moves a fault of the strength to where it was chosen.
@@ -196,7 +233,7 @@ func (r Request) atAim(err error) error {
 
 // wholeTablets is the whole number nearest to the wanted strength, at least one.
 func wholeTablets(h Hold, v chem.Millilitres, t target) (int, error) {
-	each := float64(h.Grams) * float64(h.Share)
+	each := float64(h.Grams * h.gram().OAD)
 	n := max(1, int(math.Round(float64(t.strength.In(v))/each)))
 	top := chem.MaxStrength(t.sugar, RoomTemperature)
 	for n > 1 && 1000*float64(n)*each/float64(v) > float64(top) {
@@ -210,18 +247,19 @@ func wholeTablets(h Hold, v chem.Millilitres, t target) (int, error) {
 
 // read fills what follows from composition and doses.
 func (p *Plan) read(r Request) {
-	var card *Card
-	if r.Hold.Kind == ReadyToUse {
-		card = r.Hold.Card
-	}
-	p.GiveGear = append(slices.Clone(handling(card)), bench.WaterBottle)
+	p.GiveGear = GiveGear(r.card())
 	sugar := p.Made.SugarShare()
 	p.Medium = r.medium(sugar)
 	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.FullSeam))
 	p.CapOAD = p.Strength.In(r.Rule.Cap)
 	p.Place = Ladder(p.Strength)
 	for i, d := range p.Doses { // whole tablets may have changed the strength
-		p.Doses[i].SeamMilli = chem.Milligrams(float64(d.PerSeam) * float64(p.Strength))
+		p.Doses[i].SeamMilli = milligrams(d.PerSeam, p.Strength)
+		for _, b := range d.Boxes {
+			for g := range b.Gaps {
+				b.Gaps[g].OAD = milligrams(b.Gaps[g].Given, p.Strength)
+			}
+		}
 	}
 	p.AtCap = int(float64(p.Volume)/float64(r.Rule.Cap) + 1e-9)
 	p.FullSeams = float64(p.Volume) / float64(r.Rule.FullSeam)
@@ -231,8 +269,8 @@ func (p *Plan) read(r Request) {
 		p.Leftover = 0
 	}
 	n := &p.Neutralise
-	n.Leftover, n.LeftoverGas = chem.Bicarbonate(p.Strength.In(max(p.Leftover, 0)))
-	n.Whole, n.WholeGas = chem.Bicarbonate(p.Strength.In(p.Volume))
+	n.Leftover, n.LeftoverGas = bench.Bicarbonate(p.Holds.Times(chem.Grams(max(p.Leftover, 0) / p.Volume)))
+	n.Whole, n.WholeGas = bench.Bicarbonate(p.Holds)
 	if p.Made.Water > 0 {
 		p.Clarity.Saturation = chem.Saturation(p.Made.OAD, p.Made.Water)
 		p.Clarity.Fridge = chem.Dissolves(p.Made.OAD, p.Made.Water, r.Fridge)

@@ -1,6 +1,8 @@
 package syrup
 
 import (
+	"math"
+
 	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
@@ -34,7 +36,9 @@ const (
 type Hold struct {
 	Kind     HoldKind
 	Grams    chem.Grams       // crystals in hand; powder in one packet; mass of one tablet
-	Share    chem.Share       // OAD in the powder or tablet; the rest counts as sugar
+	Share    chem.Share       // acid in the powder or tablet; the rest counts as sugar
+	Basis    chem.Basis       // of that acid; "" is dihydrate, which is what is sold
+	Sure     bool             // yes, Share is a purity and not the acid counted anhydrous
 	Count    float64          // packets or tablets in hand; 0 when not said
 	MadeUpTo chem.Millilitres // what a packet's label makes of it; 0 when not said
 	Volume   chem.Millilitres // of a bought solution or product in hand; 0 when not said
@@ -110,7 +114,7 @@ func (r Request) check() fault.List {
 	r.Rule.check("rule", &l)
 	r.Applicator.check("applicator", &l)
 	hive.CheckAll(r.Colonies, &l)
-	r.Hold.check("hold", r.Size.By == SizeHand, &l)
+	r.Hold.check("hold", r.Size.By == SizeHand, r.Rule.Label, &l)
 	r.checkAim(&l)
 	r.checkSize(&l)
 	if r.SugarRatio != 0 {
@@ -124,7 +128,7 @@ func (r Request) check() fault.List {
 	return l
 }
 
-func (h Hold) check(path string, all bool, l *fault.List) {
+func (h Hold) check(path string, all, labelBySeam bool, l *fault.List) {
 	switch h.Kind {
 	case Crystals:
 		h.checkAmount(path+".grams", float64(h.Grams), all, 0.5, 25000, "g", l)
@@ -150,7 +154,7 @@ func (h Hold) check(path string, all bool, l *fault.List) {
 			l.Add(path+".card", fault.Missing)
 			return
 		}
-		h.Card.check(path+".card", l)
+		h.Card.check(path+".card", labelBySeam, l)
 		return
 	case "":
 		l.Add(path+".kind", fault.Missing)
@@ -159,7 +163,15 @@ func (h Hold) check(path string, all bool, l *fault.List) {
 		l.Add(path+".kind", fault.Unknown)
 		return
 	}
-	l.Within(path+".oad_percent", float64(h.Share)*100, 1, 100, "%")
+	if h.Basis != "" {
+		checkBasis(path+".basis", h.Basis, l)
+	}
+	// A share of 71.4 % is what pure dihydrate holds counted anhydrous: taken for a
+	// purity it would make the syrup stronger by two fifths.
+	off := math.Abs(float64(h.Share) - chem.AnhydrousShare)
+	if l.Within(path+".oad_percent", float64(h.Share)*100, 1, 100, "%") && off < 0.005 && !h.Sure {
+		l.Add(path+".oad_percent", fault.BasisShare)
+	}
 }
 
 // checkAmount lets a missing amount pass unless the plan is sized by it.

@@ -11,21 +11,17 @@ type Rule struct {
 	Cap      chem.Millilitres // at most, whatever the number of boxes
 	Flat     chem.Millilitres // over 0: every full-size colony gets this, whatever its seams
 	NucFlat  chem.Millilitres // over 0: every nuc gets this; otherwise by seam
-	// FromAbove: boxes are not parted, and all goes into the topmost one with bees.
-	// Source: one school cracks the boxes of a cluster that spans the joint, another
-	// treats from above so as not to break it.
+	// FromAbove: boxes are not parted, and the topmost one with bees is dosed by its
+	// own seams; those below are not reached. Source: one school cracks the boxes of
+	// a cluster that spans the joint, another treats from above so as not to break it.
 	FromAbove bool
+	// Label: the figures are a label's. Its doses are never rounded up, and they are
+	// refused beyond sense but not warned about.
+	Label bool
 }
 
 // DefaultRule is 5 mL a full seam and at most 50 mL a colony.
 var DefaultRule = Rule{FullSeam: 5, Cap: 50}
-
-// The usual span of OAD in a full seam; outside it a dose is either unlikely to
-// work or hard on bees.
-const (
-	SeamLow  chem.Milligrams = 110
-	SeamHigh chem.Milligrams = 300
-)
 
 func (r Rule) check(path string, l *fault.List) {
 	l.Within(path+".full_seam_ml", float64(r.FullSeam), 1, 10, "mL")

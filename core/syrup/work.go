@@ -105,12 +105,12 @@ func Work(r Request, p Plan, order string) (bench.Work, error) {
 
 // parts are the ingredients; a filler counts as sugar.
 func parts(r Request) []bench.Part {
-	acid := bench.Part{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: powder(r.Hold.Share)}
+	acid := bench.Part{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: r.Hold.gram(), Dry: true}
 	switch r.Hold.Kind {
 	case Tablets:
 		acid.Name, acid.Steps, acid.Each = "tablets", []bench.Step{StepTablets}, r.Hold.Grams
 	case ReadyMix:
-		acid.Name, acid.Steps = "stock", []bench.Step{StepStock}
+		acid.Name, acid.Steps, acid.Dry = "stock", []bench.Step{StepStock}, false
 		from := r.Hold.Stock.composition()
 		acid.Gram = from.Scale(1 / float64(from.Mass())).Mixture()
 	case ReadyToUse:
@@ -119,10 +119,6 @@ func parts(r Request) []bench.Part {
 	return []bench.Part{
 		acid,
 		{Name: "water", Steps: []bench.Step{StepHotWater, StepRestWater, StepAllWater, StepWater}, Gram: chem.Mixture{Water: 1}},
-		{Name: "sugar", Steps: []bench.Step{StepSugar}, Gram: chem.Mixture{Sugar: 1}},
+		{Name: "sugar", Steps: []bench.Step{StepSugar}, Gram: chem.Mixture{Sugar: 1}, Dry: true},
 	}
-}
-
-func powder(share chem.Share) chem.Mixture {
-	return chem.Mixture{OAD: chem.Grams(share), Sugar: chem.Grams(1 - share)}
 }
