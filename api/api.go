@@ -87,6 +87,7 @@ func config() huma.Config {
 	c := huma.DefaultConfig("Keeler", "1")
 	c.Info.Description = "Scales varroa treatments, decides which colony needs what, and keeps the record. Names carry their units; " +
 		"errors are application/problem+json and name the field in errors[].location."
+	c.Formats = map[string]huma.Format{"application/json": tolerant, "json": tolerant}
 	c.OpenAPIPath = "/api/openapi"
 	c.SchemasPath = ""
 	c.DocsPath = ""

@@ -43,6 +43,10 @@ func colonies(h huma.API, d *desks) {
 		func(ctx context.Context, desk app.Desk, in *change[wire.End]) (wire.ColonyWhole, error) {
 			return desk.End(ctx, in.ID, in.Body)
 		})
+	answering(h, d, app.Keeper, operation("colonies", "happen-colony", http.MethodPost, "colonies/{id}/happened", "Record a swarm, or a brood break by hand; what was seen before a swarm no longer counts", 404, 422),
+		func(ctx context.Context, desk app.Desk, in *change[wire.HappenColony]) (wire.ColonyWhole, error) {
+			return desk.Happened(ctx, in.ID, in.Body)
+		})
 	answering(h, d, app.Helper, operation("colonies", "treat-colony", http.MethodPost, "colonies/{id}/treatments", "Record what was given", 404, 422),
 		func(ctx context.Context, desk app.Desk, in *change[wire.Treatment]) (wire.ColonyWhole, error) {
 			return desk.Treat(ctx, in.ID, in.Body)

@@ -50,6 +50,10 @@ func deciding(h huma.API, d *desks) {
 		func(ctx context.Context, desk app.Desk, _ *none) (wire.Jobs, error) { return desk.Jobs(ctx) })
 	answering(h, d, app.Viewer, operation("decide", "get-job", http.MethodGet, "jobs/{id}", "One job whole", 404),
 		func(ctx context.Context, desk app.Desk, in *ByID) (wire.Job, error) { return desk.Job(ctx, in.ID) })
+	answering(h, d, app.Keeper, operation("decide", "end-job", http.MethodPost, "jobs/{id}/end", "Close a job: finished, or cancelled", 404, 409, 422),
+		func(ctx context.Context, desk app.Desk, in *change[wire.EndJob]) (wire.Job, error) {
+			return desk.EndJob(ctx, in.ID, in.Body)
+		})
 	answering(h, d, app.Viewer, operation("decide", "get-job-recipe", http.MethodGet, "jobs/{id}/recipe", "A day of a job as it is carried on to mixing", 404, 422),
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByID

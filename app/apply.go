@@ -3,6 +3,7 @@ package app
 import (
 	"context"
 	"errors"
+	"slices"
 	"strings"
 	"time"
 
@@ -90,7 +91,7 @@ func (d Desk) apply(ctx context.Context, w outing, in wire.Application, was *sto
 				return err
 			}
 		}
-		return d.follow(ctx, op, row)
+		return d.follow(ctx, op, w, row, in)
 	})
 }
 
@@ -98,6 +99,9 @@ func (d Desk) apply(ctx context.Context, w outing, in wire.Application, was *sto
 func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store.Application, error) {
 	var l fault.List
 	now := d.app.clock()
+	if in.Kind == string(round.Out) && w.day > d.today() {
+		l.Add("kind", fault.Future)
+	}
 	l.Within("ago_s", in.AgoS, 0, 400*86400, "s")
 	ago := time.Duration(in.AgoS * float64(time.Second))
 	row := store.Application{
@@ -112,12 +116,15 @@ func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store
 	if w.card != nil {
 		row.Product, row.WithdrawalDays = w.card.Name, w.card.Content.Withdrawal
 	}
-	flags := d.flags(w, in, now.Add(-ago))
+	if in.Kind == string(round.Given) && strings.TrimSpace(in.Against) != "" {
+		row.OverrideReason = strings.TrimSpace(in.Against)
+	}
+	flags := d.flags(w, in)
 	if err := d.from(ctx, w, in, &row, &flags, &l); err != nil {
 		return row, err
 	}
 	round.Record{
-		Kind: round.Kind(in.Kind), Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
+		Kind: round.Kind(in.Kind), Dribble: w.job.Method == wire.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
 		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed, Open: in.OpenS,
 	}.Check(&l)
 	round.CheckExtras(in.Extras, &l)
@@ -144,7 +151,7 @@ func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store
 }
 
 // flags is what about a line should be looked at, as far as it tells by itself.
-func (d Desk) flags(w outing, in wire.Application, at time.Time) []string {
+func (d Desk) flags(w outing, in wire.Application) []string {
 	var out []string
 	if _, in := w.colonies[in.ColonyID]; !in {
 		out = append(out, string(round.NotInJob))
@@ -157,8 +164,14 @@ func (d Desk) flags(w outing, in wire.Application, at time.Time) []string {
 	if w.unit() != "ml" {
 		capML = 0
 	}
-	if in.Kind == string(round.Given) && round.Much(in.Amount, in.Asked, capML) {
+	if in.Kind != string(round.Given) {
+		return out
+	}
+	if round.Much(in.Amount, in.Asked, capML) {
 		out = append(out, string(round.TooMuch))
+	}
+	if slices.ContainsFunc(w.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
+		out = append(out, string(round.Again))
 	}
 	return out
 }
@@ -185,7 +198,13 @@ func (d Desk) from(ctx context.Context, w outing, in wire.Application, row *stor
 	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), in.Amount)
 	row.OADMG, row.FormicMG = float64(oad), float64(formic)
 	if row.Product == "" {
-		row.Product = "own mixture"
+		row.Product = w.product()
+	}
+	if round.Stronger(row.OADMG+row.FormicMG, in.Asked*w.meantMg) {
+		*flags = append(*flags, string(round.Strong))
+	}
+	if batch.State != store.IsMade && !in.ByHand {
+		*flags = append(*flags, string(round.NotMade))
 	}
 	if batch.UseBy != nil && w.day > dayOf(*batch.UseBy) {
 		*flags = append(*flags, string(round.PastDay))
@@ -201,14 +220,32 @@ func (w outing) unit() string {
 	return "ml"
 }
 
+// product is what was given where no card names it: what the rule worked under says, for
+// a mixture by a product's label is not called one's own.
+func (w outing) product() string {
+	switch {
+	case w.job.RuleKind == "label" && w.job.RuleWords != "":
+		return w.job.RuleWords
+	case w.job.RuleKind == "label":
+		return "as the product's label says"
+	}
+	return "own mixture"
+}
+
 // follow is what a line means for the jar and for the bees' record.
-func (d Desk) follow(ctx context.Context, op store.Operation, row store.Application) error {
+func (d Desk) follow(ctx context.Context, op store.Operation, w outing, row store.Application, sent wire.Application) error {
 	switch round.Kind(row.Kind) {
+	case round.Skipped:
+		if row.Reason == round.Dead && sent.Close && d.who.Role.May(Keeper) {
+			return d.closeDead(ctx, op, row)
+		}
 	case round.Given:
 		if row.BatchID != nil {
 			in := wire.StockEntry{ID: row.ID, Kind: string(stock.Used), Amount: row.Amount, ColonyID: row.ColonyID}
-			if err := d.madeByHand(ctx, op, *row.BatchID); err != nil {
-				return err
+			if sent.ByHand {
+				if err := d.madeByHand(ctx, op, *row.BatchID); err != nil {
+					return err
+				}
 			}
 			if err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in); err != nil {
 				return err
@@ -216,6 +253,7 @@ func (d Desk) follow(ctx context.Context, op store.Operation, row store.Applicat
 		}
 		t := store.Treatment{
 			ID: row.ID, ColonyID: row.ColonyID, Method: row.Method, What: row.Product, GivenOn: row.VisitDay, UserID: d.who.User, CreatedAt: d.stamp(),
+			DaysLow: w.under.DaysInLow, DaysHigh: w.under.DaysInHigh,
 		}
 		if row.Method == wire.Dribble {
 			t.OutOn = &row.VisitDay
@@ -227,8 +265,17 @@ func (d Desk) follow(ctx context.Context, op store.Operation, row store.Applicat
 	return nil
 }
 
-// madeByHand opens the account of a batch that was mixed without the bench, with what
-// was planned.
+// closeDead closes a colony that was found dead on the round.
+func (d Desk) closeDead(ctx context.Context, op store.Operation, row store.Application) error {
+	colony, err := op.Colony(ctx, row.ColonyID)
+	if err != nil || colony.EndedOn != nil {
+		return err
+	}
+	return op.End(ctx, colony.ID, colony.Version, row.VisitDay, "dead", "", d.event(colony.ID, "ended", "", "dead", dayOf(row.VisitDay)))
+}
+
+// madeByHand opens the account of a batch that is said to be mixed without the bench,
+// with what was planned.
 func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) error {
 	batch, err := op.Batch(ctx, id)
 	if err != nil || batch.State != store.Planned {
@@ -238,7 +285,7 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) err
 	if amount <= 0 {
 		return nil
 	}
-	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, "as planned"); err != nil {
+	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, "mixed without the bench"); err != nil {
 		return err
 	}
 	return op.SetBatch(ctx, id, map[string]any{"state": store.IsMade})

@@ -38,14 +38,14 @@ func TestRoundOfAcid(t *testing.T) {
 		t.Errorf("%v g of bicarbonate", r.Batches[0].BicarbonateG)
 	}
 	sent, err := d.Apply(t.Context(), job, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch, Amount: 8, Asked: 8},
-		{ID: uuid.NewString(), ColonyID: hives[1], Kind: "given", BatchID: batch, Amount: 20, Asked: 8},
+		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch, ByHand: true, Amount: 8, Asked: 8},
+		{ID: uuid.NewString(), ColonyID: hives[1], Kind: "given", BatchID: batch, ByHand: true, Amount: 20, Asked: 8},
 	}})
 	if err != nil || off(sent.Round.Records[0].FormicMg, 8*685.5, 20) || sent.Round.Records[0].OADMg != 0 || sent.Round.Records[1].Flags[0] != "too_much" {
 		t.Fatalf("%+v %v", sent, err)
 	}
 	l, err := d.Ledger(t.Context(), batch)
-	if err != nil || off(l.Left, 72, 0.5) || l.Entries[0].Kind != "made" || l.Entries[0].Reason != "as planned" || l.Entries[1].Colony != "A1" {
+	if err != nil || off(l.Left, 72, 0.5) || l.Entries[0].Kind != "made" || l.Entries[0].Reason != "mixed without the bench" || l.Entries[1].Colony != "A1" {
 		t.Errorf("%+v %v", l, err)
 	}
 	b, err := d.Batch(t.Context(), batch)

@@ -168,7 +168,7 @@ func (w making) state() (bench.State, error) {
 	for i, e := range w.run.Events {
 		events[i] = bench.Event{
 			Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
-			Count: e.Pieces, Sure: e.Sure, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
+			Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
 		}
 		if len(e.Additions) > 0 {
 			var add []wire.BenchAdd
@@ -199,7 +199,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	}
 	for _, e := range w.run.Events {
 		out.Events = append(out.Events, wire.BenchEvent{
-			ID: e.ID, Kind: e.Kind, Act: e.Act, Load: e.LoadNo, Grams: e.Grams, Count: e.Pieces, Sure: e.Sure, Answer: e.Answer,
+			ID: e.ID, Kind: e.Kind, Act: e.Act, Load: e.LoadNo, Grams: e.Grams, Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer,
 			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: e.WorkedAt,
 		})
 	}
@@ -275,7 +275,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 	}
 	row := store.BenchEvent{
 		BatchID: w.batch.ID, Seq: len(w.run.Events) + 1, ID: e.ID, Kind: e.Kind, Act: e.Act, LoadNo: e.Load,
-		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, Answer: e.Answer, TempC: e.TempC, Source: e.Source,
+		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, TempC: e.TempC, Source: e.Source,
 		UserID: d.who.User, CreatedAt: d.stamp(), WorkedAt: d.app.clock(),
 	}
 	if row.Source == "" {
@@ -289,7 +289,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 	}
 	var l fault.List
 	in := bench.Event{
-		Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure,
+		Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure, AsIs: e.AsIs,
 		Answer: e.Answer, Temp: chem.Celsius(e.TempC),
 	}
 	s.Check(in, &l)

@@ -135,7 +135,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 	}
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "fridge"}), "acts[acid]", fault.Missing)
 	s.weighs("acid", 40)
-	if err := s.try(wire.BenchEvent{Kind: "took", Act: "acid", Load: 0, Grams: 40, Balance: 1}); !errors.Is(err, store.ErrStale) {
+	if err := s.try(wire.BenchEvent{Kind: "took", Act: "acid", Load: 0, Grams: 4, Balance: 1}); !errors.Is(err, store.ErrStale) {
 		t.Errorf("one load twice: %v", err)
 	}
 	m := s.run.Mending

@@ -34,6 +34,7 @@ func cardOf(r store.LabelCard) (wire.LabelCard, error) {
 	if err := json.Unmarshal(r.Content, &out.Content); err != nil {
 		return out, fmt.Errorf("card %s: %w", r.ID, err)
 	}
+	out.Notes = out.Said()
 	return out, nil
 }
 

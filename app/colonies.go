@@ -81,8 +81,56 @@ func (d Desk) ChangeColony(ctx context.Context, id string, in wire.SaveColony) (
 	if c.Queen == "" || c.Queen == was.Queen {
 		c.Queen, c.QueenOn = was.Queen, was.QueenOn
 	}
-	if err := d.op.ChangeColony(ctx, c); err != nil {
+	if err := d.op.ChangeColony(ctx, c, d.changes(was, c)...); err != nil {
 		return wire.ColonyWhole{}, named(err)
+	}
+	return d.Colony(ctx, id)
+}
+
+// changes are what happens to the bees when a colony is changed: a box taken or given,
+// another queen. What hangs in a box may change.
+func (d Desk) changes(was, is store.Colony) []store.Event {
+	var out []store.Event
+	kinds := func(c store.Colony) string {
+		names := make([]string, len(c.Boxes))
+		for i, b := range c.Boxes {
+			names[i] = b.Kind
+		}
+		return strings.Join(names, " + ")
+	}
+	if before, after := kinds(was), kinds(is); before != after {
+		out = append(out, d.event(is.ID, string(season.Restacked), "", before+" → "+after, d.today()))
+	}
+	if was.Queen != "" && is.Queen != was.Queen {
+		out = append(out, d.event(is.ID, string(season.Requeened), "", was.Queen+" → "+is.Queen, d.today()))
+	}
+	return out
+}
+
+// happenings are the kinds of what a keeper records of the bees as a whole.
+var happenings = []string{
+	string(season.Swarmed), season.QueenCaged, season.QueenRemoved, season.CellGiven, season.QueenReleased, season.LayingAgain,
+}
+
+// Happened records what happened to the bees of a living colony.
+func (d Desk) Happened(ctx context.Context, id string, in wire.HappenColony) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	if !slices.Contains(happenings, in.Kind) {
+		l.Add("kind", fault.Unknown)
+	}
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	row, err := d.op.Colony(ctx, id)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if row.EndedOn != nil {
+		return wire.ColonyWhole{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
+	}
+	if err := d.op.Happened(ctx, d.event(id, in.Kind, "", "", day)); err != nil {
+		return wire.ColonyWhole{}, err
 	}
 	return d.Colony(ctx, id)
 }
@@ -101,17 +149,20 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		YardName: yard.Name,
 		Looks:    []wire.Look{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
 	}
-	k := begin(row)
-	var board [][]float64
+	past, err := d.past(ctx, timeOf(d.today()-memory))
+	if err != nil {
+		return out, err
+	}
+	k := begin(row, past.of(id, 0))
+	boards, err := d.op.LastSeams(ctx, []string{id})
+	if err != nil {
+		return out, err
+	}
 	looks, err := d.op.Inspections(ctx, id, timeOf(0), true)
 	if err != nil {
 		return out, err
 	}
 	for _, l := range looks {
-		k.looked(l)
-		if seen := wire.BoardOf(l.Seams); seen != nil {
-			board = seen
-		}
 		out.Looks = append(out.Looks, lookOf(l))
 	}
 	slices.Reverse(out.Looks)
@@ -121,7 +172,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	}
 	for _, t := range treatments {
 		k.treated(t, d.today())
-		out.Treatments = append(out.Treatments, treatmentOf(t))
+		out.Treatments = append(out.Treatments, treatmentOf(t, d.today()))
 	}
 	lines, err := d.lines(ctx)
 	if err != nil {
@@ -141,8 +192,8 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	for _, e := range events {
 		out.Events = append(out.Events, eventOf(e))
 	}
-	need, _ := season.Needs([]season.Counted{k.stands}, d.today())
-	out.ColonyRecord = k.record(need[0], board)
+	need, _ := season.Needs([]season.Counted{k.counts()}, d.today())
+	out.ColonyRecord = k.record(need[0], wire.BoardOf(boards[id]), d.today())
 	return out, err
 }
 
@@ -266,7 +317,7 @@ func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire
 			l.Add("out_on", fault.NotRising)
 		}
 		t.OutOn = dayPointer(out)
-	case in.Method == string(season.Dribble) || in.Method == "other":
+	case in.Method == string(season.Dribble) || in.Method == string(season.Vapour) || in.Method == "other":
 		t.OutOn = dayPointer(given)
 	}
 	if in.Method == "other" && t.What == "" {
@@ -288,8 +339,35 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 	if err := l.Err(); err != nil {
 		return wire.ColonyWhole{}, err
 	}
+	if err := d.checkOut(ctx, colony, id, day, in.Sure); err != nil {
+		return wire.ColonyWhole{}, err
+	}
 	if err := d.op.TakeOut(ctx, colony, id, timeOf(day)); err != nil {
 		return wire.ColonyWhole{}, err
 	}
 	return d.Colony(ctx, colony)
+}
+
+// checkOut asks once more before something comes out that should stay longer, and knows
+// no day before it went in.
+func (d Desk) checkOut(ctx context.Context, colony, id string, day calendar.Day, sure bool) error {
+	treatments, err := d.op.Treatments(ctx, colony, timeOf(0))
+	if err != nil {
+		return err
+	}
+	var l fault.List
+	for _, t := range treatments {
+		if t.ID != id || t.OutOn != nil {
+			continue
+		}
+		given := givenOf(t)
+		from, _, stays := given.Due()
+		switch {
+		case day < given.Given:
+			l.Add("on", fault.NotRising)
+		case stays && day < from && !sure:
+			l.AddRange("on", fault.Early, float64(day-given.Given), float64(from-given.Given), "days")
+		}
+	}
+	return l.Err()
 }

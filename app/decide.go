@@ -53,6 +53,9 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	if err != nil {
 		return wire.Decide{}, err
 	}
+	if err := d.withJobs(ctx, colonies, ""); err != nil {
+		return wire.Decide{}, err
+	}
 	standing := map[string][]known{}
 	for _, k := range colonies {
 		standing[k.row.YardID] = append(standing[k.row.YardID], k)
@@ -114,12 +117,11 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 	need, over := needs(colonies, m.day)
 	out := wire.DecideYard{
 		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0,
-		Season: calendar.Names[m.day.Season(m.yard.Latitude)], Colonies: make([]wire.DecideColony, len(colonies)),
+		Season: seasonName(m.day, m.yard.Latitude), Colonies: make([]wire.DecideColony, len(colonies)),
 	}
 	var cases [len(season.Methods)]season.Case
 	for i, u := range m.under {
-		c := u.on(m.day, m.yard.Latitude)
-		cases[i] = season.Case{On: m.day, Latitude: m.yard.Latitude, Under: c, Weather: m.forecast.Look(m.day, c)}
+		cases[i] = u.caseOf(m.day, m.yard, m.forecast)
 		out.Outlooks = append(out.Outlooks, m.outlook(u))
 	}
 	for i, k := range colonies {
@@ -134,6 +136,22 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 		out.Colonies[i] = row
 	}
 	return out
+}
+
+// caseOf is what bears on every colony of a yard on a day.
+func (c chosen) caseOf(day calendar.Day, yard store.Yard, forecast season.Forecast) season.Case {
+	under := c.on(day, yard.Latitude)
+	return season.Case{
+		On: day, Latitude: yard.Latitude, Under: under, Weather: forecast.Look(day, under), Deep: calendar.Span(deep(yard)), Chosen: c.fixed != nil,
+	}
+}
+
+// seasonName is the season of a day, none where it cannot be assumed.
+func seasonName(day calendar.Day, latitude float64) string {
+	if !calendar.Seasonal(latitude) {
+		return "none"
+	}
+	return calendar.Names[day.Season(latitude)]
 }
 
 // outlook is the coming days of a yard by one method.
@@ -164,9 +182,9 @@ type reasons struct {
 }
 
 func (r *reasons) cell(j season.Judgement) wire.Cell {
-	out := wire.Cell{Verdict: season.VerdictNames[j.Verdict], Reasons: make([]int, len(j.Reasons))}
+	out := wire.Cell{Verdict: season.VerdictNames[j.Verdict], Reasons: make([]int, len(j.Reasons)), Ask: j.Ask()}
 	for i, reason := range j.Reasons {
-		key := fmt.Sprint(reason.Code, reason.Verdict, reason.On, reason.Figures)
+		key := fmt.Sprint(reason.Code, reason.Verdict, reason.On, reason.Figures, reason.From, reason.To, reason.Words)
 		place, there := r.places[key]
 		if !there {
 			place = len(r.list)
@@ -181,7 +199,13 @@ func (r *reasons) cell(j season.Judgement) wire.Cell {
 func (r *reasons) tell(reason season.Reason) wire.Reason {
 	out := wire.Reason{
 		Code: reason.Code, Verdict: season.VerdictNames[reason.Verdict], Source: string(reason.Source),
-		Figures: reason.Figures, Age: -1,
+		Figures: reason.Figures, Age: -1, Words: reason.Words,
+	}
+	if reason.From != 0 {
+		out.From = written(reason.From)
+	}
+	if reason.To != 0 {
+		out.To = written(reason.To)
 	}
 	if reason.On != 0 {
 		out.On, out.Age = written(reason.On), int(r.day-reason.On)

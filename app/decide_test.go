@@ -115,9 +115,9 @@ func TestJob(t *testing.T) {
 	if err != nil || len(r.Recipe.Dribble.Colonies) != 1 || r.Rule != "Prescription or permit: permit held" {
 		t.Fatalf("got %+v %v", r, err)
 	}
-	// 2½ seams at 5 mL are 12.5 mL: 13 by the marks of a 60 mL syringe.
+	// 2½ seams at 5 mL are 12.5 mL: a tie, 12 by the marks of a 60 mL syringe.
 	plan, err := wire.PlanDribble(*r.Recipe.Dribble)
-	if err != nil || len(plan.Doses) != 1 || plan.Doses[0].Seams != 2.5 || plan.GivenML != 13 {
+	if err != nil || len(plan.Doses) != 1 || plan.Doses[0].Seams != 2.5 || plan.GivenML != 12 {
 		t.Errorf("got %+v %v", plan, err)
 	}
 	_, err = d.JobRecipe(t.Context(), job.ID, "2026-12-24")

@@ -93,7 +93,7 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if under.card != nil {
 		row.School, row.CardID = "", &under.card.ID
 	}
-	if row.Colonies, err = d.judged(ctx, in.Colonies, under); err != nil {
+	if row.Colonies, err = d.judged(ctx, in.ID, in.Colonies, under); err != nil {
 		return wire.Job{}, err
 	}
 	if _, err := d.op.SaveJob(ctx, &row); err != nil {
@@ -102,17 +102,20 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	return d.Job(ctx, in.ID)
 }
 
-func (d Desk) judged(ctx context.Context, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
+func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
 	yards, err := d.op.Yards(ctx)
 	if err != nil {
 		return nil, err
 	}
-	latitudes := map[string]float64{}
+	latitudes, byID := map[string]float64{}, map[string]store.Yard{}
 	for _, y := range yards {
-		latitudes[y.ID] = y.Latitude
+		latitudes[y.ID], byID[y.ID] = y.Latitude, y
 	}
 	all, err := d.known(ctx, "", latitudes)
 	if err != nil {
+		return nil, err
+	}
+	if err := d.withJobs(ctx, all, job); err != nil {
 		return nil, err
 	}
 	by := make(map[string]known, len(all))
@@ -134,9 +137,11 @@ func (d Desk) judged(ctx context.Context, in []wire.JobColony, under chosen) ([]
 		}
 		twice[c.ColonyID] = true
 		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
-		j := judge(k, day, latitudes[k.row.YardID], weather[k.row.YardID], under)
+		at := under.caseOf(day, byID[k.row.YardID], weather[k.row.YardID])
+		at.Colony = k.season
+		j := season.Judge(at)
 		override := strings.TrimSpace(c.Override)
-		if lives && j.Verdict >= season.DoesNotFit && override == "" {
+		if lives && j.Ask() && override == "" {
 			l.Add("override", fault.Missing)
 		}
 		l.Beneath(before, "colonies", i)
@@ -148,9 +153,38 @@ func (d Desk) judged(ctx context.Context, in []wire.JobColony, under chosen) ([]
 	return out, l.Err()
 }
 
-func judge(k known, day calendar.Day, latitude float64, weather season.Forecast, under chosen) season.Judgement {
-	c := under.on(day, latitude)
-	return season.Judge(season.Case{Colony: k.season, On: day, Latitude: latitude, Under: c, Weather: weather.Look(day, c)})
+// withJobs tells colonies of the open jobs that still have to come to them, but for one.
+func (d Desk) withJobs(ctx context.Context, colonies []known, but string) error {
+	waits, err := d.op.Waits(ctx)
+	if err != nil || len(waits) == 0 {
+		return err
+	}
+	standings, err := d.op.JobStandings(ctx, nil)
+	if err != nil {
+		return err
+	}
+	at := make(map[string]int, len(colonies))
+	for i, k := range colonies {
+		at[k.row.ID] = i
+	}
+	for _, w := range waits {
+		i, here := at[w.ColonyID]
+		if !here || w.JobID == but || !d.open(standings[w.JobID]) {
+			continue
+		}
+		c := &colonies[i].season
+		c.Jobs = append(c.Jobs, season.OpenJob{Name: w.Name, Method: season.Method(w.Method), Day: dayOf(w.Day)})
+	}
+	return nil
+}
+
+// open reports whether a job that nobody closed is still open.
+func (d Desk) open(s store.JobStanding) bool {
+	given := calendar.Day(0)
+	if s.LastGiven != nil {
+		given = dayOf(*s.LastGiven)
+	}
+	return season.Open(dayOf(s.LastDay), given, s.In > 0, d.today())
 }
 
 // against names the codes of what speaks against, as far as they fit a line.
@@ -175,12 +209,15 @@ func (d Desk) Jobs(ctx context.Context) (wire.Jobs, error) {
 	if err != nil {
 		return wire.Jobs{}, err
 	}
-	colonies, err := d.op.Names(ctx)
 	out := wire.Jobs{Jobs: make([]wire.Job, len(rows))}
-	for i, r := range rows {
-		out.Jobs[i] = jobOf(r, colonies)
+	tell, err := d.telling(ctx, rows)
+	if err != nil {
+		return out, err
 	}
-	return out, err
+	for i, r := range rows {
+		out.Jobs[i] = tell(r)
+	}
+	return out, nil
 }
 
 // Job reads one whole.
@@ -189,8 +226,57 @@ func (d Desk) Job(ctx context.Context, id string) (wire.Job, error) {
 	if err != nil {
 		return wire.Job{}, err
 	}
+	tell, err := d.telling(ctx, []store.Job{row})
+	if err != nil {
+		return wire.Job{}, err
+	}
+	return tell(row), nil
+}
+
+// EndJob closes a job: nothing more is done in it.
+func (d Desk) EndJob(ctx context.Context, id string, in wire.EndJob) (wire.Job, error) {
+	if _, err := d.op.Job(ctx, id); err != nil {
+		return wire.Job{}, err
+	}
+	if in.How != "finished" && in.How != "cancelled" {
+		return wire.Job{}, fault.List{{Field: "how", Reason: fault.Unknown}}
+	}
+	if err := d.op.EndJob(ctx, id, in.How, timeOf(d.today())); err != nil {
+		return wire.Job{}, err
+	}
+	return d.Job(ctx, id)
+}
+
+// telling tells jobs with how they stand, from what is read of all of them at once.
+func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wire.Job, error) {
+	ids := make([]string, len(rows))
+	for i, r := range rows {
+		ids[i] = r.ID
+	}
 	colonies, err := d.op.Names(ctx)
-	return jobOf(row, colonies), err
+	if err != nil {
+		return nil, err
+	}
+	standings, err := d.op.JobStandings(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	done, err := d.op.DoneOf(ctx, ids)
+	return func(r store.Job) wire.Job {
+		out := jobOf(r, colonies)
+		for i, day := range out.Days {
+			out.Days[i].Done = done[r.ID][day.Day]
+		}
+		s := standings[r.ID]
+		out.Open, out.In = r.EndedOn == nil && d.open(s), s.In
+		out.EndedOn, out.EndedHow = optionalDay(r.EndedOn), r.EndedHow
+		if s.FirstIn != nil {
+			first := season.Treatment{Method: season.Method(r.Method), Given: dayOf(*s.FirstIn), DaysLow: s.DaysLow, DaysHigh: s.DaysHigh}
+			from, by, _ := first.Due()
+			out.DueOut, out.DueLast = written(from), written(by)
+		}
+		return out
+	}, err
 }
 
 func jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {

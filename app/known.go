@@ -33,7 +33,7 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 		return nil, err
 	}
 	since := timeOf(d.today() - memory)
-	looks, err := d.op.Inspections(ctx, "", since, false)
+	past, err := d.past(ctx, since)
 	if err != nil {
 		return nil, err
 	}
@@ -52,13 +52,8 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 	out := make([]known, len(rows))
 	at := make(map[string]int, len(rows))
 	for i, r := range rows {
-		out[i] = begin(r)
+		out[i] = begin(r, past.of(r.ID, 0))
 		at[r.ID] = i
-	}
-	for _, l := range looks {
-		if i, here := at[l.ColonyID]; here {
-			out[i].looked(l)
-		}
 	}
 	for _, t := range treatments {
 		if i, here := at[t.ColonyID]; here {
@@ -73,79 +68,116 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 	return out, nil
 }
 
-func begin(r store.Colony) known {
-	k := known{row: r, stands: season.Counted{Standing: mites.Uncounted}}
-	k.season = season.Colony{Name: r.Name, Nuc: r.Nuc, ForHoney: r.ForHoney, Boxes: len(r.Boxes)}
-	if r.QueenOn != nil && r.Queen != "" {
-		k.season.Queen = season.At(season.Queen(r.Queen), dayOf(*r.QueenOn))
+// past is what was seen of colonies and what happened to them, by their ids.
+type past struct {
+	seen     map[string][]season.Seen
+	happened map[string][]store.Event
+}
+
+func (d Desk) past(ctx context.Context, since time.Time) (past, error) {
+	p := past{map[string][]season.Seen{}, map[string][]store.Event{}}
+	looks, err := d.op.Inspections(ctx, "", since, false)
+	if err != nil {
+		return p, err
+	}
+	for _, l := range looks {
+		p.seen[l.ColonyID] = append(p.seen[l.ColonyID], seenBy(l))
+	}
+	events, err := d.op.EventsSince(ctx, since)
+	for _, e := range events {
+		p.happened[e.ColonyID] = append(p.happened[e.ColonyID], e)
+	}
+	return p, err
+}
+
+// deepest is how many unions of unions are followed back.
+const deepest = 3
+
+// of is what is known of a colony's bees; of those that it was united with, too.
+func (p past) of(id string, depth int) season.Colony {
+	events := p.happened[id]
+	happened := make([]season.Happening, len(events))
+	for i, e := range events {
+		happened[i] = season.Happening{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
+		if e.Kind == string(season.United) && e.OtherID != nil && depth < deepest {
+			happened[i].Other = p.of(*e.OtherID, depth+1)
+		}
+	}
+	return season.Colony{}.Remember(p.seen[id], happened)
+}
+
+func seenBy(l store.Inspection) season.Seen {
+	return season.Seen{
+		On: dayOf(l.LookedOn), Order: l.CreatedAt.UnixMicro(), Quarters: l.Quarters, Brood: season.Brood(l.Brood), Eggs: l.Eggs, Larvae: l.Larvae,
+		Stores: season.Stores(l.Stores), Supers: l.Supers, Queen: season.Queen(l.Queen),
+	}
+}
+
+func begin(r store.Colony, seen season.Colony) known {
+	k := known{row: r, season: seen, stands: season.Counted{Standing: mites.Uncounted}}
+	c := &k.season
+	c.Name, c.Nuc, c.ForHoney, c.Boxes = r.Name, r.Nuc, r.ForHoney, len(r.Boxes)
+	if r.QueenOn != nil && r.Queen != "" && dayOf(*r.QueenOn) > c.Queen.On {
+		c.Queen = season.At(season.Queen(r.Queen), dayOf(*r.QueenOn))
 	}
 	return k
 }
 
-// looked takes what a look saw; looks come in order, so the newest stays.
-func (k *known) looked(l store.Inspection) {
-	on := dayOf(l.LookedOn)
-	if l.Quarters != nil {
-		k.season.Quarters = season.At(*l.Quarters, on)
-	}
-	if l.Brood != "" {
-		k.season.Brood = season.At(season.Brood(l.Brood), on)
-	}
-	if l.Stores != "" {
-		k.season.Stores = season.At(season.Stores(l.Stores), on)
-	}
-	if l.Supers != nil {
-		k.season.Supers = season.At(*l.Supers, on)
-	}
-	if l.Queen != "" && on >= k.season.Queen.On {
-		k.season.Queen = season.At(season.Queen(l.Queen), on)
-	}
-}
-
 func (k *known) treated(t store.Treatment, today calendar.Day) {
-	given := season.Treatment{Method: season.Method(t.Method), Given: dayOf(t.GivenOn), Carried: t.CarriedFrom != nil}
-	if t.OutOn != nil {
-		given.Out = dayOf(*t.OutOn)
-	}
+	given := givenOf(t)
 	k.season.Treatments = append(k.season.Treatments, given)
 	if given.In(today) {
 		k.in = append(k.in, t)
 	}
 }
 
+func givenOf(t store.Treatment) season.Treatment {
+	out := season.Treatment{
+		Method: season.Method(t.Method), Given: dayOf(t.GivenOn), Carried: t.CarriedFrom != nil, DaysLow: t.DaysLow, DaysHigh: t.DaysHigh,
+	}
+	if t.OutOn != nil {
+		out.Out = dayOf(*t.OutOn)
+	}
+	return out
+}
+
 func (k *known) counted(c store.MiteCount, latitude float64, lines mites.Lines) {
 	s := standing(c, latitude, lines)
 	k.count = &s
-	k.stands = season.Counted{Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn)}
+	k.stands = season.Counted{
+		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Line: s.Line,
+		Latitude: latitude,
+	}
 }
 
 // standing holds a count against the line of its season.
 func standing(c store.MiteCount, latitude float64, lines mites.Lines) wire.Standing {
-	on := dayOf(c.CountedOn)
-	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: on}
-	line := lines[on.Season(latitude)]
-	r, limit := count.Rate(), line.Of(count.Kind)
-	out := wire.Standing{
-		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Line: limit,
-		Stands: string(r.Stand(limit)), On: written(on),
+	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: dayOf(c.CountedOn)}
+	r, stood := count.Rate(), lines.Stand(count, latitude)
+	return wire.Standing{
+		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Line: stood.Line, Stands: string(stood.Standing),
+		Straddles: stood.Straddles, Enough: stood.Enough, On: written(count.On),
 	}
-	if out.Stands == string(mites.CannotTell) {
-		out.Enough = line.Enough(count.Kind)
-	}
-	return out
 }
 
 // needs tells what the colonies of one yard need.
 func needs(yard []known, on calendar.Day) ([]season.Need, int) {
 	stands := make([]season.Counted, len(yard))
-	for i, k := range yard {
-		stands[i] = k.stands
+	for i := range yard {
+		stands[i] = yard[i].counts()
 	}
 	return season.Needs(stands, on)
 }
 
+// counts is how the colony's count stands, with what bears on how it ages.
+func (k *known) counts() season.Counted {
+	out := k.stands
+	out.Colony = &k.season
+	return out
+}
+
 // record is a colony as it is told.
-func (k known) record(need season.Need, board [][]float64) wire.ColonyRecord {
+func (k known) record(need season.Need, board [][]float64, today calendar.Day) wire.ColonyRecord {
 	r := k.row
 	out := wire.ColonyRecord{
 		ID: r.ID, YardID: r.YardID, Name: r.Name, Nuc: r.Nuc, ForHoney: r.ForHoney, Notes: r.Notes,
@@ -153,7 +185,24 @@ func (k known) record(need season.Need, board [][]float64) wire.ColonyRecord {
 		Boxes: boxesOf(r), Seen: seenOf(k.season, board), Count: k.count, Need: string(need),
 	}
 	for _, t := range k.in {
-		out.In = append(out.In, treatmentOf(t))
+		out.In = append(out.In, treatmentOf(t, today))
+	}
+	if c := k.season.Changed; c.Seen {
+		out.Changed, out.ChangedOn = string(c.What), written(c.On)
+	}
+	out.Break = breakOf(k.season.Break, today)
+	return out
+}
+
+// breakOf tells of a brood break while it lasts.
+func breakOf(b season.Break, today calendar.Day) *wire.BroodBreak {
+	from, to, open, ok := b.Window()
+	if !ok || !open && today > to {
+		return nil
+	}
+	out := &wire.BroodBreak{StoppedOn: written(b.Stopped), From: written(from)}
+	if !open {
+		out.ResumedOn, out.To = written(b.Resumed), written(to)
 	}
 	return out
 }
@@ -166,6 +215,12 @@ func seenOf(c season.Colony, board [][]float64) wire.Seen {
 	}
 	if c.Supers.Seen {
 		s.Supers = &c.Supers.What
+	}
+	if c.Eggs.Seen && c.Eggs.On == c.Brood.On {
+		s.Eggs = &c.Eggs.What
+	}
+	if c.Larvae.Seen && c.Larvae.On == c.Brood.On {
+		s.Larvae = &c.Larvae.What
 	}
 	s.Seams = seamsOf(c)
 	return s
@@ -194,11 +249,15 @@ func boxesOf(c store.Colony) []wire.HiveBox {
 	return out
 }
 
-func treatmentOf(t store.Treatment) wire.Treatment {
-	return wire.Treatment{
+func treatmentOf(t store.Treatment, today calendar.Day) wire.Treatment {
+	out := wire.Treatment{
 		ID: t.ID, Method: t.Method, What: t.What, GivenOn: t.GivenOn.Format(dateForm),
 		OutOn: optionalDay(t.OutOn), Carried: t.CarriedFrom != nil,
 	}
+	if from, by, stays := givenOf(t).Due(); stays && t.OutOn == nil {
+		out.DueFrom, out.DueBy, out.Overdue = written(from), written(by), max(0, int(today-by))
+	}
+	return out
 }
 
 // dayPointer is midnight of a day, for what may be missing.

@@ -57,7 +57,7 @@ func (d Desk) Inspect(ctx context.Context, in wire.Looks) (wire.Looks, error) {
 
 func (d Desk) readLook(in wire.Look, colony store.Colony, l *fault.List) store.Inspection {
 	out := store.Inspection{
-		ID: in.ID, ColonyID: in.ColonyID, Brood: in.Brood, Stores: in.Stores, Supers: in.Supers, Queen: in.Queen,
+		ID: in.ID, ColonyID: in.ColonyID, Brood: in.Brood, Eggs: in.Eggs, Larvae: in.Larvae, Stores: in.Stores, Supers: in.Supers, Queen: in.Queen,
 		Temper: in.Temper, Note: strings.TrimSpace(in.Note), UserID: d.who.User, CreatedAt: d.stamp(),
 		LookedOn: timeOf(readDay("on", in.On, d.today(), d.today(), l)),
 	}
@@ -93,7 +93,7 @@ func (d Desk) readLook(in wire.Look, colony store.Colony, l *fault.List) store.I
 func lookOf(r store.Inspection) wire.Look {
 	out := wire.Look{
 		ID: r.ID, ColonyID: r.ColonyID, On: r.LookedOn.Format(dateForm), Board: wire.BoardOf(r.Seams),
-		Brood: r.Brood, Stores: r.Stores, Supers: r.Supers, Queen: r.Queen, Temper: r.Temper, Note: r.Note,
+		Brood: r.Brood, Eggs: r.Eggs, Larvae: r.Larvae, Stores: r.Stores, Supers: r.Supers, Queen: r.Queen, Temper: r.Temper, Note: r.Note,
 	}
 	if r.Quarters != nil {
 		full := float64(*r.Quarters) / float64(hive.Full)

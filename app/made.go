@@ -148,13 +148,13 @@ func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s bench.
 }
 
 func learnt(seen []store.Uptake) strip.Learnt {
-	var each []chem.Grams
+	var pots []strip.Seen
 	for _, u := range seen {
 		if u.Accepted {
-			each = append(each, chem.Grams(u.EachG))
+			pots = append(pots, strip.Seen{Each: chem.Grams(u.EachG), Off: chem.Grams(u.OffG)})
 		}
 	}
-	return strip.Learn(each)
+	return strip.Learn(pots)
 }
 
 // learn keeps what the pieces took up. What is far from what was learnt goes into

@@ -228,10 +228,10 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 		}
 		_, err = d.op.Apply(ctx, &row, func(op store.Operation) error {
 			t := store.Treatment{
-				ID: row.ID, ColonyID: row.ColonyID, Method: countsAs(in.Method), What: product, GivenOn: row.VisitDay,
+				ID: row.ID, ColonyID: row.ColonyID, Method: in.Method, What: product, GivenOn: row.VisitDay,
 				UserID: d.who.User, CreatedAt: d.stamp(),
 			}
-			if t.Method == wire.Dribble || t.Method == string(round.Other) {
+			if t.Method != wire.Strip && t.Method != wire.Pad {
 				t.OutOn = &row.VisitDay
 			}
 			return op.Treated(ctx, []store.Treatment{t})
@@ -245,11 +245,3 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 
 // noon is the hour of what was written down by its day alone.
 const noon = 12 * time.Hour
-
-// countsAs is how what was given counts in what fits a colony.
-func countsAs(method string) string {
-	if method == "vapour" {
-		return string(round.Other)
-	}
-	return method
-}

@@ -1,6 +1,7 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -33,8 +34,11 @@ type outing struct {
 	recipe   wire.JobRecipe
 	card     *wire.LabelCard
 	capML    float64
+	meantMg  float64 // of acid in 1 mL or piece, by the recipe; 0 where nobody can say
+	chosen   chosen
 	under    season.Conditions
-	later    bool // than the job's own days
+	later    bool                   // than the job's own days
+	stops    map[string][]wire.Stop // what to stop at before anything is given, by colony
 }
 
 func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
@@ -71,16 +75,94 @@ func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
 	if err != nil {
 		return w, err
 	}
-	w.card, w.under = chosen.card, chosen.on(w.day, 0)
-	w.capML = w.recipe.Recipe.CapML()
-	return w, nil
+	w.card, w.chosen = chosen.card, chosen
+	w.capML, w.meantMg = w.recipe.Recipe.CapML(), w.recipe.Recipe.MeantMg()
+	return w, d.around(ctx, &w)
+}
+
+// around adds what bears on the round besides its job: the season of its yard, what the
+// colonies were given before, and the jobs that they are in.
+func (d Desk) around(ctx context.Context, w *outing) error {
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return err
+	}
+	by, latitudes := map[string]store.Yard{}, map[string]float64{}
+	for _, y := range yards {
+		by[y.ID], latitudes[y.ID] = y, y.Latitude
+	}
+	all, err := d.known(ctx, "", latitudes)
+	if err != nil {
+		return err
+	}
+	all = slices.DeleteFunc(all, func(k known) bool { _, wanted := w.colonies[k.row.ID]; return !wanted })
+	latitude := 0.0
+	if len(all) > 0 {
+		latitude = latitudes[all[0].row.YardID]
+	}
+	w.under = w.chosen.on(w.day, latitude)
+	if w.later {
+		return nil
+	}
+	if err := d.withJobs(ctx, all, w.job.ID); err != nil {
+		return err
+	}
+	own, err := d.op.Visited(ctx, w.job.ID, timeOf(w.day))
+	if err != nil {
+		return err
+	}
+	mine := map[string]bool{}
+	for _, a := range own {
+		mine[a.ID] = true
+	}
+	before, err := d.op.Treatments(ctx, "", timeOf(d.today()-memory))
+	if err != nil {
+		return err
+	}
+	given := map[string][]store.Treatment{}
+	for _, t := range before {
+		if !mine[t.ID] {
+			given[t.ColonyID] = append(given[t.ColonyID], t)
+		}
+	}
+	w.stops = map[string][]wire.Stop{}
+	for _, k := range all {
+		c := w.chosen.caseOf(w.day, by[k.row.YardID], nil)
+		c.Colony = k.season
+		c.Colony.Treatments = nil
+		for _, t := range given[k.row.ID] {
+			c.Colony.Treatments = append(c.Colony.Treatments, givenOf(t))
+		}
+		w.stops[k.row.ID] = stopsOf(c, given[k.row.ID])
+	}
+	return nil
+}
+
+// stopsOf tells what a round stops at.
+func stopsOf(c season.Case, given []store.Treatment) []wire.Stop {
+	var out []wire.Stop
+	for _, r := range season.Stops(c) {
+		stop := wire.Stop{Code: "given_already", On: written(r.On)}
+		for _, t := range given {
+			if dayOf(t.GivenOn) == r.On {
+				stop.Method, stop.What = t.Method, t.What
+			}
+		}
+		out = append(out, stop)
+	}
+	for _, j := range c.Colony.Jobs {
+		if j.Method == c.Under.Method {
+			out = append(out, wire.Stop{Code: "in_job", On: written(j.Day), Method: string(j.Method), Job: j.Name})
+		}
+	}
+	return out
 }
 
 func (d Desk) roundOf(ctx context.Context, w outing) (wire.RoundDay, error) {
 	out := wire.RoundDay{
 		JobID: w.job.ID, Name: w.job.Name, Method: w.job.Method, Day: written(w.day), Rule: w.recipe.Rule, CapML: w.capML,
 		Base: w.recipe.Recipe.Bare(), Colonies: []wire.RoundColony{}, Batches: []wire.RoundBatch{}, All: wire.Choices(),
-		Gear: wire.GivingGear(w.recipe.Recipe),
+		Gear: wire.GivingGear(w.recipe.Recipe), MeantMg: w.meantMg, Out: w.later,
 	}
 	if w.under.DaysInLow > 0 {
 		out.DueOut, out.DueLast = written(w.day+calendar.Day(w.under.DaysInLow)), written(w.day+calendar.Day(w.under.DaysInHigh))
@@ -98,12 +180,14 @@ func (d Desk) roundOf(ctx context.Context, w outing) (wire.RoundDay, error) {
 			latitude = y.Latitude
 		}
 	}
-	out.Season = calendar.Names[w.day.Season(latitude)]
+	out.Season = seasonName(w.day, latitude)
 	if out.Extras, err = d.extras(ctx, out.Season); err != nil {
 		return out, err
 	}
-	if out.Batches, err = d.pourable(ctx, w.job.Method); err != nil {
-		return out, err
+	if !w.later { // nothing is given where what is in comes out
+		if out.Batches, err = d.pourable(ctx, w.job.Method); err != nil {
+			return out, err
+		}
 	}
 	out.Records, err = d.visited(ctx, w)
 	if w.later {
@@ -172,16 +256,20 @@ func (d Desk) inStandOrder(ctx context.Context, w outing, yards []store.Yard) ([
 	out := make([]wire.RoundColony, len(rows))
 	for i, r := range rows {
 		out[i] = wire.RoundColony{
-			ID: r.ID, YardID: r.YardID, Yard: names[r.YardID], Hive: hives[i], Override: w.colonies[r.ID].OverrideReason,
+			ID: r.ID, YardID: r.YardID, Yard: names[r.YardID], Hive: hives[i], Override: w.colonies[r.ID].OverrideReason, Stop: w.stops[r.ID],
 		}
 		if h, there := in[r.ID]; there && h.Method == w.job.Method {
-			out[i].InHive, out[i].DaysIn = int(h.Amount), int(w.day-dayOf(h.GivenAt))
+			in := season.Treatment{Method: season.Method(h.Method), Given: dayOf(h.GivenOn), DaysLow: h.DaysLow, DaysHigh: h.DaysHigh}
+			from, _, _ := in.Due()
+			out[i].InHive, out[i].DaysIn, out[i].Early = int(h.Amount), int(w.day-in.Given), max(0, int(from-w.day))
 		}
 	}
 	return out, nil
 }
 
-// pourable lists the batches of a method that something is left of.
+// pourable lists the batches of a method that something is left of, those that were made
+// first. Of one that is only planned it is told, so that it is poured by choice alone; one
+// that is being weighed in is none yet.
 func (d Desk) pourable(ctx context.Context, method string) ([]wire.RoundBatch, error) {
 	rows, err := d.op.Batches(ctx)
 	if err != nil {
@@ -193,18 +281,21 @@ func (d Desk) pourable(ctx context.Context, method string) ([]wire.RoundBatch, e
 	}
 	out := []wire.RoundBatch{}
 	for _, r := range rows {
-		if r.Method != method || r.Leftover || r.VoidedAt != nil || r.State == store.Discarded || r.State == store.IsMade && lefts[r.ID] <= 0 && !stock.ToReconcile(lefts[r.ID]) {
+		if r.Method != method || r.Leftover || r.VoidedAt != nil || r.State == store.Discarded || r.State == store.OnBench || r.State == store.IsMade && lefts[r.ID] <= 0 && !stock.ToReconcile(lefts[r.ID]) {
 			continue
 		}
 		out = append(out, d.roundBatch(r, lefts[r.ID]))
 	}
+	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
+		return cmp.Compare(map[bool]int{true: 0, false: 1}[a.Made], map[bool]int{true: 0, false: 1}[b.Made])
+	})
 	return out, nil
 }
 
 func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
 	held := composition(r)
-	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left)}
-	if r.State == store.Planned || r.State == store.OnBench { // mixed without the bench, or not yet written off
+	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Made: r.State == store.IsMade}
+	if r.State == store.Planned { // what it would be, were it mixed without the bench
 		b.OnHand.Left = wire.Amount(r.Unit, r.VolumeML, r.Pieces, held) + left
 	}
 	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(r.Unit, r.VolumeML, r.Pieces, held), 1)

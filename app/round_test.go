@@ -57,6 +57,7 @@ func (v *visit) sends(a wire.Application) (wire.Applied, wire.RoundDay) {
 	if a.ID == "" {
 		a.ID = uuid.NewString()
 	}
+	a.ByHand = a.BatchID != "" // nobody mixed it at the bench
 	sent, err := v.d.Apply(v.t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{a}})
 	if err != nil {
 		v.t.Fatalf("%+v: %v", a, err)
@@ -129,10 +130,11 @@ func TestRoundOdd(t *testing.T) {
 	elsewhere := yard(t, v.d, "C")
 	wrong := wall.Add(-25 * time.Hour)
 	sent, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: stranger, Kind: "given", BatchID: v.batch, Amount: 30},
+		{ID: uuid.NewString(), ColonyID: stranger, Kind: "given", BatchID: v.batch, ByHand: true, Amount: 30},
 		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", Amount: 30},
-		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 60, PhoneAt: &wrong},
-		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 1500, YardID: elsewhere},
+		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 60, PhoneAt: &wrong},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 240, YardID: elsewhere},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 251},
 		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: -4},
 		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "skipped"},
 		{ID: uuid.NewString(), ColonyID: uuid.NewString(), Kind: "skipped", Reason: "dead"},
@@ -149,7 +151,7 @@ func TestRoundOdd(t *testing.T) {
 			t.Errorf("%+v", r)
 		}
 	}
-	if states != "kkkkrrrrk" {
+	if states != "kkkkrrrrrk" {
 		t.Errorf("they are %s", states)
 	}
 	flags := map[string]bool{}
@@ -163,7 +165,7 @@ func TestRoundOdd(t *testing.T) {
 			t.Errorf("nothing is flagged %s: %v", want, flags)
 		}
 	}
-	if b := sent.Round.Batches[0]; !b.OnHand.ToReconcile || off(b.OnHand.Left, 1000-30-60-1500, 1e-6) {
+	if b := sent.Round.Batches[0]; !b.Made || off(b.OnHand.Left, 1000-30-60-240, 1e-6) {
 		t.Errorf("overdrawn: %+v", b)
 	}
 	_, err = v.d.Round(t.Context(), v.job, "2026-12-05")
@@ -185,21 +187,45 @@ func TestRoundOfStrips(t *testing.T) {
 	if got, _ = v.sends(wire.Application{ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 1.5}); got.State != "refused" {
 		t.Errorf("half a strip: %+v", got)
 	}
-	// Six weeks later only the hive that they hang in is gone to.
+	// On day 1 of 42 it is asked whether they are to come out already.
+	r, err = v.d.Round(t.Context(), v.job, "2026-12-05")
+	if err != nil || !r.Out || len(r.Batches) != 0 || len(r.Colonies) != 1 || r.Colonies[0].DaysIn != 1 || r.Colonies[0].Early != 41 {
+		t.Fatalf("the day after: %+v %v", r, err)
+	}
+	// Six weeks later only the hive that they hang in is gone to, and not before that day
+	// has come.
 	const due = "2027-01-15"
+	out := wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1}}}
+	sent, err := v.d.Apply(t.Context(), v.job, due, out)
+	if err != nil || sent.Results[0].State != "refused" {
+		t.Errorf("taken out before that day has come: %+v %v", sent.Results, err)
+	}
+	jobs, err := v.d.Job(t.Context(), v.job)
+	if err != nil || jobs.In != 1 || jobs.DueOut != due || jobs.DueLast != "2027-01-29" || !jobs.Open {
+		t.Errorf("the job: %+v %v", jobs, err)
+	}
+	v.d = later(v.d, 42*24*time.Hour)
 	r, err = v.d.Round(t.Context(), v.job, due)
-	if err != nil || len(r.Colonies) != 1 || r.Colonies[0].InHive != 2 || r.Colonies[0].DaysIn != 42 {
+	if err != nil || len(r.Colonies) != 1 || r.Colonies[0].InHive != 2 || r.Colonies[0].DaysIn != 42 || r.Colonies[0].Early != 0 {
 		t.Fatalf("when they are due: %+v %v", r, err)
 	}
-	sent, err := v.d.Apply(t.Context(), v.job, due, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1},
-	}})
+	sent, err = v.d.Apply(t.Context(), v.job, due, out)
 	if r = sent.Round; err != nil || len(r.Colonies) != 1 || r.Colonies[0].InHive != 0 || r.Records[0].Missing != 1 || len(r.Records[0].Flags) != 0 {
 		t.Errorf("taken out: %+v %v", sent, err)
 	}
 	if c, err := v.d.Colony(t.Context(), v.hives[0]); err != nil || c.Treatments[0].OutOn != due {
 		t.Errorf("taken out: %+v %v", c.Treatments, err)
 	}
+	if jobs, err = v.d.Job(t.Context(), v.job); err != nil || jobs.In != 0 || jobs.DueOut != "" {
+		t.Errorf("nothing is in: %+v %v", jobs, err)
+	}
+}
+
+// later is the same desk when so much time has gone by.
+func later(d Desk, by time.Duration) Desk {
+	set := d.app.set
+	set.Work, set.Wall = Pinned(d.app.clock().Add(by)), Pinned(d.app.now().Add(by))
+	return New(records, set).Desk(d.who)
 }
 
 // The register is read page by page in every order, each line once; as CSV it is whole.
@@ -208,7 +234,7 @@ func TestRegisterPages(t *testing.T) {
 	const many = 2*RegisterPage + 7
 	var all []wire.Application
 	for i := range many {
-		all = append(all, wire.Application{ID: uuid.NewString(), ColonyID: v.hives[i%2], Kind: "given", BatchID: v.batch, Amount: 1, AgoS: float64(i % 5)})
+		all = append(all, wire.Application{ID: uuid.NewString(), ColonyID: v.hives[i%2], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 1, AgoS: float64(i % 5)})
 	}
 	if _, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: all}); err != nil {
 		t.Fatal(err)
@@ -273,7 +299,7 @@ func TestRegisterPages(t *testing.T) {
 	}
 	// What was given outside a job counts in what is known of the hive.
 	c, err := v.d.Colony(t.Context(), v.hives[0])
-	if err != nil || !slices.ContainsFunc(c.Treatments, func(t wire.Treatment) bool { return t.Method == "other" && t.What == "Vaporised" }) {
+	if err != nil || !slices.ContainsFunc(c.Treatments, func(t wire.Treatment) bool { return t.Method == "vapour" && t.What == "Vaporised" }) {
 		t.Errorf("%+v %v", c.Treatments, err)
 	}
 	if set, err := v.d.SetExtras(t.Context(), wire.RoundExtras{Season: "winter", Extras: []string{"hefted", "mouse_guard"}}); err != nil || len(set.Extras) != 2 {

@@ -3,11 +3,13 @@ package app
 import (
 	"context"
 	"errors"
+	"fmt"
 	"slices"
 	"strings"
 
 	"github.com/google/uuid"
 
+	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/season"
 	"keeler/store"
@@ -29,7 +31,27 @@ func (d Desk) Yards(ctx context.Context) (wire.YardList, error) {
 }
 
 func yardOf(y store.Yard, colonies int) wire.Yard {
-	return wire.Yard{ID: y.ID, Name: y.Name, Place: y.Place, Latitude: y.Latitude, Notes: y.Notes, Version: y.Version, Colonies: colonies}
+	return wire.Yard{ID: y.ID, Name: y.Name, Place: y.Place, Latitude: y.Latitude, DeepFrom: deep(y).from(), DeepTo: deep(y).to(), Notes: y.Notes, Version: y.Version, Colonies: colonies}
+}
+
+// deepest cluster of a yard: the keeper's own, or by the latitude.
+type span calendar.Span
+
+func deep(y store.Yard) span {
+	if own, ok := calendar.ReadSpan(y.DeepFrom, y.DeepTo); ok {
+		return span(own)
+	}
+	return span(calendar.DeepCluster(y.Latitude))
+}
+
+func (s span) from() string { return monthDay(s.FromMonth, s.FromDay) }
+func (s span) to() string   { return monthDay(s.ToMonth, s.ToDay) }
+
+func monthDay(month, day int) string {
+	if month == 0 {
+		return ""
+	}
+	return fmt.Sprintf("%02d-%02d", month, day)
 }
 
 // SaveYard makes a yard, or with an id changes that one over the version that was
@@ -45,10 +67,15 @@ func (d Desk) SaveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 	} else {
 		l.Within("latitude", *in.Latitude, season.South, season.North, "degrees")
 	}
+	if in.DeepFrom+in.DeepTo != "" {
+		if _, ok := calendar.ReadSpan(in.DeepFrom, in.DeepTo); !ok {
+			l.Add("deep_from", fault.NoSpan)
+		}
+	}
 	if err := l.Err(); err != nil {
 		return wire.YardWhole{}, err
 	}
-	y := store.Yard{ID: id, Name: name, Place: strings.TrimSpace(in.Place), Latitude: *in.Latitude, Notes: strings.TrimSpace(in.Notes), Version: in.Version, CreatedAt: d.stamp()}
+	y := store.Yard{ID: id, Name: name, Place: strings.TrimSpace(in.Place), Latitude: *in.Latitude, DeepFrom: in.DeepFrom, DeepTo: in.DeepTo, Notes: strings.TrimSpace(in.Notes), Version: in.Version, CreatedAt: d.stamp()}
 	var err error
 	if id == "" {
 		y.ID = newID(in.ID)
@@ -94,7 +121,7 @@ func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 	need, over := needs(colonies, d.today())
 	out := wire.YardWhole{Yard: yardOf(y, len(colonies)), Over: over, Stands: make([]wire.ColonyRecord, len(colonies))}
 	for i, k := range colonies {
-		out.Stands[i] = k.record(need[i], wire.BoardOf(boards[k.row.ID]))
+		out.Stands[i] = k.record(need[i], wire.BoardOf(boards[k.row.ID]), d.today())
 	}
 	return out, nil
 }

@@ -179,7 +179,13 @@ func TestTreatments(t *testing.T) {
 	if err != nil || len(now.In) != 1 {
 		t.Fatalf("strips are in: %+v %v", now.In, err)
 	}
-	now, err = d.TakeOut(t.Context(), c.ID, now.In[0].ID, wire.TakeOut{})
+	_, err = d.TakeOut(t.Context(), c.ID, now.In[0].ID, wire.TakeOut{})
+	at(t, "on day 3 of 42", err, "on", fault.Early)
+	_, err = d.TakeOut(t.Context(), c.ID, now.In[0].ID, wire.TakeOut{On: "2026-12-05", Sure: true})
+	at(t, "tomorrow", err, "on", fault.Future)
+	_, err = d.TakeOut(t.Context(), c.ID, now.In[0].ID, wire.TakeOut{On: "2026-11-30", Sure: true})
+	at(t, "before it went in", err, "on", fault.NotRising)
+	now, err = d.TakeOut(t.Context(), c.ID, now.In[0].ID, wire.TakeOut{Sure: true})
 	if err != nil || len(now.In) != 0 || now.Treatments[0].OutOn != "2026-12-04" {
 		t.Errorf("taken out: %+v %v", now.Treatments, err)
 	}

@@ -34,9 +34,9 @@ func date(year int, month time.Month, day int) time.Time {
 }
 
 var (
-	yesterday  = date(2026, time.December, 3)
-	lastMonth  = date(2026, time.November, 8)
-	lateAutumn = date(2026, time.November, 19)
+	yesterday    = date(2026, time.December, 3)
+	lastMonth    = date(2026, time.November, 8)
+	firstOfMonth = date(2026, time.December, 1)
 )
 
 // Latitude is where Marrow Quay lies.
@@ -66,7 +66,7 @@ func places() []place {
 		s := stand{
 			name: fmt.Sprint("S", i+1), hive: "deep 10 + deep 10", honey: true, queen: "laying", quarters: [][]int{low, high},
 			brood: "none", stores: "enough", autumn: []int{2, 4, 6, 3, 1, 5, 2, 9, 3, 4}[i], board: []int{1, 2, 5, 0, 1, 3, 0, 4, 2, 1}[i],
-			looked: lateAutumn,
+			looked: firstOfMonth,
 		}
 		if i%3 == 2 { // brood and a half
 			s.hive, s.quarters = "deep 10 + shallow 10", [][]int{high, low}
@@ -89,7 +89,7 @@ func places() []place {
 		case 1:
 			s.queen, s.looked = "young", lastMonth
 		case 3:
-			s.brood, s.looked = "", lateAutumn
+			s.brood, s.looked = "", firstOfMonth
 		case 5:
 			s.hive = "deep cccccccf + medium 8"
 		}
@@ -148,9 +148,9 @@ func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, yardID, id
 			board[i] = append(board[i], float64(q)/4)
 		}
 	}
-	supers := 0
+	supers, seen := 0, false
 	_, err = on(s.looked).Inspect(ctx, wire.Looks{Looks: []wire.Look{{
-		ID: part(id, "1001"), ColonyID: id, Board: board, Brood: s.brood, Stores: s.stores, Supers: &supers, Queen: s.queen,
+		ID: part(id, "1001"), ColonyID: id, Board: board, Brood: s.brood, Eggs: &seen, Stores: s.stores, Supers: &supers, Queen: s.queen,
 	}}})
 	return err
 }

@@ -228,14 +228,16 @@ func (o Operation) SetExtras(ctx context.Context, e RoundExtras) error {
 type InHive struct {
 	ColonyID, Method string
 	Amount           float64
-	GivenAt          time.Time
+	GivenOn          time.Time
+	DaysLow          int
+	DaysHigh         int
 }
 
 // InHives lists the newest that went into each of these colonies and that nobody took
 // out since.
 func (o Operation) InHives(ctx context.Context, colonies []string) (map[string]InHive, error) {
 	var rows []InHive
-	err := o.db.WithContext(ctx).Raw(`SELECT a.colony_id, a.method, a.amount, a.given_at FROM applications a
+	err := o.db.WithContext(ctx).Raw(`SELECT a.colony_id, a.method, a.amount, t.given_on, t.days_low, t.days_high FROM applications a
 		JOIN treatments t ON t.operation_id = a.operation_id AND t.id = a.id AND t.out_on IS NULL
 		WHERE a.operation_id = ? AND NOT a.superseded AND a.kind = 'given' AND a.colony_id IN ? ORDER BY a.given_at`, o.id, colonies).Scan(&rows).Error
 	out := make(map[string]InHive, len(rows))

@@ -52,6 +52,7 @@ type BenchEvent struct {
 	OffG        float64 `gorm:"column:off_g"`
 	Pieces      int
 	Sure        bool
+	AsIs        bool
 	Answer      string
 	TempC       float64 `gorm:"column:temp_c"`
 	Additions   json.RawMessage

@@ -26,7 +26,22 @@ func (o Operation) Events(ctx context.Context, colony string) ([]Event, error) {
 	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, created_at DESC").Find(&out).Error
 }
 
+// EventsSince lists what happened to any colony since a day, the oldest first.
+func (o Operation) EventsSince(ctx context.Context, since time.Time) ([]Event, error) {
+	var out []Event
+	return out, o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, created_at").Find(&out).Error
+}
+
+// Happened writes what happened to a colony.
+func (o Operation) Happened(ctx context.Context, e Event) error {
+	e.OperationID = o.id
+	return taken(o.db.WithContext(ctx).Create(&e).Error)
+}
+
 func (o Operation) happened(events ...Event) error {
+	if len(events) == 0 {
+		return nil
+	}
 	for i := range events {
 		events[i].OperationID = o.id
 	}

@@ -34,6 +34,8 @@ type Job struct {
 	People      int
 	UserID      uint64
 	CreatedAt   time.Time
+	EndedOn     *time.Time
+	EndedHow    string
 	Colonies    []JobColony `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
 }
 
@@ -101,6 +103,85 @@ func (o Operation) Jobs(ctx context.Context) ([]Job, error) {
 func (o Operation) Job(ctx context.Context, id string) (Job, error) {
 	return first[Job](o.own(ctx).Where("id = ?", id).
 		Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }))
+}
+
+// EndJob closes a job; ErrStale when it was closed already.
+func (o Operation) EndJob(ctx context.Context, id, how string, on time.Time) error {
+	done := o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(map[string]any{"ended_on": on, "ended_how": how})
+	if done.Error == nil && done.RowsAffected == 0 {
+		return ErrStale
+	}
+	return done.Error
+}
+
+// JobStanding is what was done of a job, and what is still in.
+type JobStanding struct {
+	JobID     string
+	LastDay   time.Time
+	LastGiven *time.Time
+	In        int // colonies that have something of it in them
+	FirstIn   *time.Time
+	DaysLow   int
+	DaysHigh  int
+}
+
+// JobStandings tells of some jobs, or of all that nobody closed, how they stand.
+func (o Operation) JobStandings(ctx context.Context, jobs []string) (map[string]JobStanding, error) {
+	q := o.db.WithContext(ctx).Table("jobs j").Where("j.operation_id = ?", o.id).
+		Select(`j.id AS job_id, (SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
+			MAX(IF(a.kind = 'given', a.visit_day, NULL)) AS last_given, COUNT(DISTINCT t.colony_id) AS ` + "`in`" + `,
+			MIN(t.given_on) AS first_in, COALESCE(MIN(t.days_low), 0) AS days_low, COALESCE(MIN(t.days_high), 0) AS days_high`).
+		Joins("LEFT JOIN applications a ON a.operation_id = j.operation_id AND a.job_id = j.id AND NOT a.superseded").
+		Joins("LEFT JOIN treatments t ON t.operation_id = a.operation_id AND t.id = a.id AND t.out_on IS NULL").
+		Group("j.operation_id, j.id")
+	if jobs == nil {
+		q = q.Where("j.ended_on IS NULL")
+	} else {
+		q = q.Where("j.id IN ?", jobs)
+	}
+	var rows []JobStanding
+	err := q.Scan(&rows).Error
+	out := make(map[string]JobStanding, len(rows))
+	for _, r := range rows {
+		out[r.JobID] = r
+	}
+	return out, err
+}
+
+// Waiting is a colony that a job which nobody closed has still nothing written of.
+type Waiting struct {
+	JobID, ColonyID, Name, Method string
+	Day                           time.Time
+}
+
+// Waits lists the colonies that jobs still have to come to.
+func (o Operation) Waits(ctx context.Context) ([]Waiting, error) {
+	var out []Waiting
+	return out, o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
+		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
+		WHERE j.operation_id = ? AND j.ended_on IS NULL AND NOT EXISTS (
+			SELECT 1 FROM applications a WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
+			AND NOT a.superseded AND a.reason <> 'taken_back')
+		ORDER BY c.day`, o.id).Scan(&out).Error
+}
+
+// DoneOf counts by job and day the colonies that have a line in the register.
+func (o Operation) DoneOf(ctx context.Context, jobs []string) (map[string]map[string]int, error) {
+	var rows []struct {
+		JobID string
+		Day   time.Time
+		N     int
+	}
+	err := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND job_id IN ? AND NOT superseded AND reason <> 'taken_back'", o.id, jobs).
+		Select("job_id, visit_day AS day, COUNT(DISTINCT colony_id) AS n").Group("job_id, visit_day").Scan(&rows).Error
+	out := map[string]map[string]int{}
+	for _, r := range rows {
+		if out[r.JobID] == nil {
+			out[r.JobID] = map[string]int{}
+		}
+		out[r.JobID][r.Day.Format("2006-01-02")] = r.N
+	}
+	return out, err
 }
 
 // ColonyName is a colony as it is named in lists, living or not.

@@ -17,6 +17,8 @@ type Inspection struct {
 	Quarters    *int
 	Seams       json.RawMessage
 	Brood       string
+	Eggs        *bool
+	Larvae      *bool
 	Stores      string
 	Supers      *int
 	Queen       string
@@ -42,16 +44,20 @@ func (o Operation) Inspections(ctx context.Context, colony string, since time.Ti
 		q = q.Where("colony_id = ?", colony)
 	}
 	if !whole {
-		q = q.Select("colony_id", "looked_on", "quarters", "brood", "stores", "supers", "queen")
+		q = q.Select("colony_id", "looked_on", "quarters", "brood", "eggs", "larvae", "stores", "supers", "queen", "created_at")
 	}
 	var out []Inspection
 	return out, q.Order("looked_on, created_at").Find(&out).Error
 }
 
-// LastSeams finds the newest seams of each of some colonies, by colony.
+// LastSeams finds the newest seams of each of some colonies, by colony; none from before
+// its bees changed.
 func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
 	var rows []Inspection
 	err := o.own(ctx).Select("colony_id", "seams").Where("colony_id IN ? AND seams IS NOT NULL", colonies).
+		Where(`NOT EXISTS (SELECT 1 FROM colony_events e WHERE e.operation_id = inspections.operation_id AND e.colony_id = inspections.colony_id
+			AND e.kind IN ('joined', 'split', 'swarmed', 'boxes', 'queen')
+			AND (e.happened_on > inspections.looked_on OR e.happened_on = inspections.looked_on AND e.created_at > inspections.created_at))`).
 		Order("looked_on, created_at").Find(&rows).Error
 	out := make(map[string]json.RawMessage, len(colonies))
 	for _, r := range rows {

@@ -16,6 +16,8 @@ type Treatment struct {
 	What        string
 	GivenOn     time.Time
 	OutOn       *time.Time
+	DaysLow     int // in the hive by what it was given under; 0: not known
+	DaysHigh    int
 	CarriedFrom *string
 	UserID      uint64
 	CreatedAt   time.Time
@@ -49,9 +51,10 @@ func (o Operation) Treatments(ctx context.Context, colony string, since time.Tim
 	return out, q.Order("given_on DESC, created_at DESC").Find(&out).Error
 }
 
-// carry copies the treatments of one colony to another that its bees go into.
-func (o Operation) carry(from, to string) error {
-	return o.db.Exec(`INSERT INTO treatments (operation_id, id, colony_id, method, what, given_on, out_on, carried_from, user_id, created_at)
-		SELECT operation_id, UUID(), ?, method, what, given_on, out_on, COALESCE(carried_from, colony_id), user_id, created_at
-		FROM treatments WHERE operation_id = ? AND colony_id = ?`, to, o.id, from).Error
+// carry copies the treatments of one colony to another that its bees go into; with a
+// day, what was still in the hive is out of theirs from then on.
+func (o Operation) carry(from, to string, until *time.Time) error {
+	return o.db.Exec(`INSERT INTO treatments (operation_id, id, colony_id, method, what, given_on, out_on, days_low, days_high, carried_from, user_id, created_at)
+		SELECT operation_id, UUID(), ?, method, what, given_on, COALESCE(out_on, ?), days_low, days_high, COALESCE(carried_from, colony_id), user_id, created_at
+		FROM treatments WHERE operation_id = ? AND colony_id = ?`, to, until, o.id, from).Error
 }

@@ -17,6 +17,8 @@ type Yard struct {
 	Name        string
 	Place       string
 	Latitude    float64
+	DeepFrom    string // month and day; empty: by the latitude
+	DeepTo      string
 	Notes       string
 	Version     int
 	CreatedAt   time.Time
@@ -77,7 +79,7 @@ func (o Operation) AddYard(ctx context.Context, y *Yard) error {
 // ChangeYard writes a yard over the version that it carries.
 func (o Operation) ChangeYard(ctx context.Context, y Yard) error {
 	return o.change(ctx, &Yard{}, y.ID, y.Version, map[string]any{
-		"name": y.Name, "place": y.Place, "latitude": y.Latitude, "notes": y.Notes,
+		"name": y.Name, "place": y.Place, "latitude": y.Latitude, "deep_from": y.DeepFrom, "deep_to": y.DeepTo, "notes": y.Notes,
 	})
 }
 
@@ -177,8 +179,9 @@ func (o Operation) stack(colony string, boxes []ColonyBox) []ColonyBox {
 	return boxes
 }
 
-// ChangeColony writes a colony and its boxes over the version that it carries.
-func (o Operation) ChangeColony(ctx context.Context, c Colony) error {
+// ChangeColony writes a colony and its boxes over the version that it carries, and what
+// thereby happened to its bees.
+func (o Operation) ChangeColony(ctx context.Context, c Colony, happened ...Event) error {
 	return o.within(ctx, func(o Operation) error {
 		err := o.change(ctx, &Colony{}, c.ID, c.Version, map[string]any{
 			"name": c.Name, "nuc": c.Nuc, "for_honey": c.ForHoney, "queen": c.Queen, "queen_on": c.QueenOn, "notes": c.Notes,
@@ -189,7 +192,10 @@ func (o Operation) ChangeColony(ctx context.Context, c Colony) error {
 		if err := o.own(ctx).Where("colony_id = ?", c.ID).Delete(&ColonyBox{}).Error; err != nil {
 			return err
 		}
-		return o.db.Create(o.stack(c.ID, c.Boxes)).Error
+		if err := o.db.Create(o.stack(c.ID, c.Boxes)).Error; err != nil {
+			return err
+		}
+		return o.happened(happened...)
 	})
 }
 
@@ -242,7 +248,8 @@ func (o Operation) Move(ctx context.Context, id, yard string, version int, happe
 }
 
 // Split writes the colony that was taken off another, with the treatments that its
-// bees carry.
+// bees carry. Strips and pads stay with the hive: of them the new one carries that its
+// bees were with them until that day.
 func (o Operation) Split(ctx context.Context, parent string, child *Colony, happened ...Event) error {
 	child.OperationID, child.Version = o.id, 1
 	return taken(o.within(ctx, func(o Operation) error {
@@ -252,7 +259,7 @@ func (o Operation) Split(ctx context.Context, parent string, child *Colony, happ
 		if err := o.db.Create(o.stack(child.ID, child.Boxes)).Error; err != nil {
 			return err
 		}
-		if err := o.carry(parent, child.ID); err != nil {
+		if err := o.carry(parent, child.ID, &child.StartedOn); err != nil {
 			return err
 		}
 		return o.happened(happened...)
@@ -267,7 +274,7 @@ func (o Operation) End(ctx context.Context, id string, version int, on time.Time
 			return err
 		}
 		if into != "" {
-			if err := o.carry(id, into); err != nil {
+			if err := o.carry(id, into, nil); err != nil {
 				return err
 			}
 		}

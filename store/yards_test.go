@@ -183,9 +183,17 @@ func TestCarryTwice(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	got, err := o.Treatments(t.Context(), "s1", date(11, 1))
-	if err != nil || len(got) != 2 || *got[0].CarriedFrom != "a-c0" || *got[1].CarriedFrom != "a-c0" || got[1].OutOn != nil {
-		t.Errorf("what was given lately, and what is still in: %+v %v", got, err)
+	got, err := o.Treatments(t.Context(), "s1", date(9, 1))
+	if err != nil || len(got) != 2 || *got[0].CarriedFrom != "a-c0" || *got[1].CarriedFrom != "a-c0" {
+		t.Fatalf("what was given: %+v %v", got, err)
+	}
+	// Strips stay with the hive: the new one's bees had them until that day, and it says not
+	// that they are in; the old one still does.
+	if got[1].Method != "strip" || got[1].OutOn == nil || !got[1].OutOn.Equal(date(12, 2)) {
+		t.Errorf("the new hive has strips: %+v", got[1])
+	}
+	if stay, err := o.Treatments(t.Context(), "a-c0", date(12, 3)); err != nil || len(stay) != 1 || stay[0].OutOn != nil {
+		t.Errorf("the old hive has none: %+v %v", stay, err)
 	}
 }
 

@@ -32,13 +32,14 @@ type BenchEvent struct {
 	Grams      float64 `json:"grams,omitempty" doc:"Of took."`
 	Balance    int     `json:"balance,omitempty" doc:"Of took: which of the balances, from 0."`
 	Count      int     `json:"count,omitempty" doc:"Of took: pieces, where they are counted."`
-	Sure       bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is five times the target and more. Of finished: take the uptake although it is far from what was learnt."`
+	Sure       bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is twice the target of acid, or five times of anything else, and more. Of finished: take the uptake although it is far from what was learnt."`
 	Answer     string  `json:"answer,omitempty" maxLength:"40" doc:"Of said: yes, no, clear or cloudy. Of lot: its id, or none."`
 	TempC      float64 `json:"temp_c,omitempty" doc:"Of heated, -20 to 200 °C."`
 	Instrument string  `json:"instrument,omitempty" maxLength:"20" doc:"Of took from a balance: which of the instruments. It must stand still on that weight."`
 	Source     string  `json:"source,omitempty" enum:"typed,balance,probe" doc:"Where the figure comes from; typed when left out."`
 	Pieces     int     `json:"pieces,omitempty" doc:"Of finished, for a pot: strips or sponges soaked; as planned when left out."`
 	Keeping    string  `json:"keeping,omitempty" maxLength:"10" doc:"Of finished: where the batch is kept, from keepings."`
+	AsIs       bool    `json:"as_is,omitempty" doc:"Of finished: yes, although it is more than 5 % off its recipe."`
 
 	Seq int       `json:"seq,omitempty" readOnly:"true"`
 	By  string    `json:"by,omitempty" readOnly:"true"`
@@ -48,7 +49,7 @@ type BenchEvent struct {
 // BenchSpan is a figure with its uncertainty and its band.
 type BenchSpan struct {
 	Value float64 `json:"value"`
-	Off   float64 `json:"off" doc:"It may be off by so much either way."`
+	Off   float64 `json:"off" doc:"It may be off by so much either way, at 95 %."`
 	Low   float64 `json:"low" doc:"Of the band around what was wanted."`
 	High  float64 `json:"high"`
 	Stand string  `json:"stand" enum:"within,below,above"`
@@ -129,6 +130,20 @@ type BenchMending struct {
 	Fits     *bool      `json:"fits,omitempty" doc:"Whether the vessel still takes it; left out when its size was not said."`
 }
 
+// BenchSurplus is dry powder over its target, which nothing has wetted yet.
+type BenchSurplus struct {
+	Act   string  `json:"act"`
+	Grams float64 `json:"grams" doc:"To be taken off."`
+}
+
+// BenchOff is what a batch that is off its recipe would do.
+type BenchOff struct {
+	Percent float64 `json:"percent" doc:"Stronger, or below 0 weaker, than the recipe."`
+	Dose    string  `json:"dose" enum:"full_seam,piece,ten_ml" doc:"Of a syrup a full seam, of a pot one piece, of working acid 10 mL."`
+	Mg      float64 `json:"mg" doc:"Acid in it."`
+	MeantMg float64 `json:"meant_mg"`
+}
+
 // BenchAdd is an ingredient that still goes in.
 type BenchAdd struct {
 	Ingredient string         `json:"ingredient"`
@@ -150,7 +165,7 @@ type BenchDiscard struct {
 type BenchUptake struct {
 	Carrier string  `json:"carrier" enum:"strip,long,sponge"`
 	EachG   float64 `json:"each_g"`
-	OffG    float64 `json:"off_g"`
+	OffG    float64 `json:"off_g" doc:"± at 95 %."`
 	Pieces  int     `json:"pieces"`
 	OADG    float64 `json:"oad_g" doc:"In one of them."`
 	Strange bool    `json:"strange,omitempty" doc:"So far from what was learnt or planned that it is taken only with a yes."`
@@ -161,7 +176,7 @@ type BenchUptake struct {
 type Learnt struct {
 	Carrier string  `json:"carrier" enum:"strip,long,sponge"`
 	EachG   float64 `json:"each_g"`
-	SpreadG float64 `json:"spread_g" doc:"Standard deviation over the pots."`
+	OffG    float64 `json:"off_g" doc:"± at 95 % of what the pieces of the next pot take up."`
 	Pots    int     `json:"pots"`
 }
 
@@ -199,6 +214,8 @@ type BenchRun struct {
 	JugCold  bool           `json:"jug_cold,omitempty" doc:"The water was read colder than that."`
 	Complete bool           `json:"complete"`
 	Mending  *BenchMending  `json:"mending,omitempty" doc:"Where it would not come out as wanted."`
+	Surplus  *BenchSurplus  `json:"surplus,omitempty" doc:"What can be undone instead: dry powder that comes off with a spoon."`
+	OffBy    *BenchOff      `json:"off_by,omitempty" doc:"What is in, held against the recipe, where it is complete and more than 5 % off: asked before it is finished."`
 	Discard  BenchDiscard   `json:"discard"`
 	Uptake   *BenchUptake   `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
 	Keepings []BenchKeeping `json:"keepings"`

@@ -20,6 +20,7 @@ type Mixing struct {
 	Carrier  string     // of a pot: what is soaked
 	Pieces   int        // of a pot: how many
 	Uptake   chem.Grams // of a pot: what it was planned with
+	FullSeam chem.Millilitres
 }
 
 // Mixing works a recipe out for the bench, by an order of work; "" takes the first
@@ -35,7 +36,7 @@ func (r Recipe) Mixing(order string) (Mixing, error) {
 		if err != nil {
 			return Mixing{}, err
 		}
-		m := Mixing{Keepings: syrup.Keepings}
+		m := Mixing{Keepings: syrup.Keepings, FullSeam: in.Rule.FullSeam}
 		for _, o := range syrup.Orders {
 			for _, kind := range o.For {
 				if kind == in.Hold.Kind {
@@ -105,7 +106,7 @@ func (m Mixing) CheckBench(in BeginBench) error {
 		if line.Mass <= 0 || line.Count > 0 {
 			continue
 		}
-		if _, ok := s.Weigh(line.Mass, false); !ok {
+		if _, ok := s.Weigh(line.Mass, line.Acid); !ok {
 			l.AddRange("balances", fault.TooLow, float64(line.Mass)/bench.MaxLoads, 100000, "g")
 			break
 		}
@@ -140,12 +141,38 @@ func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64)
 		out.JugCold = read && warm < t
 	}
 	if !s.Comes.Right() && s.Ended == "" {
-		out.Mending = m.mending(s, scales, vesselML)
+		out.Mending = m.mending(s, vesselML)
+		if over, ok := s.Surplus(m.Work); ok {
+			out.Surplus = &BenchSurplus{over.Act, round(over.Mass)}
+		}
+	}
+	if s.Complete && s.Ended == "" && !s.SoFar.Right() {
+		out.OffBy = m.offBy(s.SoFar)
 	}
 	return out
 }
 
-func (m Mixing) mending(s bench.State, scales bench.Scales, vesselML float64) *BenchMending {
+// offBy tells what a batch that is off its recipe would do at the usual dose.
+func (m Mixing) offBy(made bench.Made) *BenchOff {
+	aim := m.Measure.Strength(m.Aim)
+	out := &BenchOff{Percent: round(100 * (made.Strength.Value/aim - 1))}
+	dose := func(strength float64, mixture chem.Mixture) float64 {
+		switch {
+		case m.Measure == bench.PerLitre:
+			out.Dose = "full_seam"
+			return strength * float64(m.FullSeam)
+		case m.Carrier != "":
+			out.Dose = "piece"
+			return 1000 * strength / 100 * float64(m.Uptake)
+		}
+		out.Dose = "ten_ml"
+		return 1000 * float64(chem.FormicMass(10, mixture.Share(mixture.Formic))) * strength / 100
+	}
+	out.Mg, out.MeantMg = round(dose(made.Strength.Value, made.Mixture)), round(dose(aim, m.Aim))
+	return out
+}
+
+func (m Mixing) mending(s bench.State, vesselML float64) *BenchMending {
 	mend := s.Mending(m.Work)
 	out := &BenchMending{
 		Possible: mend.Possible, Add: []BenchAdd{}, Made: *m.made(mend.Made),
@@ -156,7 +183,7 @@ func (m Mixing) mending(s bench.State, scales bench.Scales, vesselML float64) *B
 		add := BenchAdd{Ingredient: p.Name, Grams: round(a.Mass)}
 		if p.Each > 0 {
 			add.Count = int(a.Mass/p.Each + 0.5)
-		} else if w, ok := scales.Weigh(a.Mass, p.Acid()); ok {
+		} else if w, ok := s.WeighAddition(m.Work, a); ok {
 			add.Weighing = weighing(w)
 		}
 		out.Add = append(out.Add, add)
@@ -376,7 +403,7 @@ func (m Mixing) Uptakes(s bench.State, pieces int, l strip.Learnt) BenchUptake {
 
 // LearntOf writes what was learnt of a carrier.
 func LearntOf(carrier string, l strip.Learnt) Learnt {
-	return Learnt{carrier, round(l.Each), round(l.Spread), l.Pots}
+	return Learnt{carrier, round(l.Each), round(l.Off), l.Pots}
 }
 
 // UsualBalances are those of a kitchen, until the keeper says what there is.

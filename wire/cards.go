@@ -14,6 +14,7 @@ type LabelCard struct {
 	Method  string      `json:"method" enum:"dribble,strip,pad"`
 	Version int         `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
 	Content CardContent `json:"content"`
+	Notes   []Note      `json:"notes,omitempty" readOnly:"true" doc:"What a plan by it says of one hive of five seams."`
 }
 
 // CardContent is the label itself.
@@ -29,6 +30,7 @@ type CardContent struct {
 	DaysInHigh  int     `json:"days_in_high,omitempty" doc:"Days in the hive at most, days_in_low to 120."`
 	Repeats     int     `json:"repeats,omitempty" doc:"Further times, 0 to 20."`
 	DaysApart   int     `json:"days_apart,omitempty" doc:"Days between, 0 to 60."`
+	Swap        bool    `json:"swap,omitempty" doc:"The next pads go in while the last are still there."`
 	Withdrawal  int     `json:"withdrawal_days,omitempty" doc:"Days until honey may be taken, 0 to 365."`
 
 	Dribble *Card        `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
@@ -57,6 +59,16 @@ func (c LabelCard) CoreConditions() (season.Conditions, error) {
 	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, season.Supers(k.Supers), k.OutOfHoney
 	out.MinC, out.MaxC, out.BestLowC, out.BestHighC = k.MinC, k.MaxC, k.MinC, k.MaxC
 	out.DaysInLow, out.DaysInHigh = k.DaysInLow, k.DaysInHigh
+	out.Label, out.Withdrawal, out.Swap = true, k.Withdrawal, k.Swap
+	out.Visits, out.ApartLow, out.ApartHigh = 1+k.Repeats, k.DaysApart, k.DaysApart
+	switch {
+	case k.Pad != nil && k.Pad.Visits > 1:
+		out.Visits, out.ApartLow, out.ApartHigh = k.Pad.Visits, k.Pad.DaysApart, k.Pad.DaysApart
+	case k.Amount != nil && k.Amount.Visits > 1:
+		out.Visits = k.Amount.Visits
+	case k.Dribble != nil && k.Dribble.Repeats > k.Repeats:
+		out.Visits = 1 + k.Dribble.Repeats
+	}
 	out.HarmC = 0 // the label's range is its own
 	if out.Method == season.Pad {
 		out.HarmC = k.MaxC
@@ -90,12 +102,31 @@ var doses = []struct{ recipe, card string }{
 	{"pad.hold.card.", "content.pad."}, {"pad.amount.", "content.amount."},
 }
 
-// checkDose works a recipe out of the card for one hive, as it would be on the
-// bench, and tells what is wrong at the place on the card.
-func (c LabelCard) checkDose(l *fault.List) {
+// work works a recipe out of the card for one hive, as it would be on the bench.
+func (c LabelCard) work() (Worked, error) {
 	seams := []float64{0, 1, 1, 1, 1, 1, 0}
 	one := []Colony{{Name: "1", Boxes: []Box{{Kind: "deep", Frames: 6, Seams: seams}}}}
-	_, err := RecipeOf(c.Method, one, &c).Work()
+	return RecipeOf(c.Method, one, &c).Work()
+}
+
+// Said is what a plan by the card warns about.
+func (c LabelCard) Said() []Note {
+	w, err := c.work()
+	if err != nil {
+		return nil
+	}
+	var out []Note
+	for _, n := range w.Notes() {
+		if n.Level == "warn" && n.Code != "finer_balance" && n.Code != "crystals" {
+			out = append(out, n)
+		}
+	}
+	return out
+}
+
+// checkDose tells what is wrong with the dose at its place on the card.
+func (c LabelCard) checkDose(l *fault.List) {
+	_, err := c.work()
 	of, _ := err.(fault.List)
 	for _, f := range of {
 		for _, d := range doses {

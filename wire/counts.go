@@ -17,15 +17,16 @@ type MiteCount struct {
 // Standing is what a count says: its rate with a 95 % interval, held against the line
 // of its season.
 type Standing struct {
-	Kind   string  `json:"kind" enum:"board,wash"`
-	Mites  int     `json:"mites"`
-	Rate   float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
-	Low    float64 `json:"low" doc:"Lower end of the 95 % interval."`
-	High   float64 `json:"high" doc:"Upper end of the 95 % interval."`
-	Line   float64 `json:"line,omitempty" doc:"Where the keeper acts in that season; left out where there is no line."`
-	Stands string  `json:"stands" enum:"over,near,under,cannot_tell,no_line"`
-	Enough float64 `json:"enough,omitempty" doc:"Days, or bees, that tell at the line; with cannot_tell."`
-	On     string  `json:"on"`
+	Kind      string  `json:"kind" enum:"board,wash"`
+	Mites     int     `json:"mites"`
+	Rate      float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
+	Low       float64 `json:"low" doc:"Lower end of the 95 % interval."`
+	High      float64 `json:"high" doc:"Upper end of the 95 % interval."`
+	Line      float64 `json:"line,omitempty" doc:"What it is held against; left out where there is no line."`
+	Stands    string  `json:"stands" enum:"over,near,under,cannot_tell,no_line"`
+	Straddles bool    `json:"straddles,omitempty" doc:"The line lies within the interval: a second count would tell more."`
+	Enough    float64 `json:"enough,omitempty" doc:"Days, or bees, that would tell at the rate counted; with cannot_tell."`
+	On        string  `json:"on"`
 }
 
 // MiteCounts are several counts at once.

@@ -32,20 +32,24 @@ type Reason struct {
 	Source  string    `json:"source" enum:"inspection,colony,record,forecast" doc:"Where the datum came from."`
 	On      string    `json:"on,omitempty" doc:"The day of the datum."`
 	Age     int       `json:"age" doc:"Days from then to the day in question; -1 where it has no day."`
+	From    string    `json:"from,omitempty" doc:"Between that day"`
+	To      string    `json:"to,omitempty" doc:"and this one it holds."`
+	Words   string    `json:"words,omitempty" doc:"A name that it speaks of."`
 	Figures []float64 `json:"figures,omitempty"`
 }
 
 // Cell is one method for one colony.
 type Cell struct {
 	Verdict string `json:"verdict" enum:"fits,with_care,look_first,does_not_fit,must_not"`
-	Reasons []int  `json:"reasons" doc:"Places in the list of reasons, the weightiest first."`
+	Reasons []int  `json:"reasons" doc:"Places in the list of reasons: what must come out of the hive, then the weightiest first."`
+	Ask     bool   `json:"ask,omitempty" doc:"A reason is asked before it goes into a job."`
 }
 
 // DecideYard is a yard with its colonies and its weather.
 type DecideYard struct {
 	ID       string         `json:"id" format:"uuid"`
 	Name     string         `json:"name"`
-	Season   string         `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
+	Season   string         `json:"season" enum:"winter,spring,early_summer,late_summer,autumn,none" doc:"none where no season can be assumed."`
 	Over     int            `json:"over" doc:"Colonies over the line: one is enough to treat the whole yard."`
 	Forecast bool           `json:"forecast" doc:"Whether anything is known of the weather."`
 	Colonies []DecideColony `json:"colonies"`

@@ -29,6 +29,7 @@ type Gap struct {
 	Open bool    `json:"open" doc:"Whether bees can sit here on a comb."`
 	Seam float64 `json:"seam" doc:"Bees in it, 0 to 1 in quarters."`
 	ML   float64 `json:"ml" doc:"What it gets, in steps the applicator can give."`
+	Mg   float64 `json:"mg" doc:"mg OAD in that."`
 }
 
 // BoxDose is what one box gets.
@@ -47,13 +48,16 @@ type Draw struct {
 type ColonyDose struct {
 	Name      string    `json:"name"`
 	Seams     float64   `json:"seams" doc:"Seams of bees."`
+	Unreached float64   `json:"unreached_seams,omitempty" doc:"Of them in boxes below that are not opened: they get nothing."`
 	Bees      int       `json:"bees" doc:"Estimated from the seams."`
 	AskedML   float64   `json:"asked_ml" doc:"By the rule, before the cap."`
 	DoseML    float64   `json:"dose_ml" doc:"After the cap."`
 	ML        float64   `json:"ml" doc:"The dose in steps the applicator can give; boxes, gaps and draws add up to it."`
+	ShortML   float64   `json:"short_ml,omitempty" doc:"Of a dose that is not rounded up, what the applicator cannot give."`
+	Mg        float64   `json:"mg" doc:"mg OAD in ml."`
 	Capped    bool      `json:"capped"`
-	SeamML    float64   `json:"seam_ml" doc:"In each full seam, on average."`
-	MgPerSeam float64   `json:"mg_per_seam" doc:"mg OAD in each full seam."`
+	SeamML    float64   `json:"seam_ml" doc:"In each full seam that is reached, on average."`
+	MgPerSeam float64   `json:"mg_per_seam" doc:"mg OAD in each of them."`
 	Boxes     []BoxDose `json:"boxes" doc:"The lowest first, in the order of dosing."`
 	Draws     []Draw    `json:"draws"`
 }
@@ -96,6 +100,7 @@ type DribbleAnswer struct {
 type DoseAnswer struct {
 	Doses   []ColonyDose `json:"doses"`
 	GivenML float64      `json:"given_ml"`
+	Notes   []Note       `json:"notes" doc:"As a plan would say them."`
 }
 
 // PacketAnswer says how far packets go.
@@ -125,6 +130,7 @@ type ThinningAnswer struct {
 	SugarG   float64  `json:"sugar_g" doc:"g sugar to add."`
 	Made     Syrup    `json:"made"`
 	Strength Strength `json:"strength"`
+	Notes    []Note   `json:"notes" doc:"As a plan would say them."`
 }
 
 // CalibrationAnswer is what one shot gives.

@@ -6,21 +6,28 @@ import (
 	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/note"
 	"keeler/core/syrup"
 )
 
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
 // whose fields are paths in the request.
 func PlanDribble(r DribbleRequest) (DribbleAnswer, error) {
+	a, _, err := r.plan()
+	return a, err
+}
+
+// plan is PlanDribble with what the batch holds, as far as it is known.
+func (r DribbleRequest) plan() (DribbleAnswer, chem.Mixture, error) {
 	in, err := r.core()
 	if err != nil {
-		return DribbleAnswer{}, err
+		return DribbleAnswer{}, chem.Mixture{}, err
 	}
 	p, err := syrup.New(in)
 	if err != nil {
-		return DribbleAnswer{}, err
+		return DribbleAnswer{}, chem.Mixture{}, err
 	}
-	return dribbleAnswer(p, in.Hold.Kind), nil
+	return dribbleAnswer(p, in.Hold), p.Holds, nil
 }
 
 // Dose works out what each colony gets.
@@ -32,11 +39,15 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 	if len(l) > 0 {
 		return DoseAnswer{}, l
 	}
-	doses, err := syrup.Dose(colonies, r.Rule.core(), nil, r.Applicator.core(), chem.GramsPerLitre(r.GPerL))
+	rule, with, strength := r.Rule.core(), r.Applicator.core(), chem.GramsPerLitre(r.GPerL)
+	doses, err := syrup.Dose(colonies, rule, nil, with, strength)
 	if err != nil {
 		return DoseAnswer{}, err
 	}
-	out := DoseAnswer{Doses: colonyDoses(doses)}
+	out := DoseAnswer{
+		Doses: colonyDoses(doses, strength),
+		Notes: notes(syrup.DoseNotes(doses, rule, with, strength), func(n note.Note) string { return sayDribble(n, syrup.Crystals) }),
+	}
 	for _, d := range out.Doses {
 		out.GivenML = round(out.GivenML + d.ML)
 	}
@@ -81,7 +92,7 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 	if err != nil {
 		return ThinningAnswer{}, under(under(err, "size."), "hold.")
 	}
-	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength}
+	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength, Notes: p.Notes}
 	for _, line := range p.Lines {
 		switch bench.Step(line.Step) {
 		case syrup.StepWater:
@@ -95,11 +106,19 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 
 // Calibrate gives what one shot gives.
 func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
-	sugar, known := map[string]chem.Share{"water": 0, "syrup": 0.5}[r.Liquid]
-	if !known {
-		return CalibrationAnswer{}, fault.List{{Field: "liquid", Reason: fault.Unknown}}
+	var l fault.List
+	if r.Liquid != "water" && r.Liquid != "syrup" {
+		l.Add("liquid", fault.Unknown)
 	}
-	unit, err := syrup.Calibrate(r.Shots, chem.Grams(r.Grams), chem.SugarDensity(sugar))
+	usual, _ := syrup.Find(syrup.DefaultSchool)
+	strength := usual.Recipe.Strength()
+	if r.GPerL != 0 && l.Within("g_per_l", r.GPerL, syrup.MinStrength, 150, "g/L") {
+		strength = chem.GramsPerLitre(r.GPerL)
+	}
+	if len(l) > 0 {
+		return CalibrationAnswer{}, l
+	}
+	unit, err := syrup.Calibrate(r.Shots, chem.Grams(r.Grams), syrup.Calibrated(r.Liquid == "water", strength))
 	return CalibrationAnswer{UnitML: round(unit)}, err
 }
 

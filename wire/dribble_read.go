@@ -38,6 +38,8 @@ func (h Hold) core() syrup.Hold {
 		Kind:     syrup.HoldKind(h.Kind),
 		Grams:    chem.Grams(h.Grams),
 		Share:    chem.Share(h.OADPercent / 100),
+		Basis:    chem.Basis(h.Basis),
+		Sure:     h.Sure,
 		Count:    h.Count,
 		MadeUpTo: chem.Millilitres(h.MadeUpToML),
 		Volume:   chem.Millilitres(h.VolumeML),
@@ -86,7 +88,7 @@ func (r Rule) core() syrup.Rule {
 		FullSeam: chem.Millilitres(or(r.FullSeamML, float64(syrup.DefaultRule.FullSeam))),
 		Cap:      chem.Millilitres(or(r.CapML, float64(syrup.DefaultRule.Cap))),
 		Flat:     chem.Millilitres(r.FlatML),
-		NucFlat:  chem.Millilitres(r.NucFlatML), FromAbove: r.FromAbove,
+		NucFlat:  chem.Millilitres(r.NucFlatML), FromAbove: r.FromAbove, Label: r.ByLabel,
 	}
 }
 

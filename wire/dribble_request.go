@@ -4,7 +4,9 @@ package wire
 type Hold struct {
 	Kind       string  `json:"kind" enum:"crystals,packet,tablets,ready_mix,ready_to_use" doc:"What is held: oxalic acid dihydrate (OAD) crystals, packets of powder, tablets, a bought solution to be thinned, or a product given as it is."`
 	Grams      float64 `json:"grams,omitempty" doc:"g. Crystals: in hand, 0.5 to 25000, may be left out unless sized by in_hand. Packet: powder in one packet, 1 to 5000. Tablets: one tablet, 0.1 to 50."`
-	OADPercent float64 `json:"oad_percent,omitempty" doc:"Share of OAD in the powder or tablet, 1 to 100 %; required for packets and tablets, 100 for crystals when left out. Filler counts as sugar."`
+	OADPercent float64 `json:"oad_percent,omitempty" doc:"Share of acid in the powder or tablet, 1 to 100 %; required for packets and tablets, 100 for crystals when left out. Filler counts as sugar. A share of about 71.4 is asked about, see sure."`
+	Basis      string  `json:"basis,omitempty" doc:"Of the powder or tablet: anhydrous where its acid has no crystal water; dihydrate, which is what is sold, when left out."`
+	Sure       bool    `json:"sure,omitempty" doc:"Yes, oad_percent is a purity, and not the dihydrate counted anhydrous."`
 	Count      float64 `json:"count,omitempty" doc:"Packets (0.05 to 1000) or whole tablets (1 to 10000) in hand; may be left out unless sized by in_hand."`
 	MadeUpToML float64 `json:"made_up_to_ml,omitempty" doc:"Finished volume that one packet's label makes of it, mL, 10 to 100000."`
 	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Bought solution or product in hand, mL, 10 to 100000."`
@@ -24,7 +26,7 @@ type Stock struct {
 type Card struct {
 	Name    string    `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls it."`
 	Actives []Active  `json:"actives,omitempty" maxItems:"4" doc:"The acids in it, as labelled."`
-	Rows    []CardRow `json:"rows" maxItems:"12" doc:"The label's table: up to so many bees, so many mL."`
+	Rows    []CardRow `json:"rows" maxItems:"12" doc:"The label's table: up to so many bees, so many mL; may be empty where rule.by_label doses by the seam."`
 	Repeats int       `json:"repeats,omitempty" doc:"Further doses that the label asks for when there is brood, 0 to 10."`
 }
 
@@ -38,7 +40,7 @@ type Active struct {
 // CardRow is one row of a label's table.
 type CardRow struct {
 	UpToBees int     `json:"up_to_bees,omitempty" doc:"Colonies up to this many bees, 100 to 200000, rising; left out in the last row: any larger colony."`
-	DoseML   float64 `json:"dose_ml" doc:"mL for such a colony, 1 to 500."`
+	DoseML   float64 `json:"dose_ml" doc:"mL for such a colony, 1 to 250."`
 }
 
 // Aim is the wanted strength.
@@ -70,14 +72,15 @@ type Rule struct {
 	CapML      *float64 `json:"cap_ml,omitempty" doc:"mL at most for a colony whatever its boxes, 5 to 100; 50 when left out."`
 	FlatML     float64  `json:"flat_ml,omitempty" doc:"mL for every full-size colony whatever its seams, up to the cap; 0 for by seam."`
 	NucFlatML  float64  `json:"nuc_flat_ml,omitempty" doc:"mL for every nuc, up to the cap; 0 for by seam."`
-	FromAbove  bool     `json:"from_above,omitempty" doc:"The boxes of a cluster across the joint are not parted: all goes into the topmost box with bees."`
+	FromAbove  bool     `json:"from_above,omitempty" doc:"The boxes of a cluster across the joint are not parted: the topmost box with bees is dosed by its own seams, those below are not reached."`
+	ByLabel    bool     `json:"by_label,omitempty" doc:"These are a label's figures: its doses are never rounded up, and not warned about."`
 }
 
 // Applicator is what brings the syrup onto the bees.
 type Applicator struct {
 	Device string   `json:"device" enum:"syringe,bulb,gun,sprayer" doc:"A syringe is read in graduations, a bulb gives whole and half squeezes, a gun whole shots, a sprayer half seconds."`
 	SizeML float64  `json:"size_ml,omitempty" doc:"A syringe's size, 1 to 100 mL."`
-	UnitML float64  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to the size), squeeze or shot (0.5 to 10; 5 when left out), or second of spraying (0.2 to 20, required)."`
+	UnitML float64  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to 5), squeeze (0.5 to 10) or shot (0.5 to 5; 5 when left out), or second of spraying (0.2 to 10, required)."`
 	DeadML *float64 `json:"dead_ml,omitempty" doc:"Stays in the applicator and the jar, 0 to 500 mL; 10 when left out."`
 }
 
@@ -138,7 +141,8 @@ type ThinningRequest struct {
 type CalibrationRequest struct {
 	Shots  int     `json:"shots" doc:"Shots, squeezes or seconds weighed together, 1 to 100."`
 	Grams  float64 `json:"grams" doc:"What they weigh, 0.1 to 2000 g."`
-	Liquid string  `json:"liquid" enum:"water,syrup" doc:"Water, or 1 : 1 syrup."`
+	Liquid string  `json:"liquid" enum:"water,syrup" doc:"Water, or 1 : 1 syrup with its acid."`
+	GPerL  float64 `json:"g_per_l,omitempty" doc:"Of the syrup, g OAD per litre, 5 to 150; the label litre when left out."`
 }
 
 // StrengthRequest asks for a strength in every form.

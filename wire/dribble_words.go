@@ -1,6 +1,9 @@
 package wire
 
 import (
+	"math"
+	"strconv"
+
 	"keeler/core/note"
 	"keeler/core/syrup"
 )
@@ -23,11 +26,23 @@ func sayDribble(n note.Note, held syrup.HoldKind) string {
 	case syrup.NoteSeamLow:
 		return who + at(0) + " mg acid in a full seam; below about " + at(1) + " mg it may not kill enough mites."
 	case syrup.NoteSeamHigh:
-		return who + at(0) + " mg acid in a full seam; above about " + at(1) + " mg it is hard on bees. Dose by seam, or thinner."
+		return who + "up to " + at(0) + " mg of acid in a seam; above about " + at(1) + " mg it is hard on bees. Dose by the seam, or mix it weaker."
+	case syrup.NoteUnder:
+		finer := "use a syringe"
+		if n.Figures[2] > 0 {
+			finer = "use a finer syringe"
+		}
+		return who + at(0) + " mL short, since this dose is never rounded up: " + finer + "."
+	case syrup.NoteBelow:
+		return who + seams(n.Figures[0]) + " below " + isAre(n.Figures[0]) + " not reached: open the boxes."
+	case syrup.NoteLabel:
+		return "This is the strength of the packet’s own label: " + at(0) + " g/L. The strongest standard recipe here has " + at(1) + " g/L."
+	case syrup.NoteOther:
+		return "The label card names an acid that Keeler does not know: bicarbonate and record count the oxalic and formic acid alone."
 	case syrup.NoteCap:
 		return who + "the seams ask up to " + at(0) + " mL; " + at(1) + " mL is given, shared over all seams."
 	case syrup.NoteBigCap:
-		return "The cap is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
+		return "The maximum is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
 	case syrup.NoteMean:
 		return at(0) + " seams a colony is a mean. A colony of over " + at(1) + " seams is capped and takes less than this sum, and the mean hides it: count singly to know."
 	case syrup.NoteShort:
@@ -35,7 +50,7 @@ func sayDribble(n note.Note, held syrup.HoldKind) string {
 	case syrup.NoteHolding:
 		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
 	case syrup.NoteCrystals:
-		return "Colder than " + at(0) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
+		return "Colder than " + degrees(n.Figures[0]) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
 	case syrup.NoteRatio:
 		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the schools keep 1 : 1."
 	case syrup.NoteBalance:
@@ -63,4 +78,24 @@ func crystalPlace(n note.Note) string {
 		return ", so in the fridge"
 	}
 	return ", so in the yard"
+}
+
+// seams counts them: "1 seam", "9 seams", "2¼ seams".
+func seams(n float64) string {
+	whole, part := math.Modf(n)
+	text := map[float64]string{0.25: "¼", 0.5: "½", 0.75: "¾"}[part]
+	if whole > 0 || text == "" {
+		text = strconv.Itoa(int(whole)) + text
+	}
+	if n <= 1 {
+		return text + " seam"
+	}
+	return text + " seams"
+}
+
+func isAre(n float64) string {
+	if n <= 1 {
+		return "is"
+	}
+	return "are"
 }

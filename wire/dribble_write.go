@@ -40,22 +40,27 @@ var ingredients = map[bench.Step]string{
 	syrup.StepAcid: "oxalic_acid_dihydrate",
 }
 
-func lines(in []bench.Line, kind syrup.HoldKind) []Line {
+func lines(in []bench.Line, held syrup.Hold) []Line {
 	out := make([]Line, len(in))
 	for i, l := range in {
 		out[i] = line(l, ingredients[l.Step])
-		if l.Step == syrup.StepAcid && kind == syrup.Packet {
+		switch {
+		case l.Step != syrup.StepAcid:
+		case held.Kind == syrup.Packet:
 			out[i].Ingredient = "packet_powder"
+		case held.Basis == chem.Anhydrous:
+			out[i].Ingredient = "oxalic_acid_anhydrous"
 		}
 	}
 	return out
 }
 
-func colonyDoses(in []syrup.ColonyDose) []ColonyDose {
+func colonyDoses(in []syrup.ColonyDose, s chem.GramsPerLitre) []ColonyDose {
 	out := make([]ColonyDose, len(in))
 	for i, d := range in {
 		out[i] = ColonyDose{
-			Name: d.Name, Seams: float64(d.Quarters) / 4, Bees: d.Bees,
+			Name: d.Name, Seams: float64(d.Quarters) / 4, Unreached: float64(d.Quarters-d.Reached) / 4, Bees: d.Bees,
+			ShortML: round(d.Short), Mg: round(1000 * s.In(d.Given)),
 			AskedML: round(d.Asked), DoseML: round(d.Dose), ML: round(d.Given), Capped: d.Capped,
 			SeamML: round(d.PerSeam), MgPerSeam: round(d.SeamMilli),
 			Boxes: make([]BoxDose, len(d.Boxes)), Draws: make([]Draw, len(d.Draws)),
@@ -63,7 +68,7 @@ func colonyDoses(in []syrup.ColonyDose) []ColonyDose {
 		for j, b := range d.Boxes {
 			gaps := make([]Gap, len(b.Gaps))
 			for k, g := range b.Gaps {
-				gaps[k] = Gap{Open: g.Open, Seam: float64(g.Seam) / 4, ML: round(g.Given)}
+				gaps[k] = Gap{Open: g.Open, Seam: float64(g.Seam) / 4, ML: round(g.Given), Mg: round(g.OAD)}
 			}
 			out[i].Boxes[j] = BoxDose{ML: round(b.Given), Gaps: gaps}
 		}
@@ -74,21 +79,21 @@ func colonyDoses(in []syrup.ColonyDose) []ColonyDose {
 	return out
 }
 
-func dribbleAnswer(p syrup.Plan, kind syrup.HoldKind) DribbleAnswer {
+func dribbleAnswer(p syrup.Plan, held syrup.Hold) DribbleAnswer {
 	out := DribbleAnswer{
 		VolumeML:   round(p.Volume),
 		Strength:   strength(p.Strength, p.Medium),
 		Use:        Use{Grams: round(p.Use.Amount), Count: round(p.Use.Count), VolumeML: round(p.Use.Volume)},
-		Lines:      lines(p.Lines, kind),
+		Lines:      lines(p.Lines, held),
 		GiveGear:   gear(p.GiveGear),
-		Doses:      colonyDoses(p.Doses),
+		Doses:      colonyDoses(p.Doses, p.Strength),
 		GivenML:    round(p.Given),
 		LeftoverML: round(p.Leftover),
 		AtCap:      p.AtCap,
 		FullSeams:  round(p.FullSeams),
 		Neutralise: neutralise(p.Neutralise),
 		Cost:       cost(p.Cost),
-		Notes:      notes(p.Notes, func(n note.Note) string { return sayDribble(n, kind) }),
+		Notes:      notes(p.Notes, func(n note.Note) string { return sayDribble(n, held.Kind) }),
 	}
 	if p.Use.Known {
 		left := round(p.Use.Left)

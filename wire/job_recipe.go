@@ -29,6 +29,7 @@ func RecipeOf(method string, colonies []Colony, card *LabelCard) Recipe {
 			r.Hold, r.Amount = PadHold{Kind: "ready_pads", Card: &pads}, PadAmount{}
 		} else if k.Amount != nil {
 			r.Amount = *k.Amount
+			r.Amount.ByLabel = true
 		}
 		return Recipe{Pad: &r}
 	}
@@ -43,6 +44,7 @@ func RecipeOf(method string, colonies []Colony, card *LabelCard) Recipe {
 	}
 	if k.Rule != nil {
 		r.Rule = *k.Rule
+		r.Rule.ByLabel = true
 	}
 	return Recipe{Dribble: &r}
 }

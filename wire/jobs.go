@@ -27,6 +27,17 @@ type Job struct {
 	SaveJob
 	CreatedAt string   `json:"created_at"`
 	Days      []JobDay `json:"days"`
+	Open      bool     `json:"open,omitempty" doc:"Neither finished nor cancelled, nor so long past its days that nobody will."`
+	EndedOn   string   `json:"ended_on,omitempty"`
+	EndedHow  string   `json:"ended_how,omitempty" enum:"finished,cancelled"`
+	In        int      `json:"in,omitempty" doc:"Colonies that have something of it in them."`
+	DueOut    string   `json:"due_out,omitempty" doc:"Of strips and pads in: from when the first come out."`
+	DueLast   string   `json:"due_last,omitempty" doc:"And by when at the latest."`
+}
+
+// EndJob closes a job.
+type EndJob struct {
+	How string `json:"how" enum:"finished,cancelled"`
 }
 
 // JobDay is what a job comes to on one day: it is mixed fresh.
@@ -34,6 +45,7 @@ type JobDay struct {
 	Day      string  `json:"day"`
 	Colonies int     `json:"colonies"`
 	Minutes  float64 `json:"minutes" doc:"For the crew at its pace."`
+	Done     int     `json:"done" doc:"Colonies with a line in the register."`
 }
 
 // Jobs are the newest.

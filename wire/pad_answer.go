@@ -23,7 +23,7 @@ type PadGiven struct {
 	Combs   int     `json:"combs"`
 	Boxes   int     `json:"boxes"`
 	AskedML float64 `json:"asked_ml,omitempty" doc:"By the rule, before rounding and cap."`
-	ML      float64 `json:"ml,omitempty" doc:"Working acid, whole mL."`
+	ML      float64 `json:"ml,omitempty" doc:"Working acid, whole mL, below 10 half ones."`
 	Capped  bool    `json:"capped,omitempty"`
 	Pads    int     `json:"pads,omitempty" doc:"Ready pads, or sheets that take it up."`
 	AreaCM2 float64 `json:"area_cm2,omitempty" doc:"Sheet that takes it up, cm²."`
@@ -80,6 +80,7 @@ type PadAnswer struct {
 type PadDilutionAnswer struct {
 	Dilution Dilution `json:"dilution"`
 	Lines    []Line   `json:"lines"`
+	Notes    []Note   `json:"notes" doc:"As a plan would say them."`
 }
 
 // PadAssayAnswer is what a density says.
@@ -132,7 +133,7 @@ func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 	if err != nil {
 		return PadDilutionAnswer{}, err
 	}
-	return PadDilutionAnswer{Dilution: *a.Dilution, Lines: a.Lines}, nil
+	return PadDilutionAnswer{Dilution: *a.Dilution, Lines: a.Lines, Notes: a.Notes}, nil
 }
 
 // AssayPad reads a strength out of a density.

@@ -19,10 +19,10 @@ type PadCard struct {
 	Name      string  `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls them."`
 	FormicG   float64 `json:"formic_g" doc:"Formic acid in one pad, 1 to 200 g."`
 	Per       string  `json:"per" enum:"colony,box" doc:"What the number goes by."`
-	Each      int     `json:"each" doc:"Pads together for it at a visit, 1 to 10."`
+	Each      int     `json:"each" doc:"Pads together for it at a visit, 1 to 10, and at most 500 g of pure acid."`
 	NucEach   int     `json:"nuc_each,omitempty" doc:"Pads for a nuc, 0 to 10; 0 when the label says nothing of nucs."`
 	From      string  `json:"from" enum:"above,below"`
-	Visits    int     `json:"visits" doc:"1 to 20."`
+	Visits    int     `json:"visits" doc:"1 to 15."`
 	DaysApart int     `json:"days_apart,omitempty" doc:"0 to 30."`
 }
 
@@ -40,12 +40,13 @@ type PadHold struct {
 type PadAmount struct {
 	School    string  `json:"school,omitempty" doc:"ID from /api/pad/schools; or give per, ml and from."`
 	Per       string  `json:"per,omitempty" doc:"Own: comb, box or colony."`
-	ML        float64 `json:"ml,omitempty" doc:"Own: mL for it, 0.1 to 500."`
-	AtPercent float64 `json:"at_percent,omitempty" doc:"Own: the strength that ml is meant in, 5 to 100 %; the working strength when left out."`
+	ML        float64 `json:"ml,omitempty" doc:"Own: mL for it, from 0.1; as much as brings no box over 100 g of pure acid at a visit."`
+	AtPercent float64 `json:"at_percent,omitempty" doc:"Own: the strength that ml, nuc_ml and cap_ml are meant in, 5 to 100 %; the working strength when left out."`
 	From      string  `json:"from,omitempty" doc:"Own: above or below."`
-	NucML     float64 `json:"nuc_ml,omitempty" doc:"Own: mL for every nuc, 0 to 500; 0 for its part by combs."`
+	NucML     float64 `json:"nuc_ml,omitempty" doc:"Own: mL for every nuc; 0 for its part by combs."`
 	CapML     float64 `json:"cap_ml,omitempty" doc:"Own: mL for any colony at a visit at most, 0 to 1000; 0 for no cap."`
-	Visits    int     `json:"visits,omitempty" doc:"1 to 20; the school's when left out, 1 for one's own."`
+	Visits    int     `json:"visits,omitempty" doc:"1 to 15, and as many as bring no box over 500 g of pure acid; the school's when left out, 1 for one's own."`
+	ByLabel   bool    `json:"by_label,omitempty" doc:"Own: these are a label's figures: never rounded up, and not warned about."`
 	DaysApart int     `json:"days_apart,omitempty" doc:"0 to 30; the school's when left out."`
 }
 
@@ -61,7 +62,7 @@ type PadSize struct {
 // PadMean is many colonies alike.
 type PadMean struct {
 	Colonies int `json:"colonies" doc:"1 to 1000."`
-	Combs    int `json:"combs" doc:"Combs in each, 1 to 120."`
+	Combs    int `json:"combs" doc:"Combs in each, 1 to 20 a box."`
 	Boxes    int `json:"boxes,omitempty" doc:"Boxes of each, 1 to 6; 1 when left out."`
 }
 
@@ -141,13 +142,17 @@ func (r PadRequest) core() (pad.Request, error) {
 		out.Own = &pad.Rule{
 			Per: pad.Per(a.Per), ML: chem.Millilitres(a.ML), At: chem.Share(a.AtPercent / 100),
 			From: pad.From(a.From), Nuc: chem.Millilitres(a.NucML), Cap: chem.Millilitres(a.CapML),
+			Label: a.ByLabel,
 		}
 		if a.AtPercent == 0 {
 			out.Own.At = out.Working
 		}
 	}
 	if m := r.Mean; m != nil {
-		out.Mean = &pad.Mean{Colonies: m.Colonies, Combs: m.Combs, Boxes: max(m.Boxes, 1)}
+		out.Mean = &pad.Mean{Colonies: m.Colonies, Combs: m.Combs, Boxes: m.Boxes}
+		if m.Boxes == 0 {
+			out.Mean.Boxes = 1
+		}
 	}
 	if s := r.Sheet; s != nil {
 		out.Sheet = pad.Sheet{Takes: chem.Millilitres(s.TakesML), Width: s.WidthCM, Length: s.LengthCM}

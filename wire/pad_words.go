@@ -35,6 +35,12 @@ func sayPad(n note.Note) string {
 		return at(0) + " visits are fewer than the " + at(1) + " of the school: mites under caps are missed."
 	case pad.NoteApart:
 		return at(0) + " days apart: the school keeps to " + at(1) + " to " + at(2) + " days, so that no mite has time to breed."
+	case pad.NoteBoxHigh:
+		return who + "up to " + at(0) + " g of pure acid on a box at once; above " + at(1) + " g queens and brood are at risk."
+	case pad.NoteAllHigh:
+		return who + "up to " + at(0) + " g of pure acid on a box over all visits; above " + at(1) + " g is more than any established course gives."
+	case pad.NoteMany:
+		return at(0) + " visits are more than the " + at(1) + " that any established course has: each one costs brood and queens."
 	case pad.NoteNuc:
 		return who + "a nuc gets its part by combs of an amount meant for ten."
 	case pad.NoteNoNuc:

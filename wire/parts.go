@@ -19,12 +19,14 @@ import (
 // Line is one thing to weigh, count or pour, in the order of the work.
 type Line struct {
 	Step       string   `json:"step" doc:"Dribble: sugar, hot_water, acid, rest_water, all_water, tablets, water, stock or warm_bottle. Strip: glycerol, carried or acid. Pad: cold_water, stock or pads."`
-	Ingredient string   `json:"ingredient" doc:"sugar, water, glycerol, oxalic_acid_dihydrate, packet_powder, tablets, ready_mix, ready_to_use, carried_liquor, formic_acid or ready_pads."`
+	Ingredient string   `json:"ingredient" doc:"sugar, water, glycerol, oxalic_acid_dihydrate, oxalic_acid_anhydrous, packet_powder, tablets, ready_mix, ready_to_use, carried_liquor, formic_acid or ready_pads."`
 	Grams      float64  `json:"grams,omitempty" doc:"Exact mass, g."`
 	ShowG      float64  `json:"show_g,omitempty" doc:"The same as read on the balance, g."`
 	BandG      float64  `json:"band_g,omitempty" doc:"Allowed either way, g."`
-	Loads      int      `json:"loads,omitempty" doc:"Equal loads that the balance carries; 1 when it carries all at once."`
+	Loads      int      `json:"loads,omitempty" doc:"Loads that the balance carries; 1 when it carries all at once."`
 	LoadG      float64  `json:"load_g,omitempty" doc:"One load, g."`
+	LastG      float64  `json:"last_g,omitempty" doc:"The last load, g, which makes up the rest of show_g; left out where it is like the others."`
+	OffPercent float64  `json:"off_percent,omitempty" doc:"How far the mass may be off although it reads true, %."`
 	VolumeML   float64  `json:"volume_ml,omitempty" doc:"Of a liquid, mL at 20 °C."`
 	Count      int      `json:"count,omitempty" doc:"Whole tablets or pads."`
 	TempC      float64  `json:"temp_c,omitempty" doc:"Temperature of what is poured, or of what it goes into, °C."`
@@ -77,12 +79,17 @@ func round[T ~float64](v T) float64 { return math.Round(float64(v)*1e6) / 1e6 }
 func Round(v float64) float64 { return round(v) }
 
 func line(l bench.Line, ingredient string) Line {
-	return Line{
+	out := Line{
 		Step: string(l.Step), Ingredient: ingredient,
 		Grams: round(l.Mass), ShowG: round(l.Read.Show), BandG: round(l.Read.Band),
 		Loads: l.Read.Loads, LoadG: round(l.Read.Each),
 		VolumeML: round(l.Volume), Count: l.Count, TempC: float64(l.Temp), Gear: gear(l.Gear),
+		OffPercent: round(100 * l.Read.Off),
 	}
+	if last := round(l.Read.Last); last != out.LoadG {
+		out.LastG = last
+	}
+	return out
 }
 
 func gear(in []bench.Gear) []string {

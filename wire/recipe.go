@@ -51,20 +51,27 @@ type Worked struct {
 	Pieces      int // strips or ready pads; 0 for what is poured
 }
 
+// Notes is what the plan says.
+func (w Worked) Notes() []Note {
+	switch {
+	case w.Answer.Dribble != nil:
+		return w.Answer.Dribble.Notes
+	case w.Answer.Strip != nil:
+		return w.Answer.Strip.Notes
+	case w.Answer.Pad != nil:
+		return w.Answer.Pad.Notes
+	}
+	return nil
+}
+
 // Work works a recipe out. Its error is a fault.List whose fields are paths in it.
 func (r Recipe) Work() (Worked, error) {
 	switch {
 	case r.Dribble != nil && r.Strip == nil && r.Pad == nil:
-		a, err := PlanDribble(*r.Dribble)
-		out := Worked{Method: Dribble, Answer: RecipeAnswer{Dribble: &a}, Lines: a.Lines, VolumeML: a.VolumeML}
-		if a.Made != nil {
-			out.Composition = components(chem.Mixture{
-				OAD: chem.Grams(a.Made.OADG), Water: chem.Grams(a.Made.WaterG), Sugar: chem.Grams(a.Made.SugarG),
-			})
-		} else { // a product: of its masses only the acid's is known
-			out.Composition = components(chem.Mixture{OAD: chem.GramsPerLitre(a.Strength.GPerL).In(chem.Millilitres(a.VolumeML))})
-		}
-		return out, Beneath("dribble.", err)
+		a, holds, err := r.Dribble.plan() // of a product only the acids are known
+		return Worked{
+			Method: Dribble, Answer: RecipeAnswer{Dribble: &a}, Lines: a.Lines, VolumeML: a.VolumeML, Composition: components(holds),
+		}, Beneath("dribble.", err)
 	case r.Strip != nil && r.Dribble == nil && r.Pad == nil:
 		a, err := PlanStrip(*r.Strip)
 		l := a.Liquor

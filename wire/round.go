@@ -2,13 +2,14 @@ package wire
 
 import (
 	"encoding/json"
-	"slices"
 	"strings"
 	"time"
 
 	"keeler/core/bench"
 	"keeler/core/chem"
+	"keeler/core/pad"
 	rounds "keeler/core/round"
+	"keeler/core/strip"
 	"keeler/core/syrup"
 )
 
@@ -20,6 +21,8 @@ type Application struct {
 	Kind     string      `json:"kind" enum:"given,skipped,out,other" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only."`
 	Reason   string      `json:"reason,omitempty" maxLength:"20" doc:"Why it is other than was meant, from reasons; or taken_back for a slip. Needed for skipped."`
 	BatchID  string      `json:"batch_id,omitempty" format:"uuid" doc:"What it was given from."`
+	ByHand   bool        `json:"by_hand,omitempty" doc:"The batch was mixed without the bench: said once, it stays with the batch and the line."`
+	Against  string      `json:"against,omitempty" maxLength:"300" doc:"Why it was given although the round stopped at this hive; kept."`
 	Amount   float64     `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
 	Asked    float64     `json:"asked,omitempty" doc:"What was meant, in the same unit."`
 	Boxes    []float64   `json:"boxes,omitempty" maxItems:"6" doc:"The amount by boxes, the lowest first."`
@@ -29,6 +32,7 @@ type Application struct {
 	Missing  int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
 	Chewed   int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
 	Note     string      `json:"note,omitempty" maxLength:"500"`
+	Close    bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
 	OpenS    float64     `json:"open_s,omitempty" doc:"How long the hive stood open, s, up to 4 hours."`
 	AgoS     float64     `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
 	PhoneAt  *time.Time  `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
@@ -48,7 +52,7 @@ type Application struct {
 	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
 	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
-	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, not_in_job, moved, ended, clock, no_batch, too_much, past_day."`
+	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, no_batch, not_made, too_much, too_strong, past_day."`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
 	By          string    `json:"by,omitempty" readOnly:"true"`
 }
@@ -81,6 +85,20 @@ type RoundColony struct {
 	Override string `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
 	InHive   int    `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
 	DaysIn   int    `json:"days_in,omitempty" doc:"And for how many days."`
+	Early    int    `json:"early_days,omitempty" doc:"So many days before they are to come out: taking them out is asked about."`
+	Stop     []Stop `json:"stop,omitempty" doc:"What to stop at before anything is given: it is given only with a reason."`
+}
+
+// Stop is a dose of the same acid that bees had not long ago, or another open job that
+// they are in.
+type Stop struct {
+	Code   string  `json:"code" enum:"given_already,in_job"`
+	On     string  `json:"on"`
+	Method string  `json:"method" enum:"dribble,strip,pad,vapour"`
+	Job    string  `json:"job,omitempty" doc:"Its name."`
+	What   string  `json:"what,omitempty"`
+	Amount float64 `json:"amount,omitempty"`
+	Unit   string  `json:"unit,omitempty" enum:"ml,g,pieces"`
 }
 
 // RoundBatch is what can be given from.
@@ -93,6 +111,7 @@ type RoundBatch struct {
 	FormicMg     float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
 	BicarbonateG float64 `json:"bicarbonate_g,omitempty" doc:"That takes up the acid in what is left, g."`
 	OnHand       OnHand  `json:"on_hand"`
+	Made         bool    `json:"made" doc:"It was finished at the bench, or said to be mixed without it. Of any other nothing is poured without saying so."`
 }
 
 // RoundDay is a day of a job in the yard: all that a phone needs to go through it, with
@@ -104,6 +123,8 @@ type RoundDay struct {
 	Day      string        `json:"day"`
 	Rule     string        `json:"rule_worked_under"`
 	CapML    float64       `json:"cap_ml,omitempty" doc:"Of a dribble: at most for a colony."`
+	MeantMg  float64       `json:"meant_mg" doc:"mg of acid that were meant in 1 mL or piece; 0 where nobody can say."`
+	Out      bool          `json:"out,omitempty" doc:"It is a removal: what is in comes out, nothing is given."`
 	Base     Recipe        `json:"base" doc:"The recipe without colonies: with one of them it is what that colony gets."`
 	Colonies []RoundColony `json:"colonies" doc:"In stand order, yard by yard."`
 	Batches  []RoundBatch  `json:"batches" doc:"The newest first."`
@@ -158,6 +179,8 @@ type Register struct {
 
 // detail is what of a line is kept as it was told.
 type detail struct {
+	ByHand  bool        `json:"by_hand,omitempty"`
+	Against string      `json:"against,omitempty"`
 	Boxes   []float64   `json:"boxes,omitempty"`
 	Seams   [][]float64 `json:"seams,omitempty"`
 	Extras  []string    `json:"extras,omitempty"`
@@ -169,7 +192,7 @@ type detail struct {
 
 // DetailOf writes the detail of a line.
 func DetailOf(a Application) ([]byte, error) {
-	return json.Marshal(detail{a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note)})
+	return json.Marshal(detail{a.ByHand, strings.TrimSpace(a.Against), a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note)})
 }
 
 // ApplicationOf puts the detail back into a line; one that cannot be read is left out.
@@ -178,6 +201,7 @@ func ApplicationOf(raw []byte, a Application) Application {
 	if err := json.Unmarshal(raw, &d); err != nil {
 		return a
 	}
+	a.ByHand, a.Against = d.ByHand, d.Against
 	a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, a.Note = d.Boxes, d.Seams, d.Extras, d.Came, d.Missing, d.Chewed, d.Note
 	return a
 }
@@ -210,21 +234,54 @@ func (r Recipe) CapML() float64 {
 	return or(r.Dribble.Rule.CapML, float64(syrup.DefaultRule.Cap))
 }
 
-// GivingGear is what is worn in the yard.
+// MeantMg is the acid that the recipe means in 1 mL or piece, mg; 0 where nobody can say.
+func (r Recipe) MeantMg() float64 {
+	mg := func(m chem.Mixture, of float64) float64 {
+		oad, formic := rounds.Actives(m, of, 1)
+		return round(oad + formic)
+	}
+	switch {
+	case r.Dribble != nil:
+		d := *r.Dribble
+		d.Colonies, d.Mean, d.Size = nil, nil, Size{By: string(syrup.SizeVolume), VolumeML: 1000}
+		if a, holds, err := d.plan(); err == nil {
+			return mg(holds, a.VolumeML)
+		}
+	case r.Strip != nil:
+		s := *r.Strip
+		s.Colonies, s.Carried, s.Size = nil, nil, StripSize{By: string(strip.SizeStrips), Strips: 100}
+		if a, err := PlanStrip(s); err == nil {
+			return round(1000 * a.StripOADG)
+		}
+	case r.Pad != nil && r.Pad.Hold.Card != nil:
+		return round(1000 * r.Pad.Hold.Card.FormicG)
+	case r.Pad != nil:
+		p := *r.Pad
+		p.Colonies, p.Mean, p.Size = nil, nil, PadSize{By: string(pad.SizeWorking), WorkingML: 1000}
+		if a, err := PlanPad(p); err == nil {
+			return round(1000 * a.FormicGPerML)
+		}
+	}
+	return 0
+}
+
+// GivingGear is what is worn in the yard: what the plan says.
 func GivingGear(r Recipe) []string {
 	switch {
 	case r.Strip != nil:
 		return gear(bench.StripGear)
 	case r.Pad != nil:
 		return gear(bench.FormicGear)
+	case r.Dribble != nil && r.Dribble.Hold.Card != nil:
+		return gear(syrup.GiveGear(r.Dribble.Hold.Card.core()))
 	}
-	return gear(append(slices.Clone(bench.LiquidGear), bench.WaterBottle))
+	return gear(syrup.GiveGear(nil))
 }
 
 // ReachRequest asks how far what is left in a jar goes.
 type ReachRequest struct {
-	Left     float64   `json:"left" doc:"mL or pieces."`
-	Expected []float64 `json:"expected" doc:"For the colonies to come, in their order."`
+	Left     float64   `json:"left" doc:"mL or pieces, 0 to 10000000."`
+	Expected []float64 `json:"expected" doc:"For the colonies to come, in their order, each 0 to 10000000."`
 }
 
 // ReachAnswer tells it.
@@ -236,8 +293,8 @@ type ReachAnswer struct {
 
 // Reach tells how far what is left goes.
 func Reach(r ReachRequest) (ReachAnswer, error) {
-	out := rounds.Reaches(r.Left, r.Expected)
-	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, nil
+	out, err := rounds.Reaches(r.Left, r.Expected)
+	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, err
 }
 
 // BicarbonateOf is the bicarbonate that takes up a share of a batch, g.

@@ -3,6 +3,7 @@ package wire
 import (
 	"keeler/core/bench"
 	"keeler/core/chem"
+	"keeler/core/fault"
 	"keeler/core/hive"
 	"keeler/core/strip"
 )
@@ -112,21 +113,25 @@ func PlanStrip(r StripRequest) (StripAnswer, error) {
 	return stripAnswer(p, in), nil
 }
 
-// PlaceStrips works out where strips go.
+// PlaceStrips works out where strips go that are soaked already.
 func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
-	a, err := PlanStrip(StripRequest{
-		Recipe: StripRecipe{School: strip.DefaultSchool}, UptakeG: float64(strip.UsualUptake),
-		Carrier: r.Carrier, BetweenBoxes: r.BetweenBoxes, Number: r.Number, Colonies: r.Colonies,
-		Size: StripSize{By: string(strip.SizeColonies)},
-	})
-	for i := range a.Colonies { // of the pot that was only lent for it
-		c := &a.Colonies[i]
-		c.OADG = 0
-		for j := range c.Boxes {
-			c.Boxes[j].OADG = 0
-		}
+	var l fault.List
+	in := strip.Request{Layout: strip.Layout{Carrier: carrier(r.Carrier), Between: r.BetweenBoxes}}
+	in.Number = r.Number.core(in.Layout.Carrier == strip.Sponge)
+	in.Colonies, in.Placed = readStripColonies(r.Colonies, &l)
+	if len(l) > 0 {
+		return StripPlacementAnswer{}, l
 	}
-	return StripPlacementAnswer{Colonies: a.Colonies, Notes: a.Notes}, err
+	placed, said, err := strip.Lay(in, chem.Grams(r.PieceOADG))
+	if err == nil && len(placed) == 0 {
+		l.Add("colonies", fault.Missing)
+		err = l
+	}
+	out := StripPlacementAnswer{Colonies: make([]ColonyStrips, len(placed)), Notes: notes(said, sayStrip)}
+	for i, c := range placed {
+		out.Colonies[i] = colonyStrips(c, in.Colonies[i])
+	}
+	return out, err
 }
 
 // StripSchools lists the established recipes, weakest first.

@@ -69,7 +69,7 @@ type StripRequest struct {
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
 	Number           *StripNumber  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
-	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, 0.5 to 500 g; 20 for a strip when left out, never guessed for a long one or a sponge."`
+	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
 	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
 	Size             StripSize     `json:"size"`
 	Colonies         []StripColony `json:"colonies,omitempty" doc:"Up to 1000."`
@@ -86,6 +86,7 @@ type StripPlacementRequest struct {
 	Carrier      string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"strip when left out."`
 	BetweenBoxes bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
 	Number       *StripNumber  `json:"number,omitempty" doc:"As in a plan."`
+	PieceOADG    float64       `json:"piece_oad_g,omitempty" doc:"g OAD in one piece, so that boxes and colonies are held against their bounds; left out when it is not known."`
 	Colonies     []StripColony `json:"colonies" doc:"1 to 1000."`
 }
 
@@ -95,7 +96,7 @@ func (r StripRequest) core() (strip.Request, error) {
 		Aim:      strip.Aim{School: r.Recipe.School},
 		Glycerol: chem.MaxGlycerol,
 		Heat:     strip.UsualHeat,
-		Layout:   strip.Layout{Carrier: strip.Fibre, Between: r.BetweenBoxes},
+		Layout:   strip.Layout{Carrier: carrier(r.Carrier), Between: r.BetweenBoxes},
 		Uptake:   chem.Grams(r.UptakeG),
 		Stays:    chem.Millilitres(r.StaysML),
 		Size: strip.Size{
@@ -115,9 +116,6 @@ func (r StripRequest) core() (strip.Request, error) {
 	if r.WarmToC != 0 {
 		out.Heat = chem.Celsius(r.WarmToC)
 	}
-	if r.Carrier != "" {
-		out.Layout.Carrier = strip.Carrier(r.Carrier)
-	}
 	if r.Recipe.School == "" {
 		out.Aim.Own = &strip.Recipe{
 			OAD: chem.Grams(r.Recipe.OADG), Glycerol: chem.Grams(r.Recipe.GlycerolG), Volume: chem.Millilitres(r.Recipe.GlycerolML),
@@ -132,6 +130,14 @@ func (r StripRequest) core() (strip.Request, error) {
 		out.Carried = strip.Carried{Mass: chem.Grams(c.Grams), OAD: chem.Share(c.OADPercent / 100), Water: chem.Share(c.WaterPercent / 100)}
 	}
 	return out, l.Err()
+}
+
+// carrier is a fibre strip where nothing is said.
+func carrier(named string) strip.Carrier {
+	if named == "" {
+		return strip.Fibre
+	}
+	return strip.Carrier(named)
 }
 
 func (n *StripNumber) core(sponges bool) strip.Number {

@@ -29,6 +29,12 @@ func sayStrip(n note.Note) string {
 		return who + "the bees ask for up to " + at(0) + "; the rule stops at " + at(1) + "."
 	case strip.NoteNoGap:
 		return who + "no gap between two combs has bees in it, so none is placed. Look again, or tap a gap."
+	case strip.NoteBoxHigh:
+		return who + "up to " + at(0) + " g of acid in a brood box; above " + at(1) + " g is more than any established number of strips brings."
+	case strip.NoteHiveHigh:
+		return who + "up to " + at(0) + " g of acid in a colony; above " + at(1) + " g is more than any established number of strips brings."
+	case strip.NoteWater:
+		return at(0) + " % of this glycerol is water, " + at(1) + " g in the pot. It is weighed as part of the glycerol; the strips hold less glycerol, so they may drip more and give off their acid sooner."
 	case strip.NoteClose:
 		return who + "placed by hand with fewer than two frames between: the bees there get twice as much."
 	case strip.NoteOutside:

@@ -44,7 +44,7 @@ func SayAll(l fault.List) string {
 }
 
 func bySort(f fault.Fault) string {
-	if strings.HasSuffix(f.Field, "basis") {
+	if strings.HasSuffix(f.Field, "basis") && (f.Reason == fault.Missing || f.Reason == fault.Unknown) {
 		return "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."
 	}
 	switch f.Reason {
@@ -80,6 +80,10 @@ func bySort(f fault.Fault) string {
 		return "This day has not come yet."
 	case fault.NoDate:
 		return "Write the day as year-month-day, such as 2026-12-04."
+	case fault.NoSpan:
+		return "Write both as month and day, such as 12-01 and 01-10."
+	case fault.Early:
+		return "It has been in for " + figure(f.Low) + " of " + figure(f.High) + " days. If it is to come out already, say yes."
 	case fault.NotText:
 		return "This is not a table as text: save it as CSV in UTF-8."
 	case fault.NoColumn:
@@ -93,7 +97,17 @@ func bySort(f fault.Fault) string {
 	case fault.Taken:
 		return "Another one has this name already."
 	case fault.Doubtful:
-		return "Really? This is five times what is wanted here, or more. Look again; if it is so, say yes."
+		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Look again; if it is so, say yes."
+	case fault.OffRecipe:
+		return "What was weighed is more than 5 % off the recipe. Correct it, throw it away, or say that it is to be used as it is."
+	case fault.BasisShare:
+		return "71.4 % is what pure dihydrate holds counted as anhydrous, not a purity. Pure crystals are 100 %. If your powder really is 71.4 % acid, say so."
+	case fault.Filler:
+		return "That would be more filler than the syrup has sugar. Is this really the share of acid in the powder?"
+	case fault.TooStrong:
+		return "More acid than bees can be meant to get."
+	case fault.TooLong:
+		return "Too long: use at most " + figure(f.High) + " characters."
 	case fault.Ended:
 		return "This batch is finished: nothing more happens to it at the bench."
 	case fault.Unsteady:
@@ -104,8 +118,18 @@ func bySort(f fault.Fault) string {
 	return "Not one of the known choices."
 }
 
+func times(n float64) string {
+	switch n {
+	case 2:
+		return "twice"
+	case 5:
+		return "five times"
+	}
+	return figure(n) + " times"
+}
+
 func possible(f fault.Fault) string {
-	if f.High <= f.Low {
+	if f.High <= f.Low || f.Reason == fault.Doubtful || f.Reason == fault.OffRecipe || f.Reason == fault.TooLong || f.Reason == fault.Early {
 		return ""
 	}
 	figures := 3
@@ -134,6 +158,10 @@ func tidy(v float64, figures int, rule func(float64) float64) string {
 }
 
 func figure(v float64) string { return tidy(v, 3, math.Round) }
+
+// degrees is a temperature as well as it is known: to the whole degree, upward, since
+// what lies below it is warned about.
+func degrees(t float64) string { return strconv.Itoa(int(math.Ceil(t - 0.05))) }
 
 func names(colonies []string) string {
 	const most = 6

@@ -15,6 +15,8 @@ type Yard struct {
 	Place    string  `json:"place,omitempty" doc:"In words."`
 	Latitude float64 `json:"latitude" doc:"Degrees, negative in the south."`
 	Notes    string  `json:"notes,omitempty"`
+	DeepFrom string  `json:"deep_from,omitempty" doc:"Month and day from which its colonies sit in their deepest cluster, 12-01; left out where they never do."`
+	DeepTo   string  `json:"deep_to,omitempty" doc:"And until which."`
 	Version  int     `json:"version" doc:"Rises with every change; a change names the version it was made from."`
 	Colonies int     `json:"colonies" doc:"How many stand there."`
 }
@@ -25,6 +27,8 @@ type SaveYard struct {
 	Name     string   `json:"name" maxLength:"60"`
 	Place    string   `json:"place,omitempty" maxLength:"200" doc:"In words."`
 	Latitude *float64 `json:"latitude,omitempty" doc:"Degrees, −66 to 70, negative in the south: it settles the season."`
+	DeepFrom string   `json:"deep_from,omitempty" maxLength:"5" doc:"As a month and day, 12-01, both or neither; by the latitude when left out."`
+	DeepTo   string   `json:"deep_to,omitempty" maxLength:"5"`
 	Notes    string   `json:"notes,omitempty" maxLength:"2000"`
 	Version  int      `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
 }
@@ -47,6 +51,8 @@ type Seen struct {
 	Board    [][]float64 `json:"board,omitempty" doc:"For each box from the floor up its gaps, 0 to 1; as last drawn."`
 	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little or much."`
 	BroodOn  string      `json:"brood_on,omitempty"`
+	Eggs     *bool       `json:"eggs,omitempty" doc:"Seen or not, with that inspection; left out when not looked for."`
+	Larvae   *bool       `json:"larvae,omitempty" doc:"Open brood, likewise."`
 	Stores   string      `json:"stores,omitempty" doc:"light, enough or heavy."`
 	StoresOn string      `json:"stores_on,omitempty"`
 	Supers   *int        `json:"supers,omitempty" doc:"Supers for harvest."`
@@ -72,6 +78,24 @@ type ColonyRecord struct {
 	Count     *Standing   `json:"count,omitempty" doc:"The newest count."`
 	Need      string      `json:"need" enum:"treat,with_yard,watch,none,count,count_anew" doc:"What the counts of the yard ask for."`
 	In        []Treatment `json:"in,omitempty" doc:"What is in the hive today."`
+	Changed   string      `json:"changed,omitempty" enum:"joined,split,swarmed,boxes,queen" doc:"What happened to the bees since they were last looked at."`
+	ChangedOn string      `json:"changed_on,omitempty"`
+	Break     *BroodBreak `json:"brood_break,omitempty" doc:"While one made by the keeper lasts."`
+}
+
+// BroodBreak is a break in the brood by the keeper's hand, and the window in which an
+// oxalic treatment meets all mites.
+type BroodBreak struct {
+	StoppedOn string `json:"stopped_on" doc:"Laying stopped."`
+	ResumedOn string `json:"resumed_on,omitempty" doc:"Laying began again; left out while it has not."`
+	From      string `json:"from" doc:"From then on all brood is out, drones too."`
+	To        string `json:"to,omitempty" doc:"The last day before new cells are capped; left out while laying has not begun."`
+}
+
+// HappenColony records what happened to the bees.
+type HappenColony struct {
+	Kind string `json:"kind" enum:"swarmed,queen_caged,queen_removed,cell_given,queen_released,laying_again"`
+	On   string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 }
 
 // SaveColony makes or changes a colony.
@@ -102,16 +126,19 @@ type Order struct {
 // Treatment is something given to the bees of a colony.
 type Treatment struct {
 	ID      string `json:"id" format:"uuid"`
-	Method  string `json:"method" enum:"dribble,strip,pad,other"`
+	Method  string `json:"method" enum:"dribble,strip,pad,vapour,other"`
 	What    string `json:"what,omitempty" maxLength:"120" doc:"In the keeper's words."`
 	GivenOn string `json:"given_on" doc:"2006-01-02"`
 	OutOn   string `json:"out_on,omitempty" doc:"The same day for what does not stay; left out while it is in the hive."`
 	Carried bool   `json:"carried,omitempty" doc:"Given before a split or union, to the same bees."`
+	DueFrom string `json:"due_from,omitempty" readOnly:"true" doc:"Of what stays: from when it comes out."`
+	DueBy   string `json:"due_by,omitempty" readOnly:"true" doc:"And by when at the latest."`
+	Overdue int    `json:"overdue_days,omitempty" readOnly:"true" doc:"By so many days it is past that."`
 }
 
 // ColonyEvent is something that happened to a colony as a whole.
 type ColonyEvent struct {
-	Kind    string `json:"kind" enum:"began,split,split_off,united,joined,moved,ended"`
+	Kind    string `json:"kind" enum:"began,split,split_off,united,joined,moved,ended,boxes,queen,swarmed,queen_caged,queen_removed,cell_given,queen_released,laying_again"`
 	On      string `json:"on"`
 	Detail  string `json:"detail,omitempty"`
 	OtherID string `json:"other_id,omitempty" format:"uuid"`
@@ -135,6 +162,8 @@ type Look struct {
 	Board    [][]float64 `json:"board,omitempty" doc:"Bees in each gap, 0 to 1 in quarters, for each box from the floor up."`
 	Seams    *float64    `json:"seams,omitempty" doc:"Full seams counted in all boxes, 0 to 126 in quarters; not needed with a board."`
 	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little (up to one side of a comb) or much."`
+	Eggs     *bool       `json:"eggs,omitempty" doc:"Eggs seen, or looked for and not seen; left out when not looked for."`
+	Larvae   *bool       `json:"larvae,omitempty" doc:"Open brood, likewise. It settles how long the inspection counts."`
 	Stores   string      `json:"stores,omitempty" doc:"light, enough or heavy."`
 	Supers   *int        `json:"supers,omitempty" doc:"Supers for harvest, 0 to 12."`
 	Queen    string      `json:"queen,omitempty" doc:"laying, young, queenless or unseen."`
@@ -170,7 +199,8 @@ type End struct {
 
 // TakeOut ends a treatment that is in a hive.
 type TakeOut struct {
-	On string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
+	Sure bool   `json:"sure,omitempty" doc:"Yes, although its days are not over."`
+	On   string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 }
 
 // Import is what became, or would become, of a file of colonies.

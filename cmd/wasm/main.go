@@ -29,8 +29,8 @@ func main() {
 func answering[In, Out any](work func(In) (Out, error)) js.Func {
 	return js.FuncOf(func(_ js.Value, args []js.Value) any {
 		var in In
-		if err := json.Unmarshal([]byte(args[0].String()), &in); err != nil {
-			return told(map[string]string{"": err.Error()})
+		if err := wire.Read([]byte(args[0].String()), &in, true); err != nil {
+			return told(map[string]string{"": "This cannot be read as JSON of the documented shape."})
 		}
 		out, err := work(in)
 		var l fault.List

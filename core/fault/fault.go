@@ -2,7 +2,10 @@
 // It carries codes and figures only; its callers put them into words.
 package fault
 
-import "strconv"
+import (
+	"strconv"
+	"unicode/utf8"
+)
 
 // Reason says in which way an input is wrong.
 type Reason string
@@ -14,6 +17,7 @@ const (
 	TooHigh    Reason = "too_high"    // above High
 	Unknown    Reason = "unknown"     // not one of the known values
 	NoGap      Reason = "no_gap"      // seams where the slots leave no room for bees
+	TooLong    Reason = "too_long"    // more characters than High
 	TooMany    Reason = "too_many"    // more entries than High
 	NotFitting Reason = "not_fitting" // does not go with another choice
 	Insoluble  Reason = "insoluble"   // more acid than stays dissolved
@@ -26,6 +30,8 @@ const (
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 	Future     Reason = "future"      // what is recorded cannot lie ahead
 	NoDate     Reason = "no_date"     // not a day of the calendar
+	NoSpan     Reason = "no_span"     // not two days of a year
+	Early      Reason = "early"       // before its time: it must be said twice
 	NotText    Reason = "not_text"    // a file that is no table of text
 	NoColumn   Reason = "no_column"   // a column that must be there is not
 	BrokenRow  Reason = "broken_row"  // a row that does not keep to its columns
@@ -98,6 +104,25 @@ func (l *List) Within(field string, value, low, high float64, unit string) bool 
 	}
 	l.AddRange(field, reason, low, high, unit)
 	return false
+}
+
+// Scaled checks a value that goes by what was typed at the field: it is within low and
+// high, or the fault names the range of what can be typed, in its own unit.
+func (l *List) Scaled(field string, typed, value, low, high float64, unit string) bool {
+	if value >= low && value <= high {
+		return true
+	}
+	if !(value > 0) || value-value != 0 {
+		return l.Within(field, value, low, high, "")
+	}
+	return l.Within(field, typed, typed*low/value, typed*high/value, unit)
+}
+
+// Length checks that a text has at most so many characters.
+func (l *List) Length(field, text string, most int) {
+	if n := utf8.RuneCountInString(text); n > most {
+		l.AddRange(field, TooLong, 0, float64(most), "characters")
+	}
 }
 
 // Beneath completes the paths of all faults from the given one on, which were

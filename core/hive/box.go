@@ -37,6 +37,7 @@ const (
 	MaxFrames   = 20
 	MaxBoxes    = 6
 	MaxColonies = 1000
+	MaxName     = 40 // characters
 )
 
 // Box is one box of a hive. Seams has one entry a gap, from the left wall to

@@ -47,6 +47,7 @@ func (c Colony) Combs() int {
 // Check appends what is wrong with the colony, by paths within it: an unknown
 // kind or slot, no frames, more seams than gaps, or bees where nothing hangs.
 func (c Colony) Check(l *fault.List) {
+	l.Length("name", c.Name, MaxName)
 	if !l.Within("boxes", float64(len(c.Boxes)), 1, MaxBoxes, "boxes") {
 		return
 	}

@@ -25,6 +25,7 @@ const (
 const (
 	maxML   = 500.0 // mL
 	maxPads = 10
+	maxName = 80 // characters
 )
 
 // visit bounds what a box gets at once.

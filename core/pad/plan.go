@@ -129,7 +129,8 @@ func (p *Plan) dilute(r Request) error {
 	p.Stock, p.StockOff = r.Hold.strength()
 	p.Working = r.Working
 	p.WorkingOff = p.StockOff * p.Working / p.Stock
-	given, mass, field := GivenWorking, chem.Grams(0), "colonies"
+	given, mass := GivenWorking, chem.Grams(0)
+	field, typed, unit := r.people()
 	withReserve := 1 + float64(r.Size.Reserve)
 	switch r.Size.By {
 	case SizeVisit:
@@ -137,18 +138,20 @@ func (p *Plan) dilute(r Request) error {
 	case SizeCourse:
 		mass = chem.FormicMass(p.Visit*chem.Millilitres(withReserve*float64(p.Course.Visits)), p.Working)
 	case SizeWorking:
-		mass, field = chem.FormicMass(r.Size.Working, p.Working), "size.working_ml"
+		mass, field, typed, unit = chem.FormicMass(r.Size.Working, p.Working), "size.working_ml", float64(r.Size.Working), "mL"
 	case SizeStock:
-		given, mass, field = GivenStock, chem.FormicMass(r.Size.Stock, p.Stock), "size.stock_ml"
+		given, mass = GivenStock, chem.FormicMass(r.Size.Stock, p.Stock)
+		field, typed, unit = "size.stock_ml", float64(r.Size.Stock), "mL"
 	case SizeWater:
-		given, mass, field = GivenWater, r.Size.Water, "size.water_g"
+		given, mass = GivenWater, r.Size.Water
+		field, typed, unit = "size.water_g", float64(r.Size.Water), "g"
 		if p.Working == p.Stock {
 			return fault.List{{Field: "working_percent", Reason: fault.TooHigh, Low: 5, High: 100*float64(p.Stock) - 0.5, Unit: "%"}}
 		}
 	}
 	p.Dilution = Dilute(p.Stock, p.Working, given, mass)
 	var l fault.List
-	if !l.Within(field, float64(p.Dilution.Working), 5, 200000, "g working acid") {
+	if !l.Scaled(field, typed, float64(p.Dilution.Working), 5, 200000, unit) {
 		return l
 	}
 	d := p.Dilution
@@ -169,6 +172,14 @@ func (p *Plan) dilute(r Request) error {
 	n.Leftover, n.LeftoverGas = chem.FormicBicarbonate(chem.Grams(float64(p.Leftover) * potency(p.Working)))
 	n.Whole, n.WholeGas = chem.FormicBicarbonate(p.Made.Formic)
 	return nil
+}
+
+// people is whom the acid is for, as a figure of the request.
+func (r Request) people() (field string, typed float64, unit string) {
+	if len(r.Colonies) == 0 && r.Mean != nil {
+		return "mean.colonies", float64(r.Mean.Colonies), "colonies"
+	}
+	return "colonies", float64(len(r.Colonies)), "colonies"
 }
 
 // buy is the stock for all visits, in bottles.

@@ -185,6 +185,7 @@ func (h Hold) check(l *fault.List) {
 		l.Add("hold.card", fault.Missing)
 		return
 	}
+	l.Length("hold.card.name", c.Name, maxName)
 	before := len(*l)
 	l.Within("hold.card.formic_g", float64(c.Pure), 1, 200, "g")
 	if c.Per != PerColony && c.Per != PerBox {

@@ -28,6 +28,9 @@ var Reasons = []string{
 // Skipping are those of the reasons that mean that nothing was given.
 var Skipping = []string{"dead", "brood", "light", "weather", "elsewhere", "not_given"}
 
+// Dead is the reason of a colony that is no more.
+const Dead = "dead"
+
 // TakenBack is the reason of a record that was a slip: the colony is open again.
 const TakenBack = "taken_back"
 

@@ -57,12 +57,12 @@ func unseen(code string) (Reason, bool) {
 	return Reason{Code: code, Verdict: LookFirst, Source: FromInspection}, true
 }
 
-// inJob: in_job, for the same method and the same acid; in_other_job, with its name.
+// inJob: in_job, for the same method; in_other_job; with its name.
 func inJob(c Case) (Reason, bool) {
 	for _, j := range c.Colony.Jobs {
 		r := Reason{Code: "in_other_job", Verdict: WithCare, Source: FromRecord, On: j.Day, Words: j.Name}
 		if j.Method == c.Under.Method {
-			r.Code, r.Verdict = "in_job", DoesNotFit
+			r.Code = "in_job"
 			return r, true
 		}
 		return r, true

@@ -52,6 +52,12 @@ type Judgement struct {
 	Reasons []Reason
 }
 
+// Ask reports whether a reason is asked of the keeper before the colony goes into a job:
+// the method does not fit it, or another open job does the same already.
+func (j Judgement) Ask() bool {
+	return j.Verdict >= DoesNotFit || slices.ContainsFunc(j.Reasons, func(r Reason) bool { return r.Code == "in_job" })
+}
+
 // Case is one colony, method and day, with all that bears on it.
 type Case struct {
 	Colony   Colony

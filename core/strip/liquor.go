@@ -48,30 +48,39 @@ func (r Request) pot(strength chem.Share, made chem.Mixture, strips int) (Pot, e
 	var l fault.List
 	a, c, ac := float64(strength), float64(r.Carried.Mass), float64(r.Carried.OAD)
 	density := float64(made.Mass()) / float64(chem.LiquorVolume(made))
-	mass, field := 0.0, ""
+	bought := float64(chem.GlycerolDensity(r.Glycerol))
+	mass, field, unit := 0.0, "", "strips"
+	// back is the figure at the field that makes so much liquor.
+	back := func(mass float64) float64 { return (mass - float64(r.Stays)*density) / float64(r.Uptake) }
 	switch r.Size.By {
 	case SizeAcid:
-		field, mass = "size.acid_g", (float64(r.Size.Acid)+c*ac)/a
+		field, unit, mass = "size.acid_g", "g", (float64(r.Size.Acid)+c*ac)/a
+		back = func(mass float64) float64 { return mass*a - c*ac }
 	case SizeGlycerol:
-		bought := float64(r.Size.Glycerol) * float64(chem.GlycerolDensity(r.Glycerol))
-		field, mass = "size.glycerol_ml", (bought+c*(1-ac))/(1-a)
+		field, unit, mass = "size.glycerol_ml", "mL", (float64(r.Size.Glycerol)*bought+c*(1-ac))/(1-a)
+		back = func(mass float64) float64 { return (mass*(1-a) - c*(1-ac)) / bought }
 	case SizeTimes:
-		field, mass = "size.times", r.Size.Times*float64(made.Mass())
+		field, unit, mass = "size.times", "times", r.Size.Times*float64(made.Mass())
+		back = func(mass float64) float64 { return mass / float64(made.Mass()) }
 	case SizeVolume:
-		field, mass = "size.volume_ml", float64(r.Size.Volume)*density
+		field, unit, mass = "size.volume_ml", "mL", float64(r.Size.Volume)*density
+		back = func(mass float64) float64 { return mass / density }
 		for range 4 { // carried liquor of other water shifts the density a little
 			if p := fill(chem.Grams(mass), strength, r.Glycerol, r.Carried); p.Volume > 0 {
 				mass *= float64(r.Size.Volume / p.Volume)
 			}
 		}
 	case SizeCount:
-		field, mass = "size.colonies", r.need(strips, density)
+		pieces := back
+		field, unit, mass = "size.colonies", "colonies", r.need(strips, density)
+		back = func(mass float64) float64 { return pieces(mass) / r.Size.Each }
 	case SizeStrips:
 		field, mass = "size.strips", r.need(strips, density)
 	default:
 		field, mass = "colonies", r.need(strips, density)
 	}
-	if !l.Within(field, mass, MinLiquor, MaxLiquor, "g liquor") {
+	if mass < MinLiquor || mass > MaxLiquor {
+		l.Within(field, back(mass), back(MinLiquor), back(MaxLiquor), unit)
 		return Pot{}, l
 	}
 	p := fill(chem.Grams(mass), strength, r.Glycerol, r.Carried)

@@ -14,6 +14,9 @@ type Card struct {
 	Repeats int // further doses that the label asks for when there is brood; 0 to 10
 }
 
+// What a card holds at most; names in characters.
+const MaxCardName, maxRows, maxActives = 80, 12, 4
+
 // Acid is which acid a label names.
 type Acid string
 
@@ -75,6 +78,15 @@ func (c Card) row(bees int) (row int, beyond bool) {
 func (c Card) check(path string, bySeam bool, l *fault.List) {
 	if len(c.Rows) == 0 && !bySeam {
 		l.Add(path+".rows", fault.Missing)
+	}
+	l.Length(path+".name", c.Name, MaxCardName)
+	if len(c.Rows) > maxRows {
+		l.AddRange(path+".rows", fault.TooMany, 0, maxRows, "rows")
+		return
+	}
+	if len(c.Actives) > maxActives {
+		l.AddRange(path+".actives", fault.TooMany, 0, maxActives, "acids")
+		return
 	}
 	l.Within(path+".repeats", float64(c.Repeats), 0, 10, "doses")
 	for i, a := range c.Actives {

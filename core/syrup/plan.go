@@ -6,6 +6,7 @@ import (
 	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/hive"
 	"keeler/core/note"
 )
 
@@ -109,29 +110,38 @@ func volume(r Request, need chem.Millilitres, s chem.GramsPerLitre) (chem.Millil
 		return r.Size.Volume, nil
 	case SizeColonies:
 		v = float64(r.Size.Colonies) * float64(r.Rule.Cap)
-		l.Within("size.colonies", v, MinVolume, MaxVolume, "mL")
+		l.Scaled("size.colonies", float64(r.Size.Colonies), v, MinVolume, MaxVolume, "colonies")
 	case SizeSeams:
-		field := "colonies"
+		field, seams := "colonies", 0.0
 		if len(r.Colonies) == 0 {
-			field = "mean.seams"
+			field, seams = "mean.seams", r.Mean.Seams
 		}
 		if need == 0 {
 			l.Add(field, fault.Missing)
 			return 0, l
 		}
-		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserve)) + float64(r.Applicator.Dead) - 1e-9)
-		l.Within(field, v, MinVolume, MaxVolume, "mL")
+		for _, c := range r.Colonies {
+			seams += float64(c.Quarters()) / float64(hive.Full)
+		}
+		dead := float64(r.Applicator.Dead)
+		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserve)) + dead - 1e-9)
+		l.Scaled(field, seams, v-dead, MinVolume-dead, MaxVolume-dead, "seams")
 	case SizeHand:
+		field, typed, unit := "hold.count", r.Hold.Count, "of them"
 		switch r.Hold.Kind {
 		case ReadyToUse:
 			return r.Hold.Volume, nil
 		case ReadyMix:
 			from := r.Hold.Stock.composition()
 			v = float64(r.Hold.Volume) * float64(from.Strength()) / float64(s)
+			field, typed, unit = "hold.volume_ml", float64(r.Hold.Volume), "mL"
+		case Crystals:
+			field, typed, unit = "hold.grams", float64(r.Hold.Grams), "g"
+			fallthrough
 		default:
 			v = 1000 * float64(r.Hold.inHand()) / float64(s)
 		}
-		l.Within("hold", v, MinVolume, MaxVolume, "mL")
+		l.Scaled(field, typed, v, MinVolume, MaxVolume, unit)
 	}
 	return chem.Millilitres(v), l.Err()
 }
