@@ -4,11 +4,13 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"fmt"
 	"io"
 	"net/http"
 	"net/http/cookiejar"
 	"os"
 	"regexp"
+	"slices"
 	"strings"
 	"testing"
 
@@ -201,6 +203,77 @@ func TestProblemsNameTheField(t *testing.T) {
 		if first["location"] != c.location || first["message"] == "" {
 			t.Errorf("%s: got %v, want %s", c.body, first, c.location)
 		}
+	}
+}
+
+// A figure beyond all sense is answered at its field, with what could be there, and never
+// in words of the machine; what is named as possible is taken.
+func TestBadFiguresAreNamed(t *testing.T) {
+	const hold = `"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"}`
+	for _, c := range []struct{ path, body, location, possible string }{
+		{"/api/round/reach", `{"left":1e308,"expected":[1e308]}`, "body.left", "0 to 10,000,000"},
+		{"/api/round/reach", `{"left":5,"expected":[1,1e308]}`, "body.expected[1]", "0 to 10,000,000"},
+		{"/api/round/reach", `{"left":5,"expected":[-1]}`, "body.expected[0]", "0 to 10,000,000"},
+		{"/api/round/reach", `{"left":1e999,"expected":[]}`, "body.left", "0 to 10,000,000"},
+		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":99999999999999999999}}`, "body.size.colonies", "1 to 1000 colonies"},
+		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":-1}}`, "body.size.colonies", "1 to 1000 colonies"},
+		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":1},"rule":{"cap_ml":5}}`, "body.size.colonies", "2 to 20,000 colonies"},
+		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"volume","volume_ml":1e308}}`, "body.size.volume_ml", "10 to 100,000 mL"},
+		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":1e30}}`, "body.size.strips", "1 to 20,000 strips"},
+		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":20000}}`, "body.size.strips", "1 to 7500 strips"},
+		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"school":"sponge-above","visits":-1},"size":{"by":"working","working_ml":100}}`, "body.amount.visits", "1 to 15 visits"},
+		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"school":"sponge-above"},"size":{"by":"visit"},"mean":{"colonies":3,"combs":10,"boxes":-1}}`, "body.mean.boxes", "1 to 6 boxes"},
+		{"/api/counts", `{"counts":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df1","colony_id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df2","kind":"board","mites":1e30,"days":7}]}`, "body.counts[0].mites", "0 to 100,000 mites"},
+		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[{"name":"` + strings.Repeat("a", 41) + `","boxes":[{"kind":"deep","frames":4}]}]}`, "body.colonies[0].name", "at most 40 characters"},
+		{"/api/dribble/plan", `{"hold":{"kind":"ready_to_use","card":{"name":"` + strings.Repeat("a", 81) + `","rows":[{"dose_ml":9}]}},"size":{"by":"volume","volume_ml":100}}`, "body.hold.card.name", "at most 80 characters"},
+	} {
+		status, answer := call(t, c.path, c.body)
+		errs, _ := answer["errors"].([]any)
+		if status != http.StatusUnprocessableEntity || len(errs) == 0 {
+			t.Errorf("%s: got %d %v", c.body, status, answer)
+			continue
+		}
+		first := errs[0].(map[string]any)
+		message, _ := first["message"].(string)
+		if first["location"] != c.location || !strings.Contains(message, c.possible) {
+			t.Errorf("%s: got %v, want %s at %s", c.body, first, c.possible, c.location)
+		}
+		if said := fmt.Sprint(answer); strings.Contains(said, "Go ") || strings.Contains(said, "struct") || strings.Contains(said, "marshal") {
+			t.Errorf("%s: told in the machine's words: %s", c.body, said)
+		}
+	}
+	for _, text := range []string{`{"left":`, `[]`, `{"left":1,"expected":[]} {}`} {
+		status, answer := call(t, "/api/round/reach", text)
+		if said := fmt.Sprint(answer); status < 400 || status >= 500 || strings.Contains(said, "Go ") || strings.Contains(said, "struct") {
+			t.Errorf("%s: %d %s", text, status, said)
+		}
+	}
+}
+
+// Every operation says of a syrup, an acid or a dose what the plan says.
+func TestEveryOperationWarns(t *testing.T) {
+	for _, c := range []struct{ path, body, code string }{
+		{"/api/dribble/dose", `{"g_per_l":120,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":5}]}]}`, "above_schools"},
+		{"/api/dribble/dose", `{"g_per_l":59,"rule":{"flat_ml":50},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":4}]}]}`, "seam_high"},
+		{"/api/dribble/dose", `{"g_per_l":35,"rule":{"from_above":true},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":9},{"kind":"deep","frames":10,"counted":1}]}]}`, "not_reached"},
+		{"/api/dribble/thinning", `{"stock":{"value":70,"form":"g_per_l","basis":"dihydrate"},"strength":{"by":"value","value":65,"form":"g_per_l","basis":"dihydrate"},"sugar_percent_ww":0,"volume_ml":500}`, "above_schools"},
+		{"/api/pad/dilution", `{"hold":{"kind":"acid","percent":98},"working_percent":80,"size":{"by":"working","working_ml":500}}`, "above_schools"},
+		{"/api/strip/placement", `{"piece_oad_g":20,"number":{"by":"colony","each":4},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":9}]}]}`, "box_oad_high"},
+		{"/api/cards", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df4","name":"Another acid","method":"dribble","content":{"min_c":0,"max_c":10,"supers":"off","dribble":{"actives":[{"name":"oxalic","g_per_l":35,"basis":"dihydrate"},{"name":"other","g_per_l":9}],"rows":[{"dose_ml":20}]}}}`, "other_acid"},
+	} {
+		status, answer := call(t, c.path, c.body)
+		notes, _ := answer["notes"].([]any)
+		if status != http.StatusOK || !slices.ContainsFunc(notes, func(n any) bool {
+			of := n.(map[string]any)
+			return of["code"] == c.code && of["level"] == "warn"
+		}) {
+			t.Errorf("%s %s: %d %v, want %s", c.path, c.body, status, answer["notes"], c.code)
+		}
+	}
+	// A card beyond all sense is refused at its figure.
+	status, answer := call(t, "/api/cards", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df5","name":"Too much","method":"pad","content":{"min_c":10,"max_c":29,"supers":"off","pad":{"formic_g":90,"per":"box","each":6,"from":"above","visits":1}}}`)
+	if status != http.StatusUnprocessableEntity || !strings.Contains(fmt.Sprint(answer), "content.pad.each") {
+		t.Errorf("a card of 540 g a box: %d %v", status, answer)
 	}
 }
 

@@ -63,6 +63,8 @@ var bodies = []struct{ call, body string }{
 	{"PUT /api/colonies/{id}", `{"name":"Taken over","version":1,` + box + `}`},
 	{"POST /api/colonies/{id}/move", `{"yard_id":"<yards>","version":1}`},
 	{"POST /api/colonies/{id}/split", `{"child":{"name":"Taken off",` + box + `}}`},
+	{"POST /api/colonies/{id}/happened", `{"kind":"swarmed"}`},
+	{"POST /api/jobs/{id}/end", `{"how":"cancelled"}`},
 	{"POST /api/colonies/{id}/end", `{"reason":"Taken away","version":1}`},
 	{"POST /api/colonies/{id}/treatments/{treatment}/out", `{}`},
 	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},

@@ -174,18 +174,18 @@ func TestYardsOwnSeason(t *testing.T) {
 // count would tell more.
 func TestCountsAreActedOn(t *testing.T) {
 	d, id, hives := ready(t, 5)
-	told := func(mites int) wire.Standing {
+	told := func(mites int, on string) wire.Standing {
 		t.Helper()
-		book, err := d.Count(t.Context(), wire.MiteCounts{Counts: []wire.MiteCount{{ID: uuid.NewString(), ColonyID: hives[0], Kind: "wash", Mites: mites, Bees: 300}}})
+		book, err := d.Count(t.Context(), wire.MiteCounts{Counts: []wire.MiteCount{{ID: uuid.NewString(), ColonyID: hives[0], Kind: "wash", Mites: mites, Bees: 300, On: on}}})
 		if err != nil {
 			t.Fatal(err)
 		}
 		return *book.Counts[0].Standing
 	}
-	if s := told(5); s.Stands != "cannot_tell" || s.Enough != 330 {
+	if s := told(5, "2026-12-03"); s.Stands != "cannot_tell" || s.Enough != 330 {
 		t.Errorf("5 of 300: %+v", s)
 	}
-	if s := told(9); s.Stands != "over" || !s.Straddles {
+	if s := told(9, "2026-12-04"); s.Stands != "over" || !s.Straddles {
 		t.Errorf("9 of 300: %+v", s)
 	}
 	y, err := d.Yard(t.Context(), id)

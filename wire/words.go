@@ -47,6 +47,9 @@ func bySort(f fault.Fault) string {
 	if strings.HasSuffix(f.Field, "basis") && (f.Reason == fault.Missing || f.Reason == fault.Unknown) {
 		return "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."
 	}
+	if strings.HasSuffix(f.Field, "override") && f.Reason == fault.Missing {
+		return "Say why you treat it anyway: the reason stays in the record."
+	}
 	switch f.Reason {
 	case fault.Missing:
 		return "A figure is needed here."
