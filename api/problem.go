@@ -14,8 +14,9 @@ import (
 	"keeler/wire"
 )
 
-// problem turns an error into an RFC 9457 document. What it does not know is
-// logged and told as a failure of ours, without its inside.
+// problem turns an error into an RFC 9457 document, with the code of what is wrong as
+// the value of each entry, so that nobody reads it off the words. What it does not know
+// is logged and told as a failure of ours, without its inside.
 func problem(ctx context.Context, log *slog.Logger, err error) error {
 	var l fault.List
 	switch {
@@ -24,7 +25,7 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 	case errors.As(err, &l):
 		details := make([]error, len(l))
 		for i, f := range l {
-			details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: wire.Say(f)}
+			details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: wire.Say(f), Value: string(f.Reason)}
 		}
 		return huma.Error422UnprocessableEntity("Some figures cannot be.", details...)
 	case errors.Is(err, store.ErrNotFound):

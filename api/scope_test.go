@@ -41,7 +41,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/colonies/{id}/treatments", `{"id":"<{treatment}>","method":"strip","what":"Marked strips","given_on":"2026-11-30"}`},
 	{"POST /api/counts", `{"counts":[{"id":"<counts>","colony_id":"<colonies>","kind":"board","mites":3,"days":7,"note":"Marked count"}]}`},
 	{"POST /api/cards", `{"id":"<cards>","name":"Marked card",` + card + `}`},
-	{"POST /api/jobs", `{"id":"<jobs>","name":"Marked job","method":"strip","under":"card:<cards>","rule_kind":"own","rule":"Marked rule","colonies":[{"colony_id":"<colonies>","day":"2026-12-04","override":"Marked why"}]}`},
+	{"POST /api/jobs", `{"id":"<jobs>","name":"Marked job","method":"strip","under":"card:<cards>","rule_kind":"permit","rule":"Marked rule","colonies":[{"colony_id":"<colonies>","day":"2026-12-04","override":"Marked why"}]}`},
 	{"POST /api/batches", `{"id":"<batches>","name":"Marked batch",` + recipe + `}`},
 	{"POST /api/invitations", `{"role":"viewer","note":"Marked guest"}`},
 	{"POST /api/lots", `{"id":"<lots>","ingredient":"acid","name":"Marked tub","amount":500}`},

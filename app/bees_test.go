@@ -89,7 +89,7 @@ func (d Desk) boxes(t *testing.T, id, hive, queen string) error {
 // United with one that has brood, a broodless colony has brood until somebody looks.
 func TestUnitedTakesTheWorse(t *testing.T) {
 	d, _, hives := ready(t, 5)
-	_, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{ID: uuid.NewString(), ColonyID: hives[1], On: "2026-12-03", Brood: "much"}}})
+	_, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{ID: uuid.NewString(), ColonyID: hives[1], Brood: "much"}}})
 	if err != nil {
 		t.Fatal(err)
 	}

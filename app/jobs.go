@@ -86,6 +86,9 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if err != nil {
 		return wire.Job{}, err
 	}
+	if under.card != nil && in.RuleKind == "own" { // a product by its label is no mixture of one's own
+		return wire.Job{}, fault.List{{Field: "rule_kind", Reason: fault.NotFitting}}
+	}
 	row := store.Job{
 		ID: in.ID, Name: strings.TrimSpace(in.Name), Method: in.Method, School: in.Under, RuleKind: in.RuleKind,
 		RuleWords: strings.TrimSpace(in.Rule), People: in.People, UserID: d.who.User, CreatedAt: d.stamp(),

@@ -185,7 +185,7 @@ func (d Desk) roundOf(ctx context.Context, w outing) (wire.RoundDay, error) {
 		return out, err
 	}
 	if !w.later { // nothing is given where what is in comes out
-		if out.Batches, err = d.pourable(ctx, w.job.Method); err != nil {
+		if out.Batches, err = d.pourable(ctx, w); err != nil {
 			return out, err
 		}
 	}
@@ -270,7 +270,7 @@ func (d Desk) inStandOrder(ctx context.Context, w outing, yards []store.Yard) ([
 // pourable lists the batches of a method that something is left of, those that were made
 // first. Of one that is only planned it is told, so that it is poured by choice alone; one
 // that is being weighed in is none yet.
-func (d Desk) pourable(ctx context.Context, method string) ([]wire.RoundBatch, error) {
+func (d Desk) pourable(ctx context.Context, w outing) ([]wire.RoundBatch, error) {
 	rows, err := d.op.Batches(ctx)
 	if err != nil {
 		return nil, err
@@ -281,10 +281,12 @@ func (d Desk) pourable(ctx context.Context, method string) ([]wire.RoundBatch, e
 	}
 	out := []wire.RoundBatch{}
 	for _, r := range rows {
-		if r.Method != method || r.Leftover || r.VoidedAt != nil || r.State == store.Discarded || r.State == store.OnBench || r.State == store.IsMade && lefts[r.ID] <= 0 && !stock.ToReconcile(lefts[r.ID]) {
+		if r.Method != w.job.Method || r.Leftover || r.VoidedAt != nil || r.State == store.Discarded || r.State == store.OnBench || r.State == store.IsMade && lefts[r.ID] <= 0 && !stock.ToReconcile(lefts[r.ID]) {
 			continue
 		}
-		out = append(out, d.roundBatch(r, lefts[r.ID]))
+		b := d.roundBatch(r, lefts[r.ID])
+		b.TooStrong = round.Stronger(b.OADMg+b.FormicMg, w.meantMg)
+		out = append(out, b)
 	}
 	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
 		return cmp.Compare(map[bool]int{true: 0, false: 1}[a.Made], map[bool]int{true: 0, false: 1}[b.Made])

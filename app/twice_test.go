@@ -163,6 +163,10 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 	}
 	job := wire.SaveJob{ID: uuid.NewString(), Name: "By the label", Method: "dribble", Under: "card:" + card.ID, RuleKind: "label",
 		Colonies: []wire.JobColony{{ColonyID: hives[0], Day: outOn, Override: "seen to"}}}
+	own := job
+	own.RuleKind, own.Rule = "own", "allowed here"
+	_, err := d.SaveJob(t.Context(), own)
+	refused(t, err, "rule_kind", fault.NotFitting)
 	if _, err := d.SaveJob(t.Context(), job); err != nil {
 		t.Fatal(err)
 	}

@@ -82,7 +82,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.click("[data-second]")
 
 	p.at("sugar")
-	p.says("[data-step]", "Clean hands", "weigh 160 g")
+	p.says("[data-step]", "Clean hands", "weigh 159 g")
 	p.pours("[data-pour]", "in")
 	p.space()
 	p.says("[data-so-far]", "✓ sugar")
@@ -102,7 +102,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.space()
 
 	p.at("acid")
-	p.says("[data-step]", "weigh 9.4 g", "± 0.1", "± 0.5 %")
+	p.says("[data-step]", "weigh 9.3 g", "± 0.1", "± 0.5 %")
 	p.pours("[data-pour]", "in")
 	p.pours("[data-spoon]", "over")
 	p.says("[data-step]", "too much")

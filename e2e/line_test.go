@@ -73,7 +73,7 @@ func TestDecideOnAPhone(t *testing.T) {
 	const yard = `[data-decide-yard="Kiln Lane"] `
 	p.says(yard+`[data-row="K2"] [data-cell="dribble"]`, "look first")
 	p.click(yard + `[data-row="K2"] [data-cell="dribble"]`)
-	p.says(yard+"[data-reasons]", "A look without brood holds 21 days", "Look again")
+	p.says(yard+"[data-reasons]", "A look without brood holds 3 days", "Look again")
 	p.click(yard + `[data-method="pad"]`)
 	p.says(yard, "Windows for formic acid", "too cold")
 	wide, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`document.documentElement.scrollWidth > innerWidth + 1`))

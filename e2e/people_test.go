@@ -91,7 +91,7 @@ func TestCardOfALabel(t *testing.T) {
 
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	const yard = `[data-decide-yard="Ropewalk"] `
-	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "fits")
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "with care", "in a job")
 	p.do(chromedp.WaitReady(chromedp.CSS(`option[value^="card:"]`)), chromedp.Evaluate[chromedp.Void](`(() => {
 		const option = document.querySelector('option[value^="card:"]')
 		const list = option.closest('select')
@@ -158,9 +158,9 @@ func TestCountsThatCannotBe(t *testing.T) {
 	p.says(`[data-path="days"]`, "A figure is needed here")
 	p.fill("days", "10")
 	p.click("[data-keep-counts]")
-	// 5 in 10 days is 0.16 to 1.17 a day, 12 is 0.62 to 2.10: one cannot tell, one is near.
-	p.says(`[data-count-row="R1"]`, "cannot tell", "0.50 a day", "95 %: 0.16 to 1.17 a day", "tells after 8 days")
-	p.says(`[data-count-row="R2"]`, "near", "1.20 a day", "95 %: 0.62 to 2.10 a day")
+	// 5 in 10 days is 0.16 to 1.17 a day, 12 is 0.62 to 2.10: one cannot tell, one is over, though not surely.
+	p.says(`[data-count-row="R1"]`, "cannot tell", "0.50 a day", "95 %: 0.16 to 1.17 a day", "14.5 days would tell")
+	p.says(`[data-count-row="R2"]`, "over", "1.20 a day", "95 %: 0.62 to 2.10 a day", "a second count would tell more")
 }
 
 // The demo's clock moves on by a press, and yesterday's looks with it.

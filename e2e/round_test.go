@@ -115,6 +115,24 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 
 func ptr[T any](v T) *T { return &v }
 
+// byHand chooses a batch, and says that it was mixed without the bench.
+func (p page) byHand(batch string) {
+	p.t.Helper()
+	p.pick("Giving from", batch+" (not at the bench)")
+	p.click("[data-by-hand]")
+	p.until(`document.querySelector('[data-unsaid]') === null`)
+}
+
+// given presses Given, more than a second after the last time.
+func (p page) given() {
+	p.t.Helper()
+	p.do(chromedp.Evaluate[chromedp.Void](later))
+	p.click("[data-given]")
+}
+
+// later sets the page's clock on, by more than two taps of one hand are apart.
+const later = `(() => { const now = Date.now; Date.now = () => now() + 1100 })()`
+
 // Each vector of core/testdata comes out of the core in the browser as it does of the
 // server: answers to the sixth decimal as told, refusals with the same words at the
 // same fields.
@@ -231,45 +249,52 @@ func TestARound(t *testing.T) {
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.says("[data-colony-open]", "H000", "1 of 4", "draw 5")
+	p.says("[data-jar]", "No batch is finished for it")
+	p.byHand("No. 1 Big jar")
 	p.says("[data-jar]", "100 mL left", "does them all, 50 mL over") // 5 + 10 + 15 + 20 of 100
 	for range 2 {
-		p.click(`[data-colony-open] [data-gap="5"]`) // half a seam more is 2.5 mL, which a syringe of 60 gives as 3
+		p.click(`[data-colony-open] [data-gap="5"]`) // half a seam more is 2.5 mL, which a syringe of 60 gives as 2: a tie goes down
 	}
-	p.says("[data-dose]", "8")
+	p.says("[data-dose]", "7")
 	p.click("[data-choose-extras]")
 	p.click(`[data-extra="hefted"]`)
 	p.until(`document.querySelector('[data-extra="hefted"]').getAttribute('aria-pressed') === 'true'`)
 	p.click("[data-choose-extras]")
 	p.click(`[data-extra="hefted"]`)
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-colony-open]", "H001", "draw 10")
-	p.says("[data-jar-left]", "92")
+	p.says("[data-jar-left]", "93")
 
 	p.click("[data-other]")
 	p.click(`[data-reason="dead"]`)
+	p.do(chromedp.Evaluate[chromedp.Void](later))
+	p.click("[data-dead-keep]")
 	p.says("[data-colony-open]", "H002")
 	p.click("[data-other]")
-	p.fill("amount", "4")
 	p.click(`[data-reason="ran_out"]`)
+	p.says("[data-colony-open]", "H002", "Really given") // nothing is written before it is said how much
+	p.fill("amount", "4")
+	p.do(chromedp.Evaluate[chromedp.Void](later))
+	p.click("[data-write-it]")
 	p.says("[data-colony-open]", "H003", "The cluster spans the joint", "bottom first: box 1 10 · box 2 10")
 	p.choose("From above")
-	p.says("[data-colony-open]", "box 1 0 · box 2 20")
-	p.click("[data-given]")
-	p.says("[data-finished]", "The round is done", "68 mL left over")
+	p.says("[data-colony-open]", "box 1 0 · box 2 10", "2 seams below are not reached: open the boxes")
+	p.given()
+	p.says("[data-finished]", "The round is done", "79 mL left over")
 
 	p.click(`[data-hive="H002"]`)
 	p.says("[data-done]", "4 mL", "Ran out", "Owner")
 	p.click("[data-undo]")
-	p.says("[data-jar-left]", "72")
-	p.click("[data-given]")
+	p.says("[data-jar-left]", "83")
+	p.given()
 	p.click(`[data-hive="H000"]`)
-	p.says("[data-done]", "8 mL", "Hefted")
+	p.says("[data-done]", "7 mL", "Hefted")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 
 	other := open(t, s.URL, browser.Desk) // a second phone really doses one of them again
 	other.enter()
 	other.do(chromedp.Navigate(s.URL + "/register"))
-	other.says("[data-register]", "H000", "8 mL", "280 mg oxalic dihydrate", "H001", "nothing given", "Dead", "No. 1", "permit held")
+	other.says("[data-register]", "H000", "7 mL", "245 mg oxalic dihydrate", "H001", "nothing given", "Dead", "No. 1", "permit held")
 	o.post("/api/jobs/"+job+"/applications?day="+roundDay, wire.Applications{Applications: []wire.Application{{
 		ID: uuid.NewString(), ColonyID: read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Colonies[0].ID, Kind: "given", BatchID: batch, Amount: 8,
 	}}})
@@ -302,10 +327,11 @@ func TestRoundWithoutSignal(t *testing.T) {
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	p.byHand("No. 1 Big jar")
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)
 	}
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-colony-open]", "H001")
 	p.says("[data-signal]", "No signal", "1 waiting")
 	p.do(chromedp.Reload())
@@ -316,7 +342,7 @@ func TestRoundWithoutSignal(t *testing.T) {
 	}
 	p.says("[data-dose]", "15")
 	p.says("[data-jar-left]", "95")
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-signal]", "2 waiting")
 	if err := s.Serve(); err != nil {
 		t.Fatal(err)
@@ -334,6 +360,7 @@ func TestRoundWithoutSignal(t *testing.T) {
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-typed="H002"]`), "12"))
 	p.click("[data-write]")
 	p.until(`document.querySelector('[data-typed]') === null`)
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	p.do(chromedp.Navigate(s.URL + "/practice"))
 	p.click("[data-pace]")
 	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-practice="running"]`)))
@@ -352,6 +379,8 @@ const giveThird = `(async (mine) => {
 		document.querySelector('[data-hive="' + name + '"]').click()
 		await until(() => document.querySelector('[data-colony-open="' + name + '"]'))
 		if (document.querySelector('[data-done]')) continue
+		const now = Date.now
+		Date.now = () => now() + 1100
 		document.querySelector('[data-given]').click()
 		await until(() => document.querySelector('[data-hive="' + name + '"]').dataset.state === 'done')
 	}
@@ -385,6 +414,7 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 		pages[i].enter()
 		pages[i].do(chromedp.Navigate(url + "/rounds/" + job + "/" + roundDay))
 		pages[i].do(chromedp.WaitVisible(chromedp.CSS("[data-colony-open]")), chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+		pages[i].byHand("No. 1 Big jar")
 	}
 	var all sync.WaitGroup
 	failed := make(chan error, len(pages))
@@ -487,10 +517,11 @@ func TestRoundOfStrips(t *testing.T) {
 	})()`, job))
 	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
 	p.says("[data-colony-open]", "R1", "strips")
+	p.byHand("No. 8 Trial pot")
 	p.says("[data-jar]", "8 strips left")
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-colony-open]", "R2")
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-finished]", "Out from 15 Jan 2027, by 29 Jan 2027 at the latest")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	for range 3 {
@@ -500,7 +531,7 @@ func TestRoundOfStrips(t *testing.T) {
 	p.click("[data-go-out]")
 	p.says("[data-colony-open]", "R1", "in for 42 days")
 	p.do(chromedp.Click(chromedp.CSS(`[aria-label="Missing +"]`)))
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-colony-open]", "R2")
 	p.click(`[data-hive="R1"]`)
 	p.says("[data-done]", "1 missing")
@@ -517,7 +548,7 @@ func TestQueueOfAMemberWhoIsGone(t *testing.T) {
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")), chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'DELETE' })`, chromedp.EvalAwaitPromise))
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-signed-out]", "stays on this phone")
 	p.says("[data-signal]", "1 waiting")
 	p.do(chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) })`, chromedp.EvalAwaitPromise))
@@ -528,7 +559,7 @@ func TestQueueOfAMemberWhoIsGone(t *testing.T) {
 		t.Fatal(err)
 	}
 	p.do(chromedp.Evaluate[chromedp.Void](`IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError') }`))
-	p.click("[data-given]")
+	p.given()
 	p.says("[data-full]", "storage is full")
 	p.says("[data-signal]", "1 waiting")
 	if err := s.Serve(); err != nil {

@@ -80,7 +80,7 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 		onward.ServeHTTP(w, r)
 	}), browser.Phone)
 	p.enter()
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 	p.click("[data-save]")
 	p.says("aside", "Not kept: the server does not answer")
 	p.click("[data-save]")

@@ -41,7 +41,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 func TestBadInputAndReload(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 	p.choose("Volume")
 	for _, c := range []struct{ typed, told string }{
 		{"-40", "Possible: 10 to 100,000 mL"},
@@ -85,19 +85,19 @@ func TestBadInputAndReload(t *testing.T) {
 // A draft that cannot be read is told, never a blank page.
 func TestBrokenDraft(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
 		localStorage.setItem('keeler.mix.draft', '{"version":1,"units":"metric"}'))`), chromedp.Reload())
 	p.says("body", "This page failed")
 	p.choose("Clear what was typed and start afresh")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-docket]")))
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 }
 
 // What was typed into an earlier Keeler, before there were strips and pads, is there.
 func TestDraftOfAnEarlierKeeler(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () => {
 		const { dribble, units, colonies, balance } = JSON.parse(localStorage.getItem('keeler.mix.draft'))
 		for (const c of colonies) { delete c.placed; for (const b of c.boxes) delete b.brood }
@@ -117,7 +117,7 @@ func TestServerAway(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Phone)
 	p.enter()
-	p.says("[data-docket]", "Weigh for 267 mL")
+	p.says("[data-docket]", "Weigh for 265 mL")
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)
 	}
@@ -128,8 +128,8 @@ func TestServerAway(t *testing.T) {
 	if err := s.Serve(); err != nil {
 		t.Fatal(err)
 	}
-	// R4 has 4¼ seams now: 21 mL instead of 20; 234 × 1.1 + 10 = 267.4, so 268.
-	p.says("[data-docket]", "Weigh for 268 mL")
+	// R4 has 4¼ seams now: 21 mL instead of 20; 232 × 1.1 + 10 = 265.2, so 266.
+	p.says("[data-docket]", "Weigh for 266 mL")
 	p.click("[data-save]")
 	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
 }
@@ -143,7 +143,7 @@ func TestBoardByKeyboard(t *testing.T) {
 	p.says(`[data-colony="1"]`, "9 mL · 1¾ seams") // 8.75 mL on marks of 1 mL
 
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 5½ 7,25\r"))
-	p.says(`[data-colony="3"]`, "28 mL · 5½ seams")
+	p.says(`[data-colony="3"]`, "27 mL · 5½ seams")
 	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
 	p.says("[data-add]", "“lots” is no count")

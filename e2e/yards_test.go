@@ -99,8 +99,8 @@ func TestDecide(t *testing.T) {
 	p.says("main", "Enter the demo", "Made-up yards")
 	p.click("[data-demo]")
 	const yard = `[data-decide-yard="Ropewalk"] `
-	p.says(yard, "One is over the line: the whole yard is treated")
-	p.says(yard+`[data-row="R3"]`, "over", "treat", "fits")
+	p.says(yard, "2 are over the line: the whole yard is treated")
+	p.says(yard+`[data-row="R3"]`, "over", "treat", "with care", "in a job")
 	p.says(yard+`[data-row="R4"]`, "with the yard", "does not fit")
 	p.click(yard + `[data-row="R4"] [data-cell="dribble"]`)
 	p.says(yard+"[data-reasons]", "Light: hungry bees would drink the syrup", "seen the day before", "Feed it first")
@@ -109,6 +109,20 @@ func TestDecide(t *testing.T) {
 	p.click(yard + `[data-day="2026-12-08"]`)
 	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "does not fit") // it rains
 	p.click(yard + `[data-day="2026-12-05"]`)
+	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "with care", "in a job")
+	// The six of them are in the job that is ready, which holds them back until it is cancelled.
+	if n := p.count(yard + "[data-tick-all]:disabled"); n != 1 {
+		t.Error("hives of an open job can be ticked all at once")
+	}
+	p.click(yard + `[data-row="R1"] input`)
+	p.says("[data-docket]", "1 hive", "R1. These do not fit, or are in another open job")
+	p.click(yard + `[data-row="R1"] input`)
+	p.click(`[data-jobs] a`)
+	p.click("[data-cancel]")
+	p.says("[role=alertdialog]", "Cancel this job?")
+	p.click("[data-end-yes]")
+	p.says("[data-job-state]", "Cancelled")
+	p.do(chromedp.Navigate(s.URL + "/decide"))
 	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "fits")
 	p.click(yard + "[data-tick-all]")
 	p.says("[data-docket]", "6 hives", "Sat, 5 Dec 2026")
@@ -116,7 +130,7 @@ func TestDecide(t *testing.T) {
 	p.says("[data-docket]", "7 hives", "R4. These do not fit")
 	p.choose("A registered product, by its label")
 	p.click("[data-make-job]")
-	p.says("[data-docket]", "A figure is needed here")
+	p.says("[data-docket]", "Say why you treat it anyway")
 	p.write(`[data-field="override"]`, "Fed on Thursday")
 	p.do(chromedp.Reload())
 	p.says("[data-docket]", "7 hives") // what was chosen outlives a reload

@@ -10,7 +10,7 @@ const SnapshotVersion = 2
 type SaveBatch struct {
 	ID     string  `json:"id" format:"uuid" doc:"Made by the client; the same id with the same content counts once."`
 	Name   string  `json:"name" minLength:"1" maxLength:"120" doc:"What the keeper calls the batch."`
-	Rule   string  `json:"rule_worked_under,omitempty" maxLength:"200" doc:"The rule that the keeper says he works under, in his words."`
+	Rule   string  `json:"rule_worked_under,omitempty" maxLength:"260" doc:"The rule that the keeper says he works under, in his words."`
 	Recipe Recipe  `json:"recipe" doc:"All that it depends on, by its method; the server works it out again."`
 	Parent *string `json:"parent_id,omitempty" format:"uuid" doc:"For a pot that left-over liquor goes into: the pot it comes from. What is carried must be of its strength."`
 }

@@ -111,6 +111,7 @@ type RoundBatch struct {
 	FormicMg     float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
 	BicarbonateG float64 `json:"bicarbonate_g,omitempty" doc:"That takes up the acid in what is left, g."`
 	OnHand       OnHand  `json:"on_hand"`
+	TooStrong    bool    `json:"too_strong,omitempty" doc:"It holds more acid than the recipe of the job means, mL for mL: its doses will be flagged."`
 	Made         bool    `json:"made" doc:"It was finished at the bench, or said to be mixed without it. Of any other nothing is poured without saying so."`
 }
 

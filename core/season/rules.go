@@ -59,15 +59,16 @@ func unseen(code string) (Reason, bool) {
 
 // inJob: in_job, for the same method; in_other_job; with its name.
 func inJob(c Case) (Reason, bool) {
+	var found Reason
 	for _, j := range c.Colony.Jobs {
 		r := Reason{Code: "in_other_job", Verdict: WithCare, Source: FromRecord, On: j.Day, Words: j.Name}
 		if j.Method == c.Under.Method {
 			r.Code = "in_job"
 			return r, true
 		}
-		return r, true
+		found = r
 	}
-	return Reason{}, false
+	return found, found.Code != ""
 }
 
 // changed: changed_joined, changed_split, changed_swarmed, changed_boxes, changed_queen.

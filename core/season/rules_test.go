@@ -133,6 +133,9 @@ func TestEachRule(t *testing.T) {
 		{"changed since", "another queen", inSeason, func(c *Case) { c.Colony = c.Colony.Forget(Requeened, june-1) }, LookFirst, "changed_queen"},
 
 		{"in another job", "another dribble", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Friday", Dribble, december}} }, WithCare, "in_job"},
+		{"in another job", "strips first, then a dribble", winter, func(c *Case) {
+			c.Colony.Jobs = []OpenJob{{"Autumn", Strip, december - 60}, {"Friday", Dribble, december}}
+		}, WithCare, "in_job"},
 		{"in another job", "strips, open since autumn", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Autumn", Strip, december - 60}} }, WithCare, "in_other_job"},
 
 		{"sealed brood", "none", winter, func(*Case) {}, Fits, "broodless"},

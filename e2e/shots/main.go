@@ -83,18 +83,25 @@ var views = []view{
 	)},
 	{name: "round-phone", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
 		click("[data-save]"), shown("[data-saved]"), click(`header a[href="/treat"]`), shown("[data-go-round]"), browser.Phone,
-		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown(`[data-signal="sent"][data-waiting="0"]`),
-		shown("[data-ready]"), shown(`[data-colony-open] [data-dose]`),
+		click("[data-go-round]"), shown("[data-given]"), mixed, click("[data-by-hand]"), click("[data-given]:enabled"),
+		shown(`[data-signal="sent"][data-waiting="0"]`), shown("[data-ready]"), shown(`[data-colony-open] [data-dose]`),
 	}},
 	{name: "register-desk", size: browser.Desk, path: "/treat", wait: "[data-go-round]", member: true, do: []browser.Action{
-		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-given]:enabled"), click("[data-other]"),
-		click(`[data-reason="dead"]`), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
+		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-just-done]"), click("[data-other]"),
+		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
 	}},
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
 	{name: "shelf-desk", size: browser.Desk, path: "/shelf", wait: "[data-lot-name]", member: true},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
 	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }
+
+// mixed chooses the newest batch in the yard.
+var mixed = script(`(() => {
+	const jar = document.querySelector('[data-jar] select')
+	Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(jar, jar.options[1].value)
+	jar.dispatchEvent(new Event('change', { bubbles: true }))
+})()`)
 
 // onBench keeps a method's draft and goes on to a step of its bench.
 func onBench(method, step string) []browser.Action {

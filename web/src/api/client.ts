@@ -9,6 +9,8 @@ export class Problem extends Error {
     readonly status: number,
     message: string,
     readonly faults: Record<string, string>,
+    /** What is wrong, as a code, by the same fields. */
+    readonly codes: Record<string, string> = {},
   ) {
     super(message)
   }
@@ -19,11 +21,13 @@ const telling: Middleware = {
     if (response.ok) return response
     const document = (await response.json().catch(() => ({}))) as Partial<Schemas['ErrorModel']>
     const faults: Record<string, string> = {}
+    const codes: Record<string, string> = {}
     for (const e of document.errors ?? []) {
       const field = (e.location ?? '').replace(/^body\.?/, '')
       faults[field] ??= e.message ?? ''
+      if (typeof e.value === 'string') codes[field] ??= e.value
     }
-    throw new Problem(response.status, document.detail ?? response.statusText, faults)
+    throw new Problem(response.status, document.detail ?? response.statusText, faults, codes)
   },
 }
 

@@ -65,10 +65,10 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
       onChange={(x) => change((t) => void (t.figures[f] = x))}
     />
   )
-  const tick = (key: 'broodless' | 'out_of_honey') => (
+  const tick = (key: 'broodless' | 'out_of_honey' | 'swap') => (
     <FormControlLabel
       label={text[key]}
-      control={<Checkbox checked={v[key]} onChange={(_, on) => change((t) => void (t[key] = on))} />}
+      control={<Checkbox checked={v[key] ?? false} onChange={(_, on) => change((t) => void (t[key] = on))} />}
     />
   )
   return (
@@ -133,6 +133,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         <div>
           {tick('broodless')}
           {tick('out_of_honey')}
+          {card.method === 'pad' && tick('swap')}
         </div>
         <div className={styles.two}>
           {figure('days_in_low', text.days_in_low)}

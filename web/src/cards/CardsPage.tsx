@@ -51,6 +51,15 @@ export default function CardsPage() {
               </span>
             )}
           </div>
+          {c.notes?.map((n) => (
+            <p
+              key={n.code + n.text}
+              className={n.level === 'warn' ? styles.harm : 'quiet'}
+              data-card-note={n.level}
+            >
+              {n.text}
+            </p>
+          ))}
           {c.content.contents && <p>{c.content.contents}</p>}
           {c.content.preparation && <p className="quiet">{c.content.preparation}</p>}
         </section>

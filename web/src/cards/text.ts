@@ -10,6 +10,7 @@ export const text = {
   min_c: 'Outside, from',
   max_c: 'to',
   broodless: 'Only without sealed brood',
+  swap: 'The next pads go in while the last are still there',
   supers: 'Supers for harvest',
   supersWords: [
     ['off', 'must be off'],

@@ -35,6 +35,7 @@ export interface Typed {
   preparation: string
   broodless: boolean
   out_of_honey: boolean
+  swap?: boolean
   supers: Content['supers']
   /** What the dose goes by: bees, a box, a comb, a hive. */
   by: string
@@ -54,6 +55,7 @@ export function typed({ name, content: k }: Card): Typed {
     preparation: k.preparation ?? '',
     broodless: k.broodless ?? false,
     out_of_honey: k.out_of_honey ?? false,
+    swap: k.swap ?? false,
     supers: k.supers,
     by: k.strip?.by ?? k.pad?.per ?? k.amount?.per ?? '',
     figures: Object.fromEntries([
@@ -78,13 +80,14 @@ export function content(t: Typed, was: Content): Content {
   const rows = t.rows
     .filter((r) => r.ml.trim() !== '')
     .map((r) => ({ up_to_bees: number(r.bees), dose_ml: number(r.ml) ?? 0 }))
-  const { contents, preparation, broodless, out_of_honey, supers } = t
+  const { contents, preparation, broodless, out_of_honey, supers, swap = false } = t
   return {
     ...was,
     contents,
     preparation,
     broodless,
     out_of_honey,
+    swap,
     supers,
     ...Object.fromEntries(FIGURES.map((f) => [f, figure(f)])),
     min_c: figure('min_c') ?? NaN,

@@ -57,7 +57,7 @@ async function load(): Promise<Core> {
     dose: ask(raw.dribbleDose),
     place: ask(raw.stripPlace),
     pad: ask(raw.padPlan),
-    reach: (left, expected) => reach({ left, expected }).answer!,
+    reach: (left, expected) => reach({ left: Math.max(0, left), expected }).answer!,
   }
 }
 

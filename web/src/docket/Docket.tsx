@@ -94,7 +94,7 @@ export function Total({ label, value, unit }: { label: string; value: string; un
 export function Advice({ title, lines, harm }: { title: string; lines: readonly string[]; harm?: boolean }) {
   if (lines.length === 0) return null
   return (
-    <div className={harm ? `${styles.advice} ${styles.harm}` : styles.advice}>
+    <div className={harm ? `${styles.advice} ${styles.harm}` : styles.advice} data-heed-docket={harm}>
       <h3>{title}</h3>
       {lines.map((l) => (
         <p key={l}>{l}</p>

@@ -55,6 +55,7 @@ export function GearNow({ pieces, label }: { pieces: readonly string[]; label: s
 
 const ACID = new Set([
   'oxalic_acid_dihydrate',
+  'oxalic_acid_anhydrous',
   'packet_powder',
   'tablets',
   'ready_mix',
@@ -66,7 +67,9 @@ const ACID = new Set([
 
 function loads(l: Line): string {
   if ((l.loads ?? 1) < 2) return ''
-  return text.loads(l.loads ?? 0, fixed(l.load_g ?? 0, placesOf(l.band_g ?? 1)))
+  const places = placesOf(l.band_g ?? 1)
+  const last = l.last_g === undefined || l.last_g === l.load_g ? '' : fixed(l.last_g, places)
+  return text.loads(l.loads ?? 0, fixed(l.load_g ?? 0, places), last)
 }
 
 /**

@@ -23,7 +23,8 @@ export const text = {
   } as Record<string, string>,
   tolerance: (band: string) => `± ${band}`,
   grams: (g: string) => `${g} g`,
-  loads: (n: number, each: string) => `in ${n} loads of ${each} g, each tared and ticked`,
+  loads: (n: number, each: string, last: string) =>
+    `in ${n} loads of ${each} g${last && `, the last ${last} g`}, each tared and ticked`,
 
   giving: 'Giving it',
   whoGets: 'Who gets what',

@@ -7,6 +7,7 @@ import { useUnits } from '../units/units'
 import { HazardMark } from './HazardMark'
 import styles from './label.module.css'
 import { text } from './text'
+import { useFit } from './useFit'
 
 interface Props {
   label: Schemas['Label']
@@ -19,62 +20,71 @@ export function Label({ label, portion }: Props) {
   const { system } = useUnits()
   const start = useStart()
   const { is } = label
+  const { frame, content } = useFit<HTMLElement, HTMLDivElement>()
   const amount = `${plain(Math.round(portion?.amount ?? label.amount))} ${text.units[label.unit]}`
   return (
-    <article className={styles.label} data-label={portion?.id ?? label.batch_id}>
-      <header>
-        <div className={styles.marks}>
-          {label.hazards.map((h) => (
-            <HazardMark key={h} mark={h} />
-          ))}
+    <article ref={frame} className={styles.label} data-label={portion?.id ?? label.batch_id}>
+      <div ref={content} className={styles.content}>
+        <header>
+          <div className={styles.marks}>
+            {label.hazards.map((h) => (
+              <HazardMark key={h} mark={h} />
+            ))}
+          </div>
+          <div className={styles.head}>
+            <strong>{text.poison}</strong>
+            <h2>{text.kinds[label.kind]}</h2>
+          </div>
+          <div className={styles.number}>
+            <b>{text.number(label.number)}</b>
+            <span>{amount}</span>
+          </div>
+        </header>
+        <div className={styles.middle}>
+          <div>
+            {is && <Strength is={is} />}
+            {label.oad_g_per_piece !== undefined && (
+              <p className={styles.strength}>{text.perPiece(three(label.oad_g_per_piece))}</p>
+            )}
+            {!label.weighed && <p>{text.planned}</p>}
+            <p className={styles.dates}>
+              {text.madeOn(date(label.made_on))} ·{' '}
+              <b>
+                {label.use_by
+                  ? text.useBy(date(label.use_by))
+                  : label.keeping === 'closed'
+                    ? text.asStock
+                    : ''}
+              </b>
+              {label.keeping && label.use_by && ` ${text.keeping[label.keeping]}`}
+            </p>
+            <p>
+              {label.name}
+              {portion && ` · ${portion.vessel}`}
+              {portion?.yard && ` ${text.forYard(portion.yard)}`}
+            </p>
+            <p>{text.uses[label.kind]}</p>
+            {is?.clear_down_c !== undefined && is.clear_down_c > 0 && (
+              <p>{text.cold(temperature(Math.ceil(is.clear_down_c), system))}</p>
+            )}
+          </div>
+          <QRCodeSVG
+            className={styles.qr}
+            value={`${start.public_url || location.origin}/batches/${label.batch_id}`}
+            title={text.qr}
+            level="M"
+            marginSize={2}
+          />
         </div>
-        <div className={styles.head}>
-          <strong>{text.poison}</strong>
-          <h2>{text.kinds[label.kind]}</h2>
-        </div>
-        <div className={styles.number}>
-          <b>{text.number(label.number)}</b>
-          <span>{amount}</span>
-        </div>
-      </header>
-      <div className={styles.middle}>
-        <div>
-          {is && <Strength is={is} />}
-          {label.oad_g_per_piece !== undefined && (
-            <p className={styles.strength}>{text.perPiece(three(label.oad_g_per_piece))}</p>
-          )}
-          {!label.weighed && <p>{text.planned}</p>}
-          <p className={styles.dates}>
-            {text.madeOn(date(label.made_on))} ·{' '}
-            <b>
-              {label.use_by ? text.useBy(date(label.use_by)) : label.keeping === 'closed' ? text.asStock : ''}
-            </b>
-            {label.keeping && label.use_by && ` ${text.keeping[label.keeping]}`}
+        <footer>
+          <p className={styles.firstAid} data-first-aid>
+            {label.acids.includes('formic_acid') ? text.firstAid.formic : text.firstAid.oxalic}
           </p>
           <p>
-            {label.name}
-            {portion && ` · ${portion.vessel}`}
-            {portion?.yard && ` ${text.forYard(portion.yard)}`}
+            {text.locked} {label.rule_worked_under && text.rule(label.rule_worked_under)}
           </p>
-          <p>{text.uses[label.kind]}</p>
-          {is?.clear_down_c !== undefined && is.clear_down_c > 0 && (
-            <p>{text.cold(temperature(Math.ceil(is.clear_down_c), system))}</p>
-          )}
-        </div>
-        <QRCodeSVG
-          className={styles.qr}
-          value={`${start.public_url || location.origin}/batches/${label.batch_id}`}
-          title={text.qr}
-          level="M"
-          marginSize={2}
-        />
+        </footer>
       </div>
-      <footer>
-        <p>{label.acids.includes('formic_acid') ? text.firstAid.formic : text.firstAid.oxalic}</p>
-        <p>
-          {text.locked} {label.rule_worked_under && text.rule(label.rule_worked_under)}
-        </p>
-      </footer>
     </article>
   )
 }

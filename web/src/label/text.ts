@@ -54,7 +54,7 @@ export const text = {
       'EYES: rinse at once, 30 minutes, call for help. SKIN: clothes off, much water. BREATHED: fresh air, medical help. SWALLOWED: rinse the mouth, do not make sick, poison centre.',
   },
   locked: 'Locked away from children, food and animals. Vessel never again for food.',
-  rule: (r: string) => `Worked by: ${r}`,
+  rule: (r: string) => `Rule: ${r}`,
   marks: { poison: 'Poison', corrosive: 'Burns' } as Record<string, string>,
   qr: 'This batch in Keeler',
 }

@@ -13,6 +13,10 @@ export function useSaving<In, Out>(send: (what: In) => Promise<Out>, done?: (out
     done: mutation.isSuccess,
     /** By the path of the field. */
     faults: refused?.faults ?? {},
+    /** Why, by the path of the field. */
+    codes: refused?.codes ?? {},
+    /** What was sent, to be sent again as it is. */
+    tried: mutation.variables,
     /** Somebody else was faster. */
     stale: refused?.status === 409,
     message: mutation.isError

@@ -61,8 +61,10 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const saving = useSaving(
     async (version: number) => {
-      const { boxes, ...rest } = v
-      const body = { ...rest, version, yard_id: yard, boxes: hiveBoxes(boxes) }
+      const { boxes, queen, ...rest } = v
+      // Left as it was seen, the queen is no other one.
+      const other = queen === (colony?.seen.queen ?? '') ? {} : { queen }
+      const body = { ...rest, ...other, version, yard_id: yard, boxes: hiveBoxes(boxes) }
       return colony
         ? (await client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body })).data
         : (await client.POST('/api/colonies', { body })).data

@@ -89,17 +89,30 @@ export default function ColonyPage() {
 }
 
 /** The hive, and the newest of each thing that was seen, with its age. */
-function Known({ colony: { boxes, seen, count, need, for_honey } }: { colony: Whole }) {
+function Known({ colony }: { colony: Whole }) {
+  const { boxes, seen, count, need, for_honey, changed, brood_break: broken } = colony
   const { now } = useStart()
   const facts = [
     [text.head[2], seen.seams === undefined ? undefined : fraction(seen.seams), seen.seams_on],
     [text.head[3], text.brood[seen.brood ?? ''], seen.brood_on],
+    [text.larvaeAsk, open(seen.larvae), seen.brood_on],
+    [text.eggsAsk, open(seen.eggs), seen.brood_on],
     [text.head[4], text.stores[seen.stores ?? ''], seen.stores_on],
     [text.head[5], seen.supers === undefined ? undefined : String(seen.supers), seen.supers_on],
     [text.head[6], text.queen[seen.queen ?? ''], seen.queen_on],
   ] as const
   return (
     <section className={styles.panel}>
+      {changed && (
+        <p className={styles.alarm} data-changed={changed}>
+          {text.changed(text.changedSince[changed] ?? changed, date(colony.changed_on ?? ''))}
+        </p>
+      )}
+      {broken && (
+        <p data-brood-break>
+          {text.window(date(broken.stopped_on), date(broken.from), broken.to ? date(broken.to) : '')}
+        </p>
+      )}
       <div className={styles.figures}>
         <HiveFront boxes={boxes} seams={seen.seams} forHoney={for_honey} />
         {facts.map(([label, value, on]) => (
@@ -120,6 +133,9 @@ function Known({ colony: { boxes, seen, count, need, for_honey } }: { colony: Wh
     </section>
   )
 }
+
+/** Whether it was seen, in the words that it is asked in. */
+const open = (seen: boolean | undefined) => text.openBrood.find(([k]) => k === String(seen))?.[1]
 
 function Looks({ looks }: { looks: readonly Schemas['Look'][] }) {
   if (looks.length === 0) return <p className="quiet">{text.noLooks}</p>

@@ -7,6 +7,7 @@ import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
+import { useStart } from '../shell/useStart'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import { yardQuery } from './useYard'
@@ -16,26 +17,70 @@ type Whole = Schemas['ColonyWhole']
 
 /** What can become of a colony as a whole: moved, split, united, closed. */
 export function ColonySteps({ colony }: { colony: Whole }) {
-  const [step, setStep] = useState<'move' | 'split' | 'unite' | 'end'>()
+  const [step, setStep] = useState<'happen' | 'move' | 'split' | 'unite' | 'end'>()
   return (
     <>
       <div className={styles.bar}>
-        {(['split', 'unite', 'move', 'end'] as const).map((s) => (
+        {(['happen', 'split', 'unite', 'move', 'end'] as const).map((s) => (
           <Button
             key={s}
             size="small"
             color={s === 'end' ? 'error' : 'primary'}
             variant={s === step ? 'outlined' : 'text'}
             onClick={() => setStep(s === step ? undefined : s)}
+            data-step-of={s}
           >
             {text[s]}
           </Button>
         ))}
       </div>
+      {step === 'happen' && <Happen colony={colony} />}
       {step === 'move' && <Move colony={colony} />}
       {step === 'split' && <Split colony={colony} />}
       {step === 'unite' && <Unite colony={colony} />}
       {step === 'end' && <End colony={colony} />}
+    </>
+  )
+}
+
+/** A swarm, or a part of a brood break by hand, with its day. */
+function Happen({ colony }: { colony: Whole }) {
+  const changed = useChanged()
+  const { now } = useStart()
+  const [on, setOn] = useState(now.slice(0, 10))
+  const saving = useSaving(
+    async (kind: (typeof text.happenings)[number][0]) =>
+      client.POST('/api/colonies/{id}/happened', {
+        params: { path: { id: colony.id } },
+        body: { kind, on },
+      }),
+    changed,
+  )
+  return (
+    <>
+      <p className="quiet">{text.happenHint}</p>
+      <div className={styles.bar}>
+        <TextField
+          size="small"
+          label={text.happenOn}
+          value={on}
+          error={'on' in saving.faults}
+          helperText={saving.faults['on']}
+          onChange={(e) => setOn(e.target.value)}
+        />
+        {text.happenings.map(([kind, words]) => (
+          <Button
+            key={kind}
+            variant="outlined"
+            disabled={saving.busy}
+            onClick={() => saving.save(kind)}
+            data-happened={kind}
+          >
+            {words}
+          </Button>
+        ))}
+      </div>
+      <Said message={'on' in saving.faults ? undefined : saving.message} />
     </>
   )
 }

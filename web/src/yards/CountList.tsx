@@ -34,6 +34,7 @@ export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCo
                 {c.standing && (
                   <small className="quiet">
                     {text.interval(three(c.standing.low), three(c.standing.high), text.units[c.kind])}
+                    {c.standing.straddles && c.standing.stands === 'over' && ` · ${text.straddles}`}
                   </small>
                 )}
                 {helper && (

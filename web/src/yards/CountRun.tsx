@@ -183,8 +183,8 @@ function Told({
         <small className="quiet">
           {' '}
           {text.interval(three(count.standing.low), three(count.standing.high), text.units[count.kind])}
-          {count.standing.enough !== undefined &&
-            ` · ${text.more[count.kind](plain(Math.ceil(count.standing.enough)))}`}
+          {count.standing.enough !== undefined && ` · ${text.more[count.kind](plain(count.standing.enough))}`}
+          {count.standing.straddles && count.standing.stands === 'over' && ` · ${text.straddles}`}
         </small>
       )}
     </span>

@@ -36,6 +36,11 @@ const ASKS = {
 
 type Ask = keyof typeof ASKS
 
+/** Seen, or looked for and not seen: it settles how long an inspection for brood counts. */
+const OPEN = { larvae: { key: 'l', title: text.larvaeAsk }, eggs: { key: 'e', title: text.eggsAsk } } as const
+
+type OpenAsk = keyof typeof OPEN
+
 /** Several colonies looked into in a row, by tap or by keyboard. */
 export default function LookRun() {
   const { id = '' } = useParams()
@@ -68,7 +73,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const look = open.value[stand.id] ?? begin(stand)
   const change = (recipe: (l: Look) => void) => open.set({ ...open.value, [stand.id]: produce(look, recipe) })
   const keep = () => {
-    sending.save([look])
+    if (touched(look)) sending.save([look])
     if (at + 1 < yard.stands.length) setAt(at + 1)
   }
   const unsent = Object.values(open.value).filter((l) => l.colony_id !== stand.id)
@@ -88,7 +93,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
         </div>
       )}
       <div className={styles.run}>
-        <ul className={styles.list}>
+        <ul className={styles.list} data-look-list>
           {yard.stands.map((s, i) => (
             <li key={s.id}>
               <button type="button" aria-current={i === at} onClick={() => setAt(i)}>
@@ -113,14 +118,21 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   )
 }
 
-/** A look begins with the bees as they were last seen; all else was not looked at yet. */
-const begin = (stand: Stand): Look => ({
-  id: crypto.randomUUID(),
-  colony_id: stand.id,
-  board: stand.boxes.map((b, i) =>
+/** Nothing was looked at yet. */
+const begin = (stand: Stand): Look => ({ id: crypto.randomUUID(), colony_id: stand.id })
+
+/** Something was looked at: of a hive that nobody touched nothing is written. */
+const touched = (look: Look) =>
+  Object.entries(look).some(
+    ([key, seen]: [string, unknown]) =>
+      key !== 'id' && key !== 'colony_id' && seen !== undefined && seen !== '',
+  )
+
+/** The bees as they were last seen, to begin from. */
+const lastSeen = (stand: Stand) =>
+  stand.boxes.map((b, i) =>
     Array.from({ length: b.slots.length + 1 }, (_, g) => stand.seen.board?.[i]?.[g] ?? 0),
-  ),
-})
+  )
 
 interface SheetProps {
   stand: Stand
@@ -133,6 +145,7 @@ interface SheetProps {
 
 function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
   const sheet = useRef<HTMLElement>(null)
+  const shown = look.board ?? lastSeen(stand)
   useEffect(() => sheet.current?.querySelector<SVGElement>('[data-gap][tabindex="0"]')?.focus(), [])
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -141,7 +154,11 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
       if (ask) {
         const words: readonly string[] = ASKS[ask].words
         change((l) => void (l[ask] = words[(words.indexOf(l[ask] ?? '') + 1) % (words.length + 1)]))
-      } else if (e.key === 'u') change((l) => void (l.supers = ((l.supers ?? -1) + 1) % 5))
+      } else if (e.key === OPEN.eggs.key || e.key === OPEN.larvae.key) {
+        const open = e.key === OPEN.eggs.key ? 'eggs' : 'larvae'
+        change((l) => void (l[open] = l[open] === undefined ? false : l[open] ? undefined : true))
+      } else if (e.key === 'a') change((l) => void (l.board = shown))
+      else if (e.key === 'u') change((l) => void (l.supers = ((l.supers ?? -1) + 1) % 5))
       else if (e.key === 'Enter') keep()
       else return
       e.preventDefault()
@@ -150,11 +167,12 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
     addEventListener('keydown', onKey, true)
     return () => removeEventListener('keydown', onKey, true)
   })
-  const total = (look.board ?? []).flat().reduce((a, b) => a + b, 0)
+  const total = shown.flat().reduce((a, b) => a + b, 0)
   return (
     <article className={styles.sheet} ref={sheet} data-look-sheet={stand.name}>
       <h2>
-        {stand.name} <span>{text.seams(total)}</span>
+        {stand.name} <span>{text.seams(total)}</span>{' '}
+        {look.board === undefined && <small className="quiet">{text.asLast}</small>}
       </h2>
       <p className={`quiet ${styles.keys ?? ''}`}>{text.lookHint}</p>
       <div className={styles.boards}>
@@ -165,16 +183,29 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
               name={stand.boxes.length > 1 ? `${stand.name}, ${i + 1}` : stand.name}
               depth={b.kind}
               slots={b.slots as Slot[]}
-              gaps={(look.board?.[i] ?? []).map((seam, g) => ({
+              gaps={(shown[i] ?? []).map((seam, g) => ({
                 open: besideComb(b.slots as Slot[], g),
                 seam,
                 figure: seam > 0 ? fraction(seam) : '·',
               }))}
-              touch={{ sets: 'seam', on: (gap, seam) => change((l) => void (l.board![i]![gap] = seam)) }}
+              touch={{
+                sets: 'seam',
+                on: (gap, seam) =>
+                  change((l) => {
+                    l.board = shown.map((box, k) => box.map((s, g) => (k === i && g === gap ? seam : s)))
+                  }),
+              }}
             />
           ))
           .reverse()}
       </div>
+      {look.board === undefined && (
+        <p>
+          <Button variant="outlined" onClick={() => change((l) => void (l.board = shown))} data-as-shown>
+            {total > 0 ? text.asShown : text.noBees} <kbd>a</kbd>
+          </Button>
+        </p>
+      )}
       <div className={styles.asks}>
         {(Object.keys(ASKS) as Ask[]).map((ask) => {
           const { key, words, title, names } = ASKS[ask]
@@ -194,6 +225,21 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
             </div>
           )
         })}
+        {(Object.keys(OPEN) as OpenAsk[]).map((ask) => (
+          <div key={ask} data-ask={ask}>
+            <h3>
+              {OPEN[ask].title}
+              <kbd>{OPEN[ask].key}</kbd>
+            </h3>
+            <Choice<string>
+              label={OPEN[ask].title}
+              columns={2}
+              value={look[ask] === undefined ? '' : String(look[ask])}
+              options={text.openBrood}
+              onChange={(w) => change((l) => void (l[ask] = w === 'true'))}
+            />
+          </div>
+        ))}
         <div data-ask="supers">
           <h3>
             {text.supersAsk}
@@ -216,9 +262,9 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
       </div>
       <div className={`${styles.bar} ${styles.sticky}`}>
         <Button size="large" variant="contained" onClick={keep} data-keep-look>
-          {last ? text.last : text.next}
+          {touched(look) ? (last ? text.last : text.next) : text.nothing}
         </Button>
-        {!last && (
+        {!last && touched(look) && (
           <Button size="large" onClick={skip}>
             {text.skip}
           </Button>

@@ -93,7 +93,9 @@ function Hive({ stand, to }: { stand: Stand; to?: string }) {
   return (
     <>
       <span className={styles.marks}>
-        {stand.in?.map((t) => t.method !== 'other' && <Mark key={t.id} method={t.method} />)}
+        {stand.in?.map(
+          (t) => t.method !== 'other' && t.method !== 'vapour' && <Mark key={t.id} method={t.method} />,
+        )}
       </span>
       <HiveFront boxes={stand.boxes} seams={stand.seen.seams} forHoney={stand.for_honey} />
       <span className={styles.ground} />

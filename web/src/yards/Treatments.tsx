@@ -13,16 +13,16 @@ import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 type Method = Schemas['Treatment']['method']
-const METHODS: Method[] = ['dribble', 'strip', 'pad', 'other']
+const METHODS: Method[] = ['dribble', 'strip', 'pad', 'vapour', 'other']
 
 /** What was given to these bees, whatever hive they were in then. */
 export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole']; helper: boolean }) {
   const changed = useChanged()
   const out = useSaving(
-    async (treatment: string) =>
+    async ({ treatment, sure }: { treatment: string; sure: boolean }) =>
       client.POST('/api/colonies/{id}/treatments/{treatment}/out', {
         params: { path: { id: colony.id, treatment } },
-        body: {},
+        body: { sure },
       }),
     changed,
   )
@@ -30,18 +30,39 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
     <>
       {colony.treatments.length === 0 && <p className="quiet">{text.noTreatments}</p>}
       <Said message={out.message} />
+      {out.codes['on'] === 'early' && out.tried && (
+        <Button
+          color="error"
+          variant="outlined"
+          onClick={() => out.tried && out.save({ ...out.tried, sure: true })}
+          data-early
+        >
+          {text.earlyYes}
+        </Button>
+      )}
       <ul className={styles.entries}>
         {colony.treatments.map((t) => (
           <li key={t.id}>
             <span>{date(t.given_on)}</span>
-            {t.method !== 'other' && <Mark method={t.method} />}
+            {t.method !== 'other' && t.method !== 'vapour' && <Mark method={t.method} />}
             <b>{text.methods[t.method]}</b>
             {t.what}
             {t.out_on === undefined && (
               <>
                 <i>{text.stillIn}</i>
+                {t.overdue_days ? (
+                  <b className={styles.harm}>{text.overdue(t.overdue_days)}</b>
+                ) : (
+                  t.due_from && (
+                    <small className="quiet">{text.dueOut(date(t.due_from), date(t.due_by ?? ''))}</small>
+                  )
+                )}
                 {helper && (
-                  <Button size="small" onClick={() => out.save(t.id)}>
+                  <Button
+                    size="small"
+                    onClick={() => out.save({ treatment: t.id, sure: false })}
+                    data-take-out
+                  >
                     {text.takeOut}
                   </Button>
                 )}

@@ -22,13 +22,23 @@ export function YardForm({ yard, onClose }: Props) {
     name: yard?.name ?? '',
     place: yard?.place ?? '',
     latitude: yard ? String(yard.latitude) : '',
+    deep_from: yard?.deep_from ?? '',
+    deep_to: yard?.deep_to ?? '',
     notes: yard?.notes ?? '',
   }))
   const v = form.value
   const saving = useSaving(
     async () => {
       const latitude = v.latitude.trim() === '' ? undefined : Number(v.latitude.replace(',', '.'))
-      const body = { ...v, latitude: Number.isNaN(latitude) ? undefined : latitude, version: yard?.version }
+      // Left as it was shown, it goes on to follow the latitude.
+      const untouched = v.deep_from === (yard?.deep_from ?? '') && v.deep_to === (yard?.deep_to ?? '')
+      const deep = untouched ? { deep_from: undefined, deep_to: undefined } : {}
+      const body = {
+        ...v,
+        ...deep,
+        latitude: Number.isNaN(latitude) ? undefined : latitude,
+        version: yard?.version,
+      }
       return yard
         ? (await client.PUT('/api/yards/{id}', { params: { path: { id: yard.id } }, body })).data
         : (await client.POST('/api/yards', { body })).data
@@ -39,7 +49,7 @@ export function YardForm({ yard, onClose }: Props) {
       onClose()
     },
   )
-  const field = (key: 'name' | 'place' | 'latitude' | 'notes', hint?: string) => (
+  const field = (key: 'name' | 'place' | 'latitude' | 'deep_from' | 'deep_to' | 'notes', hint?: string) => (
     <TextField
       label={text[key]}
       value={v[key]}
@@ -61,6 +71,8 @@ export function YardForm({ yard, onClose }: Props) {
       {field('name')}
       {field('place')}
       {field('latitude', text.latitudeHint)}
+      {yard && field('deep_from', text.deepHint)}
+      {yard && field('deep_to')}
       {field('notes')}
       <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
       <div className={styles.bar}>

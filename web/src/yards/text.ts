@@ -18,7 +18,11 @@ export const text = {
   name: 'Name',
   place: 'Where it is, in words',
   latitude: 'Latitude, degrees',
-  latitudeHint: 'Minus in the south. It settles the season; whole degrees will do.',
+  latitudeHint:
+    'Minus in the south. It settles the season; whole degrees will do. Below 25° no season is assumed: you say.',
+  deep_from: 'Deepest cluster from',
+  deep_to: 'to',
+  deepHint: 'Month and day, 12-01. In it an inspection without brood holds for three weeks.',
   notes: 'Notes',
   save: 'Save',
   cancel: 'Cancel',
@@ -39,7 +43,7 @@ export const text = {
     watch: 'watch',
     none: 'nothing now',
     count: 'count',
-    count_anew: 'count anew',
+    count_anew: 'count again',
   },
   brood: { none: 'none', little: 'little', much: 'much' } as Record<string, string>,
   stores: { light: 'light', enough: 'enough', heavy: 'heavy' } as Record<string, string>,
@@ -49,7 +53,13 @@ export const text = {
   >,
   temper: { calm: 'calm', nervous: 'nervous', fierce: 'fierce' } as Record<string, string>,
   notLooked: 'not looked',
-  methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Formic acid', other: 'Other' },
+  methods: {
+    dribble: 'Dribble',
+    strip: 'Strips',
+    pad: 'Formic acid',
+    vapour: 'Oxalic vapour',
+    other: 'Other',
+  },
   seams: (n: number) => `${fraction(n)} seams`,
   boxKinds: { deep: 'deep', medium: 'medium', shallow: 'shallow' },
   boxes: (parts: readonly string[]) => parts.join(' + '),
@@ -100,7 +110,41 @@ export const text = {
     joined: 'Took in',
     moved: 'Moved',
     ended: 'Closed',
+    boxes: 'Boxes changed',
+    queen: 'Queen changed',
+    swarmed: 'Swarmed',
+    queen_caged: 'Queen caged',
+    queen_removed: 'Queen removed',
+    cell_given: 'Queen cell given',
+    queen_released: 'Queen released',
+    laying_again: 'Laying again',
   },
+  happen: 'Swarm or brood break',
+  happenHint:
+    'After a swarm what was seen before no longer counts. A brood break opens a window without sealed brood, in which oxalic acid meets all mites.',
+  happenings: [
+    ['swarmed', 'It swarmed'],
+    ['queen_caged', 'Queen caged'],
+    ['queen_removed', 'Queen removed'],
+    ['cell_given', 'Queen cell given'],
+    ['queen_released', 'Queen released'],
+    ['laying_again', 'She is laying again'],
+  ] as const,
+  happenOn: 'On',
+  changedSince: {
+    joined: 'united',
+    split: 'split',
+    swarmed: 'swarmed',
+    boxes: 'boxes changed',
+    queen: 'queen changed',
+  } as Record<string, string>,
+  changed: (what: string, on: string) =>
+    `${what.charAt(0).toUpperCase()}${what.slice(1)} on ${on}: what was seen before no longer counts. Look in again.`,
+  window: (stopped: string, from: string, to: string) =>
+    `Brood break since ${stopped}. All brood is out from ${from}${to === '' ? ', until new cells are capped' : `; new cells are capped after ${to}`}. Look inside the window before you treat.`,
+  dueOut: (from: string, by: string) => `out from ${from}, by ${by} at the latest`,
+  overdue: (days: number) => `${days} ${days === 1 ? 'day' : 'days'} past its last day: take it out`,
+  earlyYes: 'Yes, take it out early',
 
   // Two at once.
   stale: 'Somebody else changed this hive while you typed. Both are shown; nothing was overwritten.',
@@ -113,9 +157,19 @@ export const text = {
   // Looking in.
   lookTitle: (yard: string) => `Look in: ${yard}`,
   lookHint:
-    'Tap a gap once for each quarter of bees, or type 0 to 4. Enter keeps this hive and goes to the next; what was not looked at stays open.',
-  next: 'Keep, next hive',
-  last: 'Keep',
+    'Tap a gap once for each quarter of bees, or type 0 to 4. Enter saves this hive and goes to the next; of a hive that you do not touch nothing is written.',
+  next: 'Save, next hive',
+  last: 'Save',
+  nothing: 'Next hive, nothing noted',
+  asLast: 'as last seen',
+  asShown: 'Still the same seams',
+  noBees: 'No bees in it',
+  larvaeAsk: 'Open brood (larvae)',
+  eggsAsk: 'Eggs',
+  openBrood: [
+    ['false', 'looked, none'],
+    ['true', 'seen'],
+  ] as const,
   skip: 'Skip',
   looked: 'kept',
   notSent: (n: number) => `${n} not sent yet`,
@@ -127,7 +181,8 @@ export const text = {
   queenAsk: 'Queen',
   temperAsk: 'Temper',
   note: 'Note',
-  lookKeys: 'Keys: b brood · s stores · u supers · q queen · t temper · Enter keep',
+  lookKeys:
+    'Keys: a same seams · b sealed brood · l larvae · e eggs · s stores · u supers · q queen · t temper · Enter save',
 
   // Counting.
   countTitle: (yard: string) => `Count mites: ${yard}`,
@@ -143,7 +198,11 @@ export const text = {
   keepCounts: (n: number) => (n === 1 ? 'Keep 1 count' : `Keep ${n} counts`),
   kept: 'Kept.',
   interval: (low: string, high: string, unit: string) => `95 %: ${low} to ${high} ${unit}`,
-  more: { board: (n: string) => `tells after ${n} days`, wash: (n: string) => `tells with ${n} bees` },
+  more: {
+    board: (n: string) => `a board for ${n} days would tell`,
+    wash: (n: string) => `a sample of ${n} bees would tell`,
+  },
+  straddles: 'a second count would tell more',
   units: { board: 'a day', wash: 'per 100 bees' },
   plain: (mites: number, of: string) => `${mites} in ${of}`,
   ofDays: (n: number) => (n === 1 ? 'a day' : `${n} days`),
@@ -159,7 +218,7 @@ export const text = {
   // Lines.
   linesTitle: 'Where you act',
   linesHint:
-    'A count over the line asks for a treatment. Where the trade has no agreed line for the board, none is set: wash, or set your own. 0 is no line.',
+    'A count at or over the threshold asks for a treatment. Ten mites a day on a board are over it in any season; below that there is no agreed threshold for a board but in midwinter: wash, or set your own. 0 is no threshold.',
   seasons: {
     winter: 'Midwinter',
     spring: 'Spring',

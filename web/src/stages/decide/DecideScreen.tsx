@@ -166,4 +166,6 @@ export default function DecideScreen() {
 const schoolsOf = (m: Method) =>
   m === 'dribble'
     ? ['', 'winter', 'winter-tight', 'winter-loose', 'in-season']
-    : ['', m === 'strip' ? 'strips' : 'formic']
+    : m === 'strip'
+      ? ['', 'strips']
+      : ['', 'formic', 'formic-bottle']

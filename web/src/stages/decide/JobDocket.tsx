@@ -52,7 +52,7 @@ export function JobDocket({ decide, choice, set, done }: Props) {
   const shares = merged((plans.data ?? []).flatMap((p) => p.days))
   const left = (plans.data ?? []).flatMap((p) => p.left ?? [])
   const dayOf = new Map(shares.flatMap((s) => s.colonies.map((id) => [id, s.day])))
-  const amiss = rows.filter((r) => ['does_not_fit', 'must_not'].includes(r.cells[at]!.verdict))
+  const amiss = rows.filter((r) => r.cells[at]!.ask)
   const name =
     choice.name || text.suggestion(yards.map((y) => y.name).join(', '), text.methods[choice.method])
   const saving = useSaving(
@@ -135,6 +135,7 @@ export function JobDocket({ decide, choice, set, done }: Props) {
                 columns={1}
                 value={choice.ruleKind}
                 options={text.rules}
+                path="rule_kind"
                 onChange={(ruleKind) => set({ ...choice, ruleKind })}
               />
             </div>

@@ -4,6 +4,7 @@ import { client } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
 import { day } from '../../shell/day'
 import styles from './decide.module.css'
+import { stateOf } from './JobState'
 import { text } from './text'
 
 /** The jobs that were made, the newest first. */
@@ -14,7 +15,7 @@ export function JobList() {
   })
   if (!jobs.data || jobs.data.length === 0) return null
   return (
-    <section>
+    <section data-jobs>
       <h2>{text.jobs}</h2>
       <ul className={styles.list}>
         {jobs.data.map((j) => (
@@ -24,6 +25,8 @@ export function JobList() {
             </Link>
             <span className="quiet">
               {text.hives(j.colonies.length)} · {j.days.map((d) => day(d.day)).join(', ')}
+              {' · '}
+              {stateOf(j)}
             </span>
           </li>
         ))}

@@ -10,6 +10,7 @@ import { day } from '../../shell/day'
 import { adopt } from '../mix/draft'
 import { keepDraft } from '../mix/useDraft'
 import styles from './decide.module.css'
+import { JobState } from './JobState'
 import { text } from './text'
 
 /** A job: who gets what on which day, and under which rule; from here it goes on to Mix. */
@@ -53,11 +54,15 @@ function Whole({ job }: { job: Schemas['Job'] }) {
         {ruleName}
         {job.rule && `: ${job.rule}`}
       </p>
+      <JobState job={job} />
       {job.days.map((d) => (
         <section key={d.day} data-job-day={d.day}>
           <div className={styles.big}>
             <b>{day(d.day)}</b>
-            <span>{text.share(d.colonies, d.minutes)}</span>
+            <span>
+              {text.share(d.colonies, d.minutes)}
+              {d.done > 0 && ` · ${text.doneOf(d.done, d.colonies)}`}
+            </span>
           </div>
           <ul className={styles.list}>
             {job.colonies

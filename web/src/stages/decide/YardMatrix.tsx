@@ -46,7 +46,7 @@ export const YardMatrix = memo(function YardMatrix({
 }: Props) {
   const at = METHODS.indexOf(method)
   const fitting = yard.colonies.filter(
-    (c) => c.cells[at]!.verdict === 'fits' || c.cells[at]!.verdict === 'with_care',
+    ({ cells }) => ['fits', 'with_care'].includes(cells[at]!.verdict) && !cells[at]!.ask,
   )
   const here = yard.colonies.map((c) => c.id)
   const some = ticked !== ''
@@ -60,6 +60,7 @@ export const YardMatrix = memo(function YardMatrix({
         <Button
           size="small"
           sx={{ ml: 'auto' }}
+          disabled={!some && fitting.length === 0}
           onClick={() =>
             some
               ? tick(here, false)
@@ -153,6 +154,7 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
           <MiteGauge standing={row.count} />
           <div className={styles.need} data-need={row.need}>
             {text.need[row.need]}
+            {row.need === 'treat' && row.count?.straddles && <small>{text.need.again}</small>}
           </div>
         </td>
         {row.cells.map((cell, i) => (

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { date } from '../../shell/day'
 import { plain, seams as fraction, tenths } from '../../units/format'
 
 type Reason = Schemas['Reason']
@@ -6,6 +7,9 @@ type Reason = Schemas['Reason']
 const ago = (age: number) =>
   age < 0 ? '' : age === 0 ? 'seen today' : age === 1 ? 'seen the day before' : `seen ${age} days before`
 const fig = (r: Reason, i: number) => tenths(r.figures?.[i] ?? 0)
+
+const daysOf = (n: number) => (n === 1 ? '1 day' : `${n} days`)
+const days = (r: Reason, i: number) => daysOf(Math.round(r.figures?.[i] ?? 0))
 
 /** Each reason in a sentence, and what would change it. */
 const REASONS: Record<string, (r: Reason) => [why: string, change?: string]> = {
@@ -20,15 +24,106 @@ const REASONS: Record<string, (r: Reason) => [why: string, change?: string]> = {
   brood_may_be_gone: () => ['There was sealed brood, which may have emerged since.', 'Look again.'],
   brood_old: (r) => [`A look without brood holds ${fig(r, 0)} days; this one is older.`, 'Look again.'],
   brood_soon: (r) => [
-    `No sealed brood then; cells may be capped by now, and surely after ${fig(r, 0)} days.`,
+    `No sealed brood then, but eggs or larvae may be capped by now, and surely after ${fig(r, 0)} days.`,
     'Go soon, or look again.',
   ],
   broodless: () => ['No sealed brood.'],
-  dribbled_already: (r) => [
-    r.figures?.[0] === 1
-      ? 'Dribbled already in this winter. A second dribble harms the same bees.'
-      : 'Dribbled within the last six weeks. A second dribble harms the same bees.',
+  dribbled_already: () => [
+    'Dribbled already in this broodless time. A second dribble harms the same bees.',
     'Count first: if it is still over the line, choose another method.',
+  ],
+  vaporised_already: () => [
+    'Oxalic acid was vaporised in this broodless time: doses of the same acid add up on the same bees.',
+    'Count first: if it is still over the line, choose another method.',
+  ],
+  dribbled_this_winter: () => [
+    'Dribbled earlier in this winter. The same bees live until spring.',
+    'Count first, and give it only if the count is over the line.',
+  ],
+  repeat: (r) => [`The label's dose ${fig(r, 0)} of ${fig(r, 1)}.`],
+  repeat_early: (r) => [`The label asks for ${days(r, 0)} more between its doses.`, 'Wait for that day.'],
+  strips_just_out: (r) => [
+    `Strips came out ${days(r, 0)} ago: their acid is still on the bees.`,
+    'Wait until they have been out for two weeks.',
+  ],
+  formic_just_given: (r) => [
+    `Formic acid was given ${days(r, 0)} ago.`,
+    'Leave a week between the two acids.',
+  ],
+  oxalic_just_given: (r) => [
+    `Oxalic acid was given ${days(r, 0)} ago.`,
+    'Leave a week between the two acids.',
+  ],
+  course_next: (r) => [`Visit ${fig(r, 0)} of ${fig(r, 1)}, ${days(r, 2)} after the last.`],
+  course_late: (r) => [
+    `Visit ${fig(r, 0)} of ${fig(r, 1)} is late: ${days(r, 2)} after the last. Mites have come out between.`,
+    'Go soon.',
+  ],
+  course_early: (r) => [
+    `The last visit was ${days(r, 1)} ago: ${days(r, 0)} too early for the next.`,
+    'Wait for that day.',
+  ],
+  overdue: (r) => [
+    `${r.figures?.[2] === 1 ? 'Strips are' : r.figures?.[2] === 2 ? 'Pads are' : 'A treatment is'} ${days(r, 0)} overdue, in for ${days(r, 1)}.`,
+    'Take them out: what lingers too weak breeds mites that bear it.',
+  ],
+  in_job: (r) => [
+    `Already in the open job ${r.words ?? ''}, for ${date(r.on ?? '')}.`,
+    'Leave it to that job, or cancel that one first.',
+  ],
+  in_other_job: (r) => [
+    `Also in the open job ${r.words ?? ''}, for ${date(r.on ?? '')}.`,
+    'See that the two do not meet.',
+  ],
+  changed_joined: () => ['Bees were joined to it since it was looked at.', 'Look again: both count now.'],
+  changed_split: () => ['It was split since it was looked at.', 'Look again.'],
+  changed_swarmed: () => ['It swarmed since it was looked at.', 'Look again.'],
+  changed_boxes: () => ['A box was taken or given since it was looked at.', 'Look again.'],
+  changed_queen: () => ['Its queen changed since it was looked at.', 'Look again.'],
+  too_small: (r) => [
+    `${fraction(r.figures?.[0] ?? 0)} seams: too small to treat, it cannot keep itself warm.`,
+    'Unite it with a healthy one, then treat the whole.',
+  ],
+  break_early: (r) => [
+    `The queen stopped ${daysOf(r.age)} ago: brood is still sealed.`,
+    `Wait until ${date(r.from ?? '')}, when drones are out, too.`,
+  ],
+  break_drones: (r) => [
+    'Worker brood is out, drone brood may not be.',
+    `From ${date(r.from ?? '')} drones are out, too.`,
+  ],
+  break_look: (r) => [
+    `In its break without brood${r.to ? `, until ${date(r.to)}` : ''}; nobody has looked since it began.`,
+    'Look at the combs first.',
+  ],
+  break_window: (r) => [`In its break without brood${r.to ? `, until ${date(r.to)}` : ''}.`],
+  withdrawal: (r) => [
+    `${plain(r.figures?.[1] ?? 0)} on the hive: no honey from it for ${days(r, 0)} after, until ${date(r.to ?? '')}.`,
+    'Take the supers off first, or leave that honey to the bees.',
+  ],
+  no_season: () => [
+    'So near the equator no season tells whether there is brood.',
+    'Choose what it is judged by, above.',
+  ],
+  course_cold: (r) => [
+    `Too cold to evaporate on ${fig(r, 0)} of the ${fig(r, 1)} days it works.`,
+    'Wait for warmer days.',
+  ],
+  course_cool: (r) => [
+    `Too cold to evaporate on ${fig(r, 0)} of the ${fig(r, 1)} days it works.`,
+    'A warmer spell does more.',
+  ],
+  course_warm: (r) => [
+    `Too warm on ${fig(r, 0)} of the ${fig(r, 1)} days it works.`,
+    'A cooler spell is kinder.',
+  ],
+  walk_cold: (r) => [
+    `Warm enough for bees to walk over the strips on only ${fig(r, 0)} of the ${fig(r, 1)} days known.`,
+    'Wait for warmer days: a cluster does not spread the acid.',
+  ],
+  night_frost: (r) => [
+    `${fig(r, 0)} °C in the night after: wet bees in deep frost.`,
+    'A milder night is kinder.',
   ],
   same_still_in: () => ['The last ones are still in the hive.', 'Take them out first.'],
   other_still_in: () => [
@@ -118,6 +213,34 @@ export const text = {
     brood_old: 'brood, long ago',
     brood_soon: 'brood soon',
     dribbled_already: 'dribbled already',
+    vaporised_already: 'vaporised already',
+    dribbled_this_winter: 'dribbled this winter',
+    repeat_early: 'too early again',
+    strips_just_out: 'strips just out',
+    formic_just_given: 'formic just given',
+    oxalic_just_given: 'oxalic just given',
+    course_next: 'next of its course',
+    course_late: 'course is late',
+    course_early: 'next visit later',
+    overdue: 'overdue',
+    in_job: 'in a job',
+    in_other_job: 'in another job',
+    changed_joined: 'bees joined',
+    changed_split: 'split since',
+    changed_swarmed: 'swarmed since',
+    changed_boxes: 'boxes changed',
+    changed_queen: 'queen changed',
+    too_small: 'unite it',
+    break_early: 'brood still sealed',
+    break_drones: 'drones still sealed',
+    break_look: 'look for brood',
+    withdrawal: 'honey must wait',
+    no_season: 'which season?',
+    course_cold: 'too cold after',
+    course_cool: 'cool days after',
+    course_warm: 'warm days after',
+    walk_cold: 'too cold to walk',
+    night_frost: 'deep frost',
     same_still_in: 'still in',
     other_still_in: 'another is in',
     supers_on: 'supers on',
@@ -150,6 +273,7 @@ export const text = {
     none: 'nothing now',
     count: 'count',
     count_anew: 'count anew',
+    again: 'a second count would tell more',
   },
   head: { hive: 'Hive', mites: 'Mites' },
   schools: {
@@ -159,6 +283,7 @@ export const text = {
     'winter-loose': 'loose cluster, 5 to 10 °C',
     'in-season': 'in season, broodless',
     strips: 'strips, 6 to 8 weeks',
+    'formic-bottle': 'formic acid from a bottle',
     formic: 'formic acid, 10 to 29 °C',
   } as Record<string, string>,
   over: (n: number) =>
@@ -216,7 +341,7 @@ export const text = {
       ? 'One finds no window within ten days: it stays on the day chosen.'
       : `${n} find no window within ten days: they stay on the day chosen.`,
   against:
-    'These do not fit. Untick them, or say why it is done all the same; the reason stays in the record.',
+    'These do not fit, or are in another open job. Untick them, or say why it is done all the same; the reason stays in the record.',
   overrideWhy: 'Why all the same?',
   make: 'Make the job',
   making: 'Making it…',
@@ -228,6 +353,19 @@ export const text = {
   toDecide: '‹ Decide',
   madeOn: (day: string) => `Made ${day}`,
   override: 'All the same, because',
+  doneOf: (n: number, all: number) => `${n} of ${all} done`,
+  isOpen: 'Open',
+  lapsed: 'Over: past its days',
+  ended: { finished: 'Finished', cancelled: 'Cancelled' } as Record<string, string>,
+  stillIn: (n: number, from: string, by: string) =>
+    `In ${n === 1 ? '1 hive' : `${n} hives`} still: out ${from} to ${by}.`,
+  finish: 'It is finished',
+  cancel: 'Cancel it',
+  cancelAsk: 'Cancel this job? What was given stays in the register; its hives are free for another.',
+  finishAsk: (open: number) =>
+    `${open === 1 ? '1 hive has' : `${open} hives have`} no line in the register yet. Finish it all the same?`,
+  yes: 'Yes',
+  no: 'No',
   print: 'Print',
   people: (n: number) => (n === 1 ? 'one person' : `${n} people`),
   suggestion: (yard: string, method: string) => `${yard}, ${method.toLowerCase()}`,

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
-import { Faults } from '../../parts/faults'
+import { FaultCodes, Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
 import { date, day } from '../../shell/day'
 import { usePublishedVolume } from '../../shell/volume'
@@ -14,6 +14,7 @@ import { MethodPicker } from './MethodPicker'
 import styles from './mix.module.css'
 import { SaveBatch, type Kept } from './SaveBatch'
 import { text } from './text'
+import { Heed, HeedLine } from './Heed'
 import type { Asked } from './useAnswer'
 
 /** What a method's screen is given: the draft, and how to change it. */
@@ -29,6 +30,7 @@ interface Props extends Workplace {
   kept: Kept
   /** What it comes to: mL of it, and the acid to weigh in words. */
   made: { ml?: number; figure?: string; acid?: string }
+  notes: readonly Schemas['Note'][] | undefined
   panels: ReactNode
   band: ReactNode
   hives: ReactNode
@@ -45,6 +47,7 @@ export function Frame({
   asked,
   kept,
   made,
+  notes,
   panels,
   band,
   hives,
@@ -53,63 +56,67 @@ export function Frame({
   usePublishedVolume(made.ml)
   return (
     <Faults value={asked.faults}>
-      <main className={styles.mix} data-method={draft.method}>
-        <div className={`${styles.picker} no-print`}>
-          <MethodPicker method={draft.method} onChoose={(m) => change((d) => void (d.method = m))} />
-        </div>
-        <form className={`${styles.left} no-print`} onSubmit={(e) => e.preventDefault()}>
-          <Field
-            text
-            label={text.placeName}
-            value={draft.place}
-            onChange={(v) => change((d) => void (d.place = v))}
-          />
-          <Field
-            text
-            label={text.ruleField}
-            placeholder={text.ruleEmpty}
-            value={draft.rule}
-            onChange={(v) => change((d) => void (d.rule = v))}
-          />
-          {panels}
-          <StartOver onYes={() => replace({ ...emptyDraft(), method: draft.method, units: draft.units })} />
-        </form>
-        <div className={`${styles.middle} no-print`}>
-          {band}
-          {hives}
-        </div>
-        <aside id="docket" className={styles.right} aria-label={text.docket}>
-          {docket ? (
-            <>
-              {docket({ place: draft.place, rule: draft.rule, when: day(start.now), busy: asked.busy })}
-              <div className={`${styles.after} no-print`}>
-                <SaveBatch
-                  kept={kept}
-                  rule={draft.rule}
-                  name={draft.batchName}
-                  busy={asked.busy}
-                  onName={(name) => change((d) => void (d.batchName = name))}
-                  suggestion={[draft.place, date(start.now)].filter(Boolean).join(', ')}
-                />
-              </div>
-            </>
-          ) : (
-            <Unfilled asked={asked} />
-          )}
-        </aside>
-        {docket && <Glance made={made} />}
-      </main>
+      <FaultCodes value={asked.codes}>
+        <main className={styles.mix} data-method={draft.method}>
+          <div className={`${styles.picker} no-print`}>
+            <MethodPicker method={draft.method} onChoose={(m) => change((d) => void (d.method = m))} />
+          </div>
+          <form className={`${styles.left} no-print`} onSubmit={(e) => e.preventDefault()}>
+            <Field
+              text
+              label={text.placeName}
+              value={draft.place}
+              onChange={(v) => change((d) => void (d.place = v))}
+            />
+            <Field
+              text
+              label={text.ruleField}
+              placeholder={text.ruleEmpty}
+              value={draft.rule}
+              onChange={(v) => change((d) => void (d.rule = v))}
+            />
+            {panels}
+            <StartOver onYes={() => replace({ ...emptyDraft(), method: draft.method, units: draft.units })} />
+          </form>
+          <div className={`${styles.middle} no-print`}>
+            {band}
+            <Heed notes={notes} />
+            {hives}
+          </div>
+          <aside id="docket" className={styles.right} aria-label={text.docket}>
+            {docket ? (
+              <>
+                {docket({ place: draft.place, rule: draft.rule, when: day(start.now), busy: asked.busy })}
+                <div className={`${styles.after} no-print`}>
+                  <SaveBatch
+                    kept={kept}
+                    rule={draft.rule}
+                    name={draft.batchName}
+                    busy={asked.busy}
+                    onName={(name) => change((d) => void (d.batchName = name))}
+                    suggestion={[draft.place, date(start.now)].filter(Boolean).join(', ')}
+                  />
+                </div>
+              </>
+            ) : (
+              <Unfilled asked={asked} />
+            )}
+          </aside>
+          {docket && <Glance made={made} notes={notes} />}
+        </main>
+      </FaultCodes>
     </Faults>
   )
 }
 
 /** On a phone, what it comes to, always in sight, and the way to the docket. */
-function Glance({ made }: { made: Props['made'] }) {
+function Glance({ made, notes }: Pick<Props, 'made' | 'notes'>) {
   const { system } = useUnits()
   const poured = made.ml === undefined ? undefined : volume(made.ml, system)
   const figure = made.figure ?? (poured ? `${poured.value} ${poured.unit}` : '')
   return (
     <a href="#docket" className={`${styles.glance} no-print`}>
+      <HeedLine notes={notes} />
       <span>{[figure, made.acid].filter(Boolean).join(' · ')}</span>
       <span>{text.seeDocket}</span>
     </a>

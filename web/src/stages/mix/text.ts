@@ -64,6 +64,7 @@ export const text = {
   toBench: 'To the bench',
   signIn: 'Sign in',
   saveLost: 'Not kept: the server does not answer. Nothing is lost here; press again.',
+  moreToHeed: (n: number) => `(and ${n} more)`,
   print: 'Print',
 
   startOver: 'Start over',

@@ -11,6 +11,8 @@ export interface Asked<Answer> {
   /** The answer to the newest input is still on its way. */
   busy: boolean
   faults: Record<string, string>
+  /** Why, as codes, by the same fields. */
+  codes: Record<string, string>
   /** The server cannot be reached or failed. */
   lost: boolean
 }
@@ -40,14 +42,15 @@ export function useAnswer<Request, Answer>(
     retry: (_, error) => !(error instanceof Problem && error.status < 500),
     retryDelay: (attempt) => Math.min(500 * 2 ** attempt, 5000),
   })
-  const refused = query.error instanceof Problem ? query.error.faults : NONE
+  const refused = query.error instanceof Problem ? query.error : undefined
   const lost =
     query.failureReason !== null &&
     !(query.failureReason instanceof Problem && query.failureReason.status < 500)
   return {
     answer: readable && !query.isError && !lost ? query.data : undefined,
     busy: query.isPlaceholderData,
-    faults: readable ? refused : faults,
+    faults: readable ? (refused?.faults ?? NONE) : faults,
+    codes: readable ? (refused?.codes ?? NONE) : NONE,
     lost,
   }
 }

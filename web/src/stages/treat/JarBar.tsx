@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button'
 import NativeSelect from '@mui/material/NativeSelect'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
@@ -5,58 +6,92 @@ import { Vessel } from '../../drawing/Vessel'
 import { plain, tenths } from '../../units/format'
 import { text } from './text'
 import styles from './treat.module.css'
+import type { Jar } from './useJar'
 
 interface Props {
   round: Schemas['RoundDay']
-  batch: Schemas['RoundBatch'] | undefined
-  left: number
+  jar: Jar
   reach: Schemas['ReachAnswer']
-  onChoose: (id: string) => void
 }
 
-/** The jar: what is left in it, and how far that goes. */
-export function JarBar({ round, batch, left, reach, onChoose }: Props) {
+/** The jar: what is left in it, how far that goes, and what to mind about it. */
+export function JarBar({ round, jar, reach }: Props) {
+  const { batch, left, unsaid } = jar
   const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
   return (
     <section className={styles.jar} data-jar>
       {round.method !== 'strip' && (
         <Vessel
           kind={round.method === 'pad' ? 'bottle' : 'jar'}
-          volume={Math.max(0, left)}
+          volume={unsaid ? 0 : Math.max(0, left)}
           taken={0}
-          figure={plain(Math.round(left))}
+          figure={unsaid ? '–' : plain(Math.round(left))}
           unit={unit}
         />
       )}
       <div>
-        <p className={left < 0 ? `${styles.jarLeft} ${styles.harm}` : styles.jarLeft}>
-          <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
-          {left < 0 && ` · ${text.reconcile}`}
-        </p>
-        {!batch && (
+        {unsaid ? null : batch ? (
+          <>
+            <p className={left < 0 ? `${styles.jarLeft} ${styles.harm}` : styles.jarLeft}>
+              <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
+              {left < 0 && ` · ${text.reconcile}`}
+            </p>
+            <p className={reach.short > 0 ? styles.harm : undefined} data-reach>
+              {reach.short > 0
+                ? `${text.does(reach.colonies)}, ${text.short(`${tenths(reach.short)} ${unit}`)}`
+                : text.doesAll(`${tenths(reach.over)} ${unit}`)}
+            </p>
+          </>
+        ) : (
           <p>
             {text.mixFirst} <Link to={`/jobs/${round.job_id}`}>{text.toMix}</Link>
           </p>
         )}
-        <p className={reach.short > 0 ? styles.harm : undefined} data-reach>
-          {reach.short > 0
-            ? `${text.does(reach.colonies)}, ${text.short(`${tenths(reach.short)} ${unit}`)}`
-            : text.doesAll(`${tenths(reach.over)} ${unit}`)}
-        </p>
-        <NativeSelect
-          value={batch?.id ?? 'none'}
-          inputProps={{ 'aria-label': text.jarLabel }}
-          onChange={(e) => onChoose(e.target.value)}
-        >
-          <option value="none">{text.noJar}</option>
-          {round.batches.map((b) => (
-            <option key={b.id} value={b.id}>
-              {text.jar(b.number, b.name)}
-            </option>
-          ))}
-        </NativeSelect>
-        {batch?.on_hand.keeps === 'past' && <b className={styles.harm}> {text.pastDay}</b>}
+        <JarChoice round={round} jar={jar} />
       </div>
     </section>
+  )
+}
+
+/** Which jar it is given from, and what to mind about that one. */
+export function JarChoice({ round, jar }: { round: Schemas['RoundDay']; jar: Jar }) {
+  const { batch } = jar
+  return (
+    <>
+      {jar.unsaid && <Unsaid jar={jar} />}
+      <NativeSelect
+        value={batch?.id ?? 'none'}
+        inputProps={{ 'aria-label': text.jarLabel }}
+        onChange={(e) => jar.choose(e.target.value)}
+      >
+        <option value="none">{text.noJar}</option>
+        {round.batches.map((b) => (
+          <option key={b.id} value={b.id}>
+            {text.jar(b.number, b.name)}
+            {b.made ? '' : text.notMade}
+          </option>
+        ))}
+      </NativeSelect>
+      {batch?.on_hand.keeps === 'past' && <b className={styles.harm}> {text.pastDay}</b>}
+      {batch?.too_strong && (
+        <p className={styles.harm} role="alert" data-too-strong>
+          {text.tooStrong}
+        </p>
+      )}
+    </>
+  )
+}
+
+/** A batch that never was at the bench is poured only by who says that it was mixed. */
+function Unsaid({ jar }: { jar: Jar }) {
+  return (
+    <div data-unsaid>
+      <p className={styles.harm}>{text.unsaid}</p>
+      <Button variant="outlined" onClick={jar.sayByHand} data-by-hand>
+        {text.byHand}
+      </Button>
+      <br />
+      <Link to={`/batches/${jar.batch?.id}`}>{text.toBench}</Link>
+    </div>
   )
 }

@@ -3,7 +3,6 @@ import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
-import { plain } from '../../units/format'
 import { readOne } from '../mix/reader'
 import type { Amount } from './amounts'
 import type { Application } from './outbox'
@@ -13,51 +12,103 @@ import styles from './treat.module.css'
 interface Props {
   amount: Amount
   choices: Schemas['RoundChoices']
+  /** Who is here may close a colony. */
+  mayClose: boolean
   onWrite: (what: Partial<Application>) => void
   onCancel: () => void
 }
 
-/** What was really given, in two taps: the reason, and with an amount or without. */
-export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
-  const [touched, setTouched] = useState<string>()
-  const typed = touched ?? plain(amount.figure)
-  const { figure, faults } = readOne('amount', typed)
-  // Some reasons mean nothing given, unless somebody typed that there was.
-  const write = (reason: string) =>
-    figure && figure > 0 && (touched !== undefined || !choices.skipping.includes(reason))
-      ? onWrite({ kind: 'given', amount: figure, reason })
-      : onWrite({ kind: 'skipped', reason, amount: 0 })
+const DEAD = 'dead'
+
+/** What was really given: the reason, then the amount, and only then is it written. */
+export function OtherOutcome({ amount, choices, mayClose, onWrite, onCancel }: Props) {
+  const [reason, setReason] = useState<string>()
+  const skip = (close?: boolean) =>
+    onWrite({ kind: 'skipped', reason: reason ?? '', amount: 0, ...(close ? { close } : {}) })
+  // Some reasons mean that nothing was given: one tap, but for a dead colony.
+  const choose = (r: string) =>
+    choices.skipping.includes(r) && r !== DEAD
+      ? onWrite({ kind: 'skipped', reason: r, amount: 0 })
+      : setReason(r)
   return (
     <div className={styles.otherBox}>
-      <Faults value={faults}>
-        <div className={styles.really}>
-          <Button size="large" variant="outlined" onClick={() => setTouched('0')} data-nothing>
-            {text.nothing}
-          </Button>
-          <Field
-            label={text.really}
-            unit={amount.unit === 'ml' ? text.ml : ''}
-            path="amount"
-            value={typed}
-            onChange={setTouched}
-          />
-        </div>
-      </Faults>
-      <p>{text.lowHint}</p>
-      <div className={styles.reasons}>
-        {choices.reasons.map((r) => (
-          <Button
-            key={r}
-            variant="outlined"
-            disabled={'amount' in faults}
-            onClick={() => write(r)}
-            data-reason={r}
-          >
-            {text.reasons[r] ?? r}
-          </Button>
-        ))}
-      </div>
-      <Button onClick={onCancel}>{text.cancel}</Button>
+      {reason === undefined ? (
+        <>
+          <div className={styles.reasons}>
+            {choices.reasons.map((r) => (
+              <Button key={r} variant="outlined" onClick={() => choose(r)} data-reason={r}>
+                {text.reasons[r] ?? r}
+              </Button>
+            ))}
+          </div>
+          <Button onClick={onCancel}>{text.cancel}</Button>
+        </>
+      ) : (
+        <>
+          <h2>{text.reasons[reason] ?? reason}</h2>
+          {reason === DEAD ? (
+            <>
+              <p>{text.lowHint}</p>
+              <div className={styles.really}>
+                <Button size="large" variant="outlined" onClick={() => skip()} data-dead-keep>
+                  {text.deadKeep}
+                </Button>
+                {mayClose && (
+                  <Button size="large" variant="contained" onClick={() => skip(true)} data-dead-close>
+                    {text.deadClose}
+                  </Button>
+                )}
+              </div>
+            </>
+          ) : (
+            <Really
+              amount={amount}
+              onNothing={() => skip()}
+              onGiven={(ml) => onWrite({ amount: ml, reason })}
+            />
+          )}
+          <Button onClick={() => setReason(undefined)}>{text.cancel}</Button>
+        </>
+      )}
     </div>
+  )
+}
+
+interface ReallyProps {
+  amount: Amount
+  onNothing: () => void
+  onGiven: (amount: number) => void
+}
+
+/** How much it was; the meant amount is not offered, for it was not that. */
+function Really({ amount, onNothing, onGiven }: ReallyProps) {
+  const [typed, setTyped] = useState('')
+  const { figure, faults } = readOne('amount', typed)
+  const ready = figure !== undefined && figure > 0 && !('amount' in faults)
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (ready) onGiven(figure)
+      }}
+    >
+      <Faults value={faults}>
+        <Field
+          label={text.really}
+          unit={amount.unit === 'ml' ? text.ml : amount.words}
+          path="amount"
+          value={typed}
+          onChange={setTyped}
+        />
+      </Faults>
+      <div className={styles.really}>
+        <Button size="large" variant="outlined" onClick={onNothing} data-nothing>
+          {text.nothing}
+        </Button>
+        <Button type="submit" size="large" variant="contained" disabled={!ready} data-write-it>
+          {text.keepIt}
+        </Button>
+      </div>
+    </form>
   )
 }

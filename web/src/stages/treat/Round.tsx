@@ -5,12 +5,15 @@ import { useKept } from '../../shell/useKept'
 import { amountOf, type Hive } from './amounts'
 import { Finished } from './Finished'
 import { JarBar } from './JarBar'
+import { JustDone } from './JustDone'
 import { Line } from './Line'
 import { OneColony } from './OneColony'
 import type { Application, Waiting } from './outbox'
 import { Refused } from './Refused'
 import { SignalBar } from './SignalBar'
 import styles from './treat.module.css'
+import { useJar } from './useJar'
+import { useOnce } from './useOnce'
 import { useOutbox, type Outbox } from './useOutbox'
 
 type RoundDay = Schemas['RoundDay']
@@ -45,7 +48,6 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const records = useMemo(() => standing(round, mine), [round, mine])
   const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
   const backwards = useKept(`round.way.${round.job_id}`, () => false)
-  const jar = useKept(`round.jar.${round.job_id}`, () => '')
   const above = useKept(`round.above.${round.job_id}`, () => false)
   const line = useMemo(
     () => (backwards.value ? [...round.colonies].reverse() : round.colonies),
@@ -53,40 +55,48 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   )
   const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id))
   const [at, setAt] = useState(first < 0 ? line.length : first)
-  const batch =
-    round.batches.find((b) => b.id === jar.value) ??
-    (jar.value === ''
-      ? round.batches.find((b) => b.on_hand.left > 0 && b.on_hand.keeps !== 'past')
-      : undefined)
+  const [last, setLast] = useState<string>()
+  const once = useOnce()
+  const jar = useJar(
+    round,
+    mine.filter((w) => !round.records.some((r) => r.id === w.id)),
+  )
+  const { batch, left } = jar
   const colony = line[at]
   const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
-  const waits = outbox.mine.filter((w) => !round.records.some((r) => r.id === w.id))
-  const poured = waits.reduce(
-    (sum, w) =>
-      sum +
-      (w.application.batch_id === batch?.id ? (w.application.amount ?? 0) : 0) -
-      backOf(round, w.amends, batch?.id),
-    0,
-  )
   const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
-  const expected = open.map((c) => amountOf(core, round, hiveOf(c), batch?.g_per_l, above.value).figure)
+  const expected = open.map((c) => amountOf(core, round, hiveOf(c), batch, above.value).figure)
   const opened = useOpened(colony?.id)
+  const page = useSeenFromTop(at)
   const { update } = backwards
   const turn = useCallback(() => {
     update((b) => !b)
     setAt(0)
   }, [update])
+  // The next hive is there at once, whatever the phone's store takes: who taps on is not
+  // brought back. Two taps on one place are one dose.
+  const write = (what: Application) => {
+    if (!once()) return
+    void outbox.add(what)
+    setLast(what.id)
+    if (what.kind !== 'out' || round.out) setAt(at + 1)
+  }
+  const done = records.find((r) => r.id === last)
   return (
-    <main className={styles.round} data-round={round.method}>
+    <main ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} round={round} />
-      <JarBar
-        round={round}
-        batch={batch}
-        left={(batch?.on_hand.left ?? 0) - poured}
-        reach={core.reach((batch?.on_hand.left ?? 0) - poured, expected)}
-        onChoose={jar.set}
-      />
+      {!round.out && <JarBar round={round} jar={jar} reach={core.reach(left, expected)} />}
+      {done && done.colony_id !== colony?.id && (
+        <JustDone
+          round={round}
+          record={done}
+          onUndo={() => {
+            outbox.takeBack(done)
+            setAt(line.findIndex((c) => c.id === done.colony_id))
+          }}
+        />
+      )}
       {colony ? (
         <OneColony
           key={colony.id}
@@ -94,34 +104,35 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
           core={core}
           colony={colony}
           hive={hiveOf(colony)}
-          batch={batch}
+          jar={jar}
           fromAbove={above.value}
           onFromAbove={above.set}
           records={records.filter((r) => r.colony_id === colony.id)}
-          outbox={outbox}
+          onUndo={outbox.takeBack}
           place={[at + 1, line.length]}
           opened={opened}
           onHive={(h) => kept.set({ ...kept.value, [colony.id]: h })}
           onBack={at > 0 ? () => setAt(at - 1) : undefined}
           onNext={() => setAt(at + 1)}
+          onWrite={write}
         />
       ) : (
-        <Finished
-          round={round}
-          batch={batch}
-          left={(batch?.on_hand.left ?? 0) - poured}
-          onBack={() => setAt(line.length - 1)}
-        />
+        <Finished round={round} batch={batch} left={left} onBack={() => setAt(line.length - 1)} />
       )}
       <Line line={line} at={at} method={round.method} records={records} onGo={setAt} onTurn={turn} />
     </main>
   )
 }
 
-/** What an amendment that still waits gives back to the jar. */
-function backOf(round: RoundDay, amends: string | undefined, batch: string | undefined) {
-  const was = amends && round.records.find((r) => r.id === amends)
-  return was && was.batch_id === batch ? (was.amount ?? 0) : 0
+/** Another hive is shown from its top: what was written last, and its name. */
+function useSeenFromTop(at: number) {
+  const page = useRef<HTMLElement>(null)
+  const shown = useRef(at)
+  useEffect(() => {
+    if (shown.current !== at) page.current?.scrollIntoView()
+    shown.current = at
+  }, [at])
+  return page
 }
 
 /** When the hive on the screen was opened, in ms. */

@@ -8,11 +8,13 @@ import { day as written } from '../../shell/day'
 import { useKept } from '../../shell/useKept'
 import { plain } from '../../units/format'
 import { readOne } from '../mix/reader'
-import { amountOf } from './amounts'
+import { amountOf, type From } from './amounts'
+import { JarChoice } from './JarBar'
 import { standing } from './Round'
 import { SignalBar } from './SignalBar'
-import { text } from './text'
+import { stopWords, text } from './text'
 import styles from './treat.module.css'
+import { useJar, type Jar } from './useJar'
 import { useOutbox } from './useOutbox'
 import { useCore, useRound } from './useRound'
 
@@ -28,7 +30,8 @@ export default function SheetPage() {
 function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
   const [typing, setTyping] = useState(false)
   const yards = [...new Map(round.colonies.map((c) => [c.yard_id, c.yard])).entries()]
-  const batch = round.batches.find((b) => b.on_hand.left > 0)
+  const jar = useJar(round, [])
+  const batch = jar.unsaid ? undefined : jar.batch
   return (
     <main className={styles.page} data-sheet>
       <div className="no-print">
@@ -38,7 +41,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
           {text.typeIn}
         </Button>
       </div>
-      {typing && <TypeIn round={round} batch={batch} core={core} />}
+      {typing && <TypeIn round={round} jar={jar} core={core} />}
       <div className={typing ? 'no-print' : undefined} hidden={typing}>
         {yards.map(([yard, name], i) => (
           <section key={yard} style={i > 0 ? { breakBefore: 'page' } : undefined} data-sheet-yard={name}>
@@ -48,7 +51,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
               {batch && ` ${text.jar(batch.number, batch.name)}.`}{' '}
               {round.method === 'dribble' && text.sheetIntro}
             </p>
-            {round.method === 'dribble' && <DoseTable round={round} core={core} gPerL={batch?.g_per_l} />}
+            {round.method === 'dribble' && <DoseTable round={round} core={core} from={batch} />}
             <table className={styles.sheet}>
               <thead>
                 <tr>
@@ -63,7 +66,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
                 {round.colonies
                   .filter((c) => c.yard_id === yard)
                   .map((c) => {
-                    const amount = amountOf(core, round, c.hive, batch?.g_per_l, false)
+                    const amount = amountOf(core, round, c.hive, batch, false)
                     return (
                       <tr key={c.id}>
                         <th>{c.hive.name}</th>
@@ -89,7 +92,9 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
                           <b>{plain(amount.figure)}</b> {amount.words}
                         </td>
                         <td />
-                        <td />
+                        <td className={styles.harm}>
+                          {[...(c.stop ?? []).map(stopWords), ...amount.warnings].join(' ')}
+                        </td>
                       </tr>
                     )
                   })}
@@ -105,15 +110,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
 const MOST_SEAMS = 12
 
 /** How much so many seams get, for what is counted out there. */
-function DoseTable({
-  round,
-  core,
-  gPerL,
-}: {
-  round: Schemas['RoundDay']
-  core: Core
-  gPerL: number | undefined
-}) {
+function DoseTable({ round, core, from }: { round: Schemas['RoundDay']; core: Core; from: From }) {
   const counts = Array.from({ length: MOST_SEAMS }, (_, i) => i + 1)
   return (
     <table className={styles.sheet} data-dose-table>
@@ -134,7 +131,7 @@ function DoseTable({
                     core,
                     round,
                     { name: String(n), boxes: [{ kind: 'deep', frames: MOST_SEAMS, counted: n }] },
-                    gPerL,
+                    from,
                     false,
                   ).figure,
                 )}
@@ -149,12 +146,13 @@ function DoseTable({
 
 interface TypeInProps {
   round: Schemas['RoundDay']
-  batch: Schemas['RoundBatch'] | undefined
+  jar: Jar
   core: Core
 }
 
 /** What the paper says, typed in line by line. */
-function TypeIn({ round, batch, core }: TypeInProps) {
+function TypeIn({ round, jar, core }: TypeInProps) {
+  const { batch } = jar
   const outbox = useOutbox(round.job_id, round.day)
   const typed = useKept<Record<string, string>>(`sheet.${round.job_id}.${round.day}`, () => ({}))
   const done = new Set(standing(round, outbox.mine).map((r) => r.colony_id))
@@ -169,8 +167,12 @@ function TypeIn({ round, batch, core }: TypeInProps) {
         yard_id: c.yard_id,
         kind: figure! > 0 ? 'given' : 'skipped',
         amount: figure!,
-        asked: amountOf(core, round, c.hive, batch?.g_per_l, false).figure,
-        ...(figure! > 0 ? (batch ? { batch_id: batch.id } : {}) : { reason: 'not_given' }),
+        asked: amountOf(core, round, c.hive, batch, false).figure,
+        ...(figure! > 0
+          ? batch
+            ? { batch_id: batch.id, ...(jar.byHand ? { by_hand: true } : {}) }
+            : {}
+          : { reason: 'not_given' }),
       })
     typed.putDown()
   }
@@ -184,6 +186,7 @@ function TypeIn({ round, batch, core }: TypeInProps) {
     >
       <SignalBar outbox={outbox} ready={false} />
       <p className="quiet">{text.typeHint}</p>
+      <JarChoice round={round} jar={jar} />
       <table className={styles.sheet}>
         <tbody>
           {read.map(({ c, faults }) => (
@@ -211,7 +214,13 @@ function TypeIn({ round, batch, core }: TypeInProps) {
           ))}
         </tbody>
       </table>
-      <Button type="submit" variant="contained" size="large" disabled={ready.length === 0} data-write>
+      <Button
+        type="submit"
+        variant="contained"
+        size="large"
+        disabled={ready.length === 0 || jar.unsaid}
+        data-write
+      >
         {text.write}
       </Button>
     </form>

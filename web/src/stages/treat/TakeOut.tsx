@@ -14,23 +14,36 @@ export function TakeOut({ colony, onOut }: Props) {
   const all = colony.in_hive ?? 0
   const [missing, setMissing] = useState(0)
   const [chewed, setChewed] = useState(0)
+  const [sure, setSure] = useState(false)
+  const early = colony.early_days ?? 0
   return (
     <div className={styles.otherBox} data-take-out>
       <p className={styles.dose}>
         <b>{all - missing}</b> <small>{text.came}</small>
       </p>
       <p>{text.daysIn(colony.days_in ?? 0)}</p>
+      {early > 0 && (
+        <p className={styles.harm} role="alert" data-early={early}>
+          {text.early(early)}
+        </p>
+      )}
       <Stepper label={text.missing} value={missing} most={all} onChange={setMissing} />
       <Stepper label={text.chewed} value={chewed} most={all - missing} onChange={setChewed} />
       <div className={styles.takes}>
-        <Button
-          size="large"
-          variant="contained"
-          onClick={() => onOut({ came: all - missing, missing, chewed: Math.min(chewed, all - missing) })}
-          data-given
-        >
-          {text.out}
-        </Button>
+        {early > 0 && !sure ? (
+          <Button size="large" variant="outlined" color="error" onClick={() => setSure(true)} data-early-yes>
+            {text.earlyYes}
+          </Button>
+        ) : (
+          <Button
+            size="large"
+            variant="contained"
+            onClick={() => onOut({ came: all - missing, missing, chewed: Math.min(chewed, all - missing) })}
+            data-given
+          >
+            {text.out}
+          </Button>
+        )}
       </div>
     </div>
   )

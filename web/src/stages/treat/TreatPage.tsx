@@ -1,14 +1,16 @@
 import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { client } from '../../api/client'
+import { client, type Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
-import { day } from '../../shell/day'
+import { date, day } from '../../shell/day'
 import { useStart } from '../../shell/useStart'
 import { text } from './text'
 import styles from './treat.module.css'
 
-/** All goings-out of the jobs there are. */
+type Job = Schemas['Job']
+
+/** All goings-out of the jobs there are: what is to come out first, then what is to be given. */
 export default function TreatPage() {
   const today = useStart().now.slice(0, 10)
   const jobs = useQuery({
@@ -16,6 +18,7 @@ export default function TreatPage() {
     queryFn: async ({ signal }) => (await client.GET('/api/jobs', { signal })).data?.jobs ?? [],
     networkMode: 'always',
   })
+  const all = jobs.data ?? []
   return (
     <main className={styles.page}>
       <h1>{text.title}</h1>
@@ -25,13 +28,19 @@ export default function TreatPage() {
           {text.none} <Link to="/decide">{text.toDecide}</Link>
         </p>
       )}
-      {jobs.data
-        ?.filter((j) => j.method !== 'dribble' && j.days.every((d) => d.day < today))
+      {all
+        .filter((j) => (j.in ?? 0) > 0 && (j.due_out ?? '') <= today)
         .map((j) => (
           <div key={j.id} className={styles.outing} data-taking-out={j.name}>
             <Mark method={j.method} />
             <span>
               <b>{j.name}</b>
+              {text.colonies(j.in ?? 0)} ·{' '}
+              {(j.due_last ?? '') < today ? (
+                <strong className={styles.harm}>{text.pastOut}</strong>
+              ) : (
+                text.dueOut(date(j.due_out ?? ''), date(j.due_last ?? ''))
+              )}
             </span>
             <span />
             <Button
@@ -45,32 +54,43 @@ export default function TreatPage() {
             </Button>
           </div>
         ))}
-      {jobs.data?.flatMap((j) =>
-        j.days.map((d) => (
-          <div key={j.id + d.day} className={styles.outing} data-outing={d.day}>
-            <Mark method={j.method} />
-            <span>
-              <b>{day(d.day)}</b>
-              {j.name} · {text.colonies(d.colonies)}
-            </span>
-            <Button component={Link} to={`/rounds/${j.id}/${d.day}/sheet`}>
-              {text.sheet}
-            </Button>
-            <Button
-              component={Link}
-              to={`/rounds/${j.id}/${d.day}`}
-              variant="contained"
-              size="large"
-              data-go-round
-            >
-              {text.start}
-            </Button>
-          </div>
-        )),
+      {all
+        .filter((j) => j.open)
+        .map((j) => (
+          <Days key={j.id} job={j} />
+        ))}
+      {all.some((j) => !j.open) && (
+        <details>
+          <summary>{text.overWith}</summary>
+          {all
+            .filter((j) => !j.open)
+            .map((j) => (
+              <Days key={j.id} job={j} />
+            ))}
+        </details>
       )}
       <p>
         <Link to="/practice">{text.practice}</Link>
       </p>
     </main>
   )
+}
+
+function Days({ job: j }: { job: Job }) {
+  return j.days.map((d) => (
+    <div key={d.day} className={styles.outing} data-outing={d.day}>
+      <Mark method={j.method} />
+      <span>
+        <b>{day(d.day)}</b>
+        {j.name} · {text.colonies(d.colonies)}
+        {d.done > 0 && ` · ${text.doneOf(d.done)}`}
+      </span>
+      <Button component={Link} to={`/rounds/${j.id}/${d.day}/sheet`}>
+        {text.sheet}
+      </Button>
+      <Button component={Link} to={`/rounds/${j.id}/${d.day}`} variant="contained" size="large" data-go-round>
+        {text.start}
+      </Button>
+    </div>
+  ))
 }

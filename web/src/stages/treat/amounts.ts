@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import type { BoardGap } from '../../drawing/Board'
 import type { Core } from '../../core/core'
-import { plain } from '../../units/format'
+import { plain, tenths } from '../../units/format'
 import { drawing } from '../mix/dribble/drawing'
 import { withDoses } from '../mix/dribble/DribbleCard'
 import { gapsOf } from '../mix/hives/seams'
@@ -20,8 +20,12 @@ export interface Amount {
   /** By boxes, the lowest first. */
   boxes: number[]
   draws: string
+  /** What a full seam gets. */
+  each: string
   /** Why it is not what the seams ask. */
   why: string
+  /** What can harm: said beside the figure. */
+  warnings: string[]
   board: (box: DraftBox, i: number) => BoardGap[]
 }
 
@@ -31,13 +35,24 @@ const nothing = (unit: Amount['unit']): Amount => ({
   words: '',
   boxes: [],
   draws: '',
+  each: '',
   why: '',
+  warnings: [],
   board: (box) => gapsOf(box),
 })
 
+/** Why there is no figure. */
+const refused = (unit: Amount['unit'], faults: Record<string, string> | undefined): Amount => ({
+  ...nothing(unit),
+  warnings: [...new Set(Object.values(faults ?? {}))],
+})
+
+const warned = (notes: readonly Schemas['Note'][] | undefined) =>
+  (notes ?? []).filter((n) => n.level === 'warn').map((n) => n.text)
+
 interface Known {
   base: Schemas['Recipe']
-  gPerL: number | undefined
+  batch: string
   fromAbove: boolean
   amount: Amount
 }
@@ -45,18 +60,16 @@ interface Known {
 /** What was answered of each hive as it is drawn; a tapped one is another. */
 const known = new WeakMap<Hive, Known>()
 
+/** Of what is given from, what bears on the amount. */
+export type From = Pick<Schemas['RoundBatch'], 'id' | 'g_per_l' | 'oad_mg'> | undefined
+
 /** What a hive gets: the question put to core by the method of the round, once. */
-export function amountOf(
-  core: Core,
-  round: Round,
-  hive: Hive,
-  gPerL: number | undefined,
-  fromAbove: boolean,
-): Amount {
+export function amountOf(core: Core, round: Round, hive: Hive, from: From, fromAbove: boolean): Amount {
+  const batch = `${from?.id} ${from?.g_per_l}`
   const was = known.get(hive)
-  if (was && was.base === round.base && was.gPerL === gPerL && was.fromAbove === fromAbove) return was.amount
-  const amount = asked(core, round.base, hive, gPerL, fromAbove)
-  known.set(hive, { base: round.base, gPerL, fromAbove, amount })
+  if (was && was.base === round.base && was.batch === batch && was.fromAbove === fromAbove) return was.amount
+  const amount = asked(core, round.base, hive, from, fromAbove)
+  known.set(hive, { base: round.base, batch, fromAbove, amount })
   return amount
 }
 
@@ -64,11 +77,11 @@ function asked(
   core: Core,
   { dribble, strip, pad }: Schemas['Recipe'],
   hive: Hive,
-  gPerL: number | undefined,
+  from: From,
   fromAbove: boolean,
 ) {
-  if (dribble) return dribbled(core, dribble, hive, gPerL, fromAbove)
-  if (strip) return hung(core, strip, hive)
+  if (dribble) return dribbled(core, dribble, hive, from?.g_per_l, fromAbove)
+  if (strip) return hung(core, strip, hive, from)
   if (pad) return evaporated(core, pad, hive)
   return nothing('ml')
 }
@@ -82,57 +95,62 @@ function dribbled(
 ): Amount {
   const rule = { ...base.rule, from_above: fromAbove }
   // A label has a table of its own, which goes with the product and not with a strength.
-  const { answer } = base.hold.card
+  const { answer, faults } = base.hold.card
     ? core.plan({ ...base, colonies: [hive], mean: undefined, size: { by: 'seams' }, rule })
     : core.dose({ colonies: [hive], g_per_l: gPerL ?? USUAL, applicator: base.applicator, rule })
   const dose = answer?.doses[0]
-  if (!dose) return nothing('ml')
+  if (!dose) return refused('ml', faults)
   const device = base.applicator?.device ?? 'syringe'
+  const drawn = drawing(dose.draws, device)
+  const acid = base.hold.card || gPerL ? plain(Math.round(dose.mg_per_seam)) : ''
   return {
     figure: dose.ml,
     unit: 'ml',
     words: text.ml,
     boxes: dose.boxes.map((b) => b.ml),
-    draws:
-      dose.draws.length === 0
-        ? ''
-        : device === 'syringe'
-          ? text.draw(drawing(dose.draws, device))
-          : drawing(dose.draws, device),
-    why: dose.capped ? text.asked(plain(dose.asked_ml), plain(dose.ml), dose.seam_ml.toFixed(1)) : '',
+    draws: device === 'syringe' && drawn ? text.draw(drawn) : drawn,
+    each: dose.seam_ml > 0 ? text.eachSeam(tenths(dose.seam_ml), acid) : '',
+    why: dose.capped ? text.asked(plain(dose.asked_ml), plain(dose.ml)) : '',
+    warnings: warned(answer.notes),
     board: (box, i) => withDoses(gapsOf(box, dose.boxes[i]?.gaps), dose.boxes[i]),
   }
 }
 
-/** Any strength does to share a dose out: the mL do not depend on it. */
+/** Any strength does to share a dose out while no jar is chosen: the mL do not depend on it. */
 const USUAL = 35
 
-function hung(core: Core, base: Schemas['StripRequest'], hive: Hive): Amount {
-  const { answer } = core.place({
+function hung(core: Core, base: Schemas['StripRequest'], hive: Hive, from: From): Amount {
+  const { answer, faults } = core.place({
     colonies: [hive],
     carrier: base.carrier,
     between_boxes: base.between_boxes,
     number: base.number,
+    ...(from ? { piece_oad_g: from.oad_mg / 1000 } : {}),
   })
   const row = answer?.colonies[0]
-  if (!row) return nothing('pieces')
+  if (!row) return refused('pieces', faults)
   const carrier = base.carrier ?? 'strip'
   return {
+    ...nothing('pieces'),
     figure: row.strips,
-    unit: 'pieces',
     words: text.strips(row.strips),
     boxes: row.boxes.map((b) => b.strips),
-    draws: '',
-    why: '',
+    warnings: warned(answer.notes),
     board: (box, i) => withStrips(gapsOf(box, row.boxes[i]?.gaps), row.boxes[i], carrier),
   }
 }
 
 function evaporated(core: Core, base: Schemas['PadRequest'], hive: Hive): Amount {
-  const { answer } = core.pad({ ...base, colonies: [hive], mean: undefined, size: { by: 'visit' } })
-  const given = answer?.given[0]
-  if (!given) return nothing(base.hold.kind === 'ready_pads' ? 'pieces' : 'ml')
   const pieces = base.hold.kind === 'ready_pads'
+  const unit = pieces ? 'pieces' : 'ml'
+  const { answer, faults } = core.pad({ ...base, colonies: [hive], mean: undefined, size: { by: 'visit' } })
+  const given = answer?.given[0]
+  if (!given) return refused(unit, faults)
   const figure = pieces ? (given.pads ?? 0) : (given.ml ?? 0)
-  return { ...nothing(pieces ? 'pieces' : 'ml'), figure, words: pieces ? text.pads(figure) : text.ml }
+  return {
+    ...nothing(unit),
+    figure,
+    words: pieces ? text.pads(figure) : text.ml,
+    warnings: warned(answer.notes),
+  }
 }

@@ -13,6 +13,8 @@ export interface Waiting {
   /** The line that it corrects. */
   amends?: string
   application: Application
+  /** It was sent once: whether the server has it is not known until it answers. */
+  tried?: boolean
   /** Why it could not be kept; it then waits for the keeper. */
   refused?: string
 }

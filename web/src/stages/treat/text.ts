@@ -1,3 +1,7 @@
+import type { Schemas } from '../../api/client'
+import { date } from '../../shell/day'
+import { plain } from '../../units/format'
+
 const STRIPS = (n: number) => (n === 1 ? 'strip' : 'strips')
 const PADS = (n: number) => (n === 1 ? 'pad' : 'pads')
 
@@ -8,7 +12,11 @@ export const text = {
   none: 'No job is made yet: Decide makes one.',
   toDecide: 'To Decide',
   start: 'Go round',
-  startOut: 'Take out today',
+  startOut: 'Take out',
+  dueOut: (from: string, by: string) => `due out ${from} to ${by}`,
+  pastOut: 'past their last day',
+  overWith: 'Jobs that are over',
+  doneOf: (n: number) => `${n} done`,
   sheet: 'On paper',
   practice: 'Practise the pace with plain syrup',
   colonies: (n: number) => (n === 1 ? '1 colony' : `${n} colonies`),
@@ -21,13 +29,13 @@ export const text = {
   seamsNow: 'Tap a gap as you see it',
   ml: 'mL',
   draw: (figures: string) => `draw ${figures}`,
-  mixFirst: 'No batch is ready for it.',
+  mixFirst: 'No batch is finished for it.',
   toMix: 'Mix one first',
   strips: STRIPS,
   pieces: (method: string, n: number) => (method === 'pad' ? PADS(n) : STRIPS(n)),
   pads: PADS,
-  asked: (asked: string, given: string, seam: string) =>
-    `${asked} asked, ${given} given: the cap. ${seam} in each seam.`,
+  asked: (asked: string, given: string) => `${asked} asked, ${given} given: the cap`,
+  eachSeam: (ml: string, mg: string) => `${ml} mL${mg && `, ${mg} mg of acid`} in a full seam`,
   boxes: (parts: string) => `bottom first: ${parts}`,
   box: (n: number, amount: string) => `box ${n} ${amount}`,
   open: 'Open the boxes',
@@ -42,6 +50,8 @@ export const text = {
   really: 'Really given',
   nothing: 'Nothing given',
   keepIt: 'Write it down',
+  deadKeep: 'Nothing given, look again',
+  deadClose: 'It is dead: close it',
   cancel: 'Back',
   reasons: {
     ran_out: 'Ran out',
@@ -71,6 +81,25 @@ export const text = {
 
   jar: (number: number, name: string) => `No. ${number} ${name}`,
   jarLabel: 'Giving from',
+  notMade: ' (not at the bench)',
+  unsaid:
+    'This batch was planned but not finished at the bench. Nothing is poured from it until you say that it was mixed.',
+  byHand: 'It was mixed without the bench',
+  toBench: 'To the batch',
+  tooStrong: 'Stronger than this job means, mL for mL: every dose holds more acid than was planned.',
+
+  methods: { dribble: 'Dribbled', strip: 'Strips', pad: 'Formic pads', vapour: 'Vaporised' } as Record<
+    string,
+    string
+  >,
+  stopTitle: 'Stop: not another dose',
+  stopGiven: (method: string, what: string, on: string) =>
+    `${method}${what && ` (${what})`} on ${on}. Doses of the same acid add up.`,
+  stopJob: (job: string, on: string) => `Also in the open job ${job}, for ${on}.`,
+  stopWhy: 'Leave it out, or say why it gets this one all the same. The reason is kept.',
+  stopReason: 'Why give it all the same',
+  stopAgainst: 'Give it all the same',
+  stopPass: 'Leave it, next hive',
   noJar: 'from no batch',
   does: (n: number) => `does ${n} more`,
   doesAll: (over: string) => `does them all, ${over} over`,
@@ -112,6 +141,9 @@ export const text = {
     clock: 'phone’s clock is off',
     no_batch: 'from no batch',
     too_much: 'more than meant',
+    too_strong: 'stronger than meant',
+    not_made: 'from a batch not made',
+    again: 'dosed again',
     past_day: 'past its day',
   } as Record<string, string>,
 
@@ -124,6 +156,9 @@ export const text = {
   neutralisedYes: 'It is neutralised: close the account',
   toBatch: 'the batch and its ledger',
   due: (from: string, to: string) => `Out from ${from}, by ${to} at the latest.`,
+  early: (n: number) =>
+    `${n === 1 ? '1 day' : `${n} days`} before they are due out. Mites in sealed brood need the whole time.`,
+  earlyYes: 'Take them out all the same',
   daysIn: (n: number) => (n === 1 ? 'in for 1 day' : `in for ${n} days`),
   takeOut: 'Take out',
   came: 'Came out',
@@ -154,3 +189,18 @@ export const text = {
   now: (n: number, all: number) => `seam ${n} of ${all}`,
   paceHint: '5 mL in each, on the bees, not on the bars.',
 }
+
+/** What a line says was done, in a few words. */
+export function wordsOf(method: string, r: Schemas['Application']) {
+  if (r.kind === 'out') return text.tookOut(r.came ?? 0, r.missing ?? 0)
+  if (r.kind !== 'given') return text.skipped
+  const amount = r.amount ?? 0
+  const unit = r.unit === 'pieces' || method === 'strip' ? text.pieces(method, amount) : text.ml
+  return `${plain(amount)} ${unit}`
+}
+
+/** What a round stops at, in a sentence. */
+export const stopWords = (s: Schemas['Stop']) =>
+  s.code === 'in_job'
+    ? text.stopJob(s.job ?? '', date(s.on))
+    : text.stopGiven(text.methods[s.method] ?? '', s.what ?? '', date(s.on))

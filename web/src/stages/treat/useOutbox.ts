@@ -24,6 +24,8 @@ export function useOutbox(job: string, day: string) {
     heldNow.current = held
   })
   const sending = useRef(false)
+  const tried = useRef(new Set<string>())
+  const dropped = useRef(new Set<string>())
 
   const refresh = useCallback(async () => {
     const all = await waiting().catch(() => [])
@@ -36,8 +38,11 @@ export function useOutbox(job: string, day: string) {
     sending.current = true
     try {
       for (;;) {
-        const next = [...(await refresh()), ...heldNow.current].filter((w) => !w.refused)
-        const first = next[0]
+        const next = [...(await refresh()), ...heldNow.current].filter(
+          (w) => !w.refused && !dropped.current.has(w.id),
+        )
+        // A line goes before the one that takes it back, whatever the phone's clock did.
+        const first = next.find((w) => !next.some((o) => o.id === w.amends))
         if (!first) {
           setSignal('sent')
           return
@@ -46,6 +51,13 @@ export function useOutbox(job: string, day: string) {
         const group = first.amends
           ? [first]
           : next.filter((w) => !w.amends && w.job === first.job && w.day === first.day)
+        const fresh = group.filter((w) => !w.tried && !tried.current.has(w.id))
+        fresh.forEach((w) => tried.current.add(w.id))
+        await Promise.all(
+          fresh
+            .filter((w) => !heldNow.current.includes(w))
+            .map((w) => put({ ...w, tried: true }).catch(() => undefined)),
+        )
         const settled = await (first.amends ? sendAmendment(first) : sendGroup(first, group))
         if (settled.round) queries.setQueryData(roundKey(first.job, first.day), settled.round)
         // Until the server's word is here, the line it corrects stays hidden by this one.
@@ -79,6 +91,7 @@ export function useOutbox(job: string, day: string) {
     }
   }, [send])
 
+  const all = useMemo(() => [...(items ?? []), ...held], [items, held])
   const add = async (application: Application, amends?: string) => {
     const w: Waiting = {
       id: application.id,
@@ -98,11 +111,24 @@ export function useOutbox(job: string, day: string) {
     void send()
   }
   const remove = async (id: string) => {
+    dropped.current.add(id)
     await drop(id)
     setHeld((h) => h.filter((w) => w.id !== id))
     await refresh()
   }
-  const all = useMemo(() => [...(items ?? []), ...held], [items, held])
+  /**
+   * Takes a line back: one that never left the phone is dropped. Of one that was sent the
+   * server may know, answer or not: another line takes that one back.
+   */
+  const takeBack = (r: Application) => {
+    const waits = all.find((w) => w.id === r.id)
+    if (waits && !waits.tried && !tried.current.has(r.id)) void remove(r.id)
+    else
+      void add(
+        { id: crypto.randomUUID(), colony_id: r.colony_id, kind: 'skipped', reason: 'taken_back' },
+        r.id,
+      )
+  }
   const mine = useMemo(() => all.filter((w) => w.job === job && w.day === day && !w.refused), [all, job, day])
   return {
     mine,
@@ -115,6 +141,7 @@ export function useOutbox(job: string, day: string) {
     signal,
     add,
     remove,
+    takeBack,
     send,
   }
 }

@@ -16,12 +16,15 @@ interface Props {
   primary: Press | undefined
   /** What the large button says while nothing can be done. */
   idle?: string
+  /** Why nothing goes on from here: a fault that is open. */
+  held?: string | undefined
   second?: Press
   third?: Press
 }
 
 /** The foot of a step: back, and one large button that the space bar presses, too. */
-export function Bar({ onBack, first, busy, primary, idle, second, third }: Props) {
+export function Bar({ onBack, first, busy, primary: offered, idle, held, second, third }: Props) {
+  const primary = held === undefined ? offered : undefined
   const press = useRef<() => void>(() => undefined)
   useEffect(() => {
     press.current = () => {
@@ -45,7 +48,7 @@ export function Bar({ onBack, first, busy, primary, idle, second, third }: Props
       <Button size="large" disabled={first || busy} onClick={onBack} data-back>
         {text.back}
       </Button>
-      {third && (
+      {third && held === undefined && (
         <Button size="large" disabled={busy} onClick={third.onPress} data-third>
           {third.words}
         </Button>
@@ -63,7 +66,7 @@ export function Bar({ onBack, first, busy, primary, idle, second, third }: Props
         onClick={() => primary?.onPress()}
         data-primary
       >
-        {primary?.words ?? idle ?? text.next} <kbd>{text.space}</kbd>
+        {primary?.words ?? held ?? idle ?? text.next} <kbd>{text.space}</kbd>
       </Button>
     </div>
   )

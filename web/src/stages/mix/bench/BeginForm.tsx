@@ -199,7 +199,7 @@ function Weighings({ run }: { run: Run }) {
               {a.rest && <small>{run.balances[a.rest.balance]?.name}</small>}
             </span>
             <b className={a.acid ? styles.harm : undefined}>
-              {a.rest ? text.planRow(a.rest.loads.length, plain(a.rest.loads[0]?.target_g ?? 0)) : '—'}
+              {a.rest ? text.planRow(a.rest.loads.map((l) => plain(l.target_g))) : '—'}
               <small>
                 {a.rest
                   ? a.rest.off_percent >= 0.05

@@ -5,7 +5,7 @@ import styles from './bench.module.css'
 import { BeginForm } from './BeginForm'
 import { Ended } from './Ended'
 import { Finish } from './Finish'
-import { Mend, mendable } from './Mend'
+import { Mend, mendable, told } from './Mend'
 import { SoFar } from './SoFar'
 import { Step } from './Step'
 import { text } from './text'
@@ -30,6 +30,9 @@ function Working({ run }: { run: Run }) {
   const at = useHappen(run.batch_id)
   const { readings, instruments } = useStream(run.batch_id)
   const [finishing, setFinishing] = useState(false)
+  // What it came to when it was said to be left as it is.
+  const [accepted, setAccepted] = useState<string>()
+  const open = mendable(run) && accepted !== told(run)
   const go = (i: number) => {
     const act = run.acts[i]
     if (act) void at.happen({ kind: 'went', act: act.id })
@@ -40,7 +43,7 @@ function Working({ run }: { run: Run }) {
       <section className={styles.stage}>
         <Alarm run={run} readings={readings} probe={probe} />
         <Trouble at={at} />
-        {mendable(run) && <Mend run={run} at={at} />}
+        {open && <Mend run={run} at={at} onAccept={() => setAccepted(told(run))} />}
         {finishing ? (
           <Finish run={run} at={at} onBack={() => setFinishing(false)} />
         ) : (
@@ -50,6 +53,7 @@ function Working({ run }: { run: Run }) {
             at={at}
             readings={readings}
             instruments={instruments}
+            held={open ? text.mendFirst : undefined}
             onBack={() => go(run.at - 1)}
             onNext={() => (run.at + 1 < run.acts.length ? go(run.at + 1) : setFinishing(true))}
           />

@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { useState } from 'react'
 import { Choice } from '../../../parts/Choice'
-import { three } from '../../../units/format'
+import { tenths, three } from '../../../units/format'
 import { read } from '../reader'
 import { Bar } from './Bar'
 import styles from './bench.module.css'
@@ -23,12 +23,13 @@ interface Props {
 export function Finish({ run, at, onBack }: Props) {
   const [keeping, setKeeping] = useState(run.keepings.length === 1 ? (run.keepings[0]?.store ?? '') : '')
   const [sure, setSure] = useState(false)
+  const [asIs, setAsIs] = useState(false)
   const [pieces, setPieces] = useState('')
   const [discarding, setDiscarding] = useState(false)
   const missing = run.acts.filter(
     (a) => !a.done && (a.kind === 'weigh' || a.kind === 'count' || a.kind === 'left') && a.took.length === 0,
   )
-  const { uptake } = run
+  const { uptake, off_by: off } = run
   if (discarding) return <Discard run={run} at={at} onKeep={() => setDiscarding(false)} />
   const number = pieces === '' ? undefined : read(pieces)
   const finish = () =>
@@ -36,6 +37,7 @@ export function Finish({ run, at, onBack }: Props) {
       kind: 'finished',
       keeping,
       sure,
+      as_is: asIs,
       ...(number !== undefined && !Number.isNaN(number) ? { pieces: Math.round(number) } : {}),
     })
   return (
@@ -57,6 +59,16 @@ export function Finish({ run, at, onBack }: Props) {
               {bases(run.so_far) && ` · ${bases(run.so_far)}`}
             </p>
           </>
+        )}
+        {off && missing.length === 0 && (
+          <div className={styles.mend} data-off-recipe>
+            <h2>{text.offBy(tenths(Math.abs(off.percent)), off.percent > 0)}</h2>
+            <p>{text.offDose[off.dose](three(off.mg), three(off.meant_mg))}</p>
+            <FormControlLabel
+              control={<Checkbox checked={asIs} onChange={(e) => setAsIs(e.target.checked)} data-as-is />}
+              label={text.asIs}
+            />
+          </div>
         )}
         {uptake && (
           <>
@@ -103,8 +115,12 @@ export function Finish({ run, at, onBack }: Props) {
       <Bar
         onBack={onBack}
         busy={at.busy}
-        idle={missing.length > 0 ? text.missing : text.keptWhere}
-        primary={missing.length === 0 && keeping ? { words: text.finishYes, onPress: finish } : undefined}
+        idle={missing.length > 0 ? text.missing : off && !asIs ? text.offAsk : text.keptWhere}
+        primary={
+          missing.length === 0 && keeping && (!off || asIs)
+            ? { words: text.finishYes, onPress: finish }
+            : undefined
+        }
       />
     </div>
   )

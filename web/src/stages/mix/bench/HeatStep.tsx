@@ -11,7 +11,7 @@ import { TypedFigure } from './TypedFigure'
 import { send, useReading } from './useInstruments'
 
 /** A temperature between two: what the thermometer shows, or what is typed. */
-export function HeatStep({ run, act, at, readings, instruments, onBack, onNext }: StepProps) {
+export function HeatStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
   const { system } = useUnits()
   const device = instruments.find((i) => i.kind === 'probe')
   const reading = useReading(readings, device?.id)
@@ -101,6 +101,7 @@ export function HeatStep({ run, act, at, readings, instruments, onBack, onNext }
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={held}
         primary={
           where === 'in' && known !== undefined
             ? { words: text.takeTemp(words(known)), onPress: () => void go() }

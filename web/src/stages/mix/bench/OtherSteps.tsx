@@ -8,7 +8,7 @@ import { text } from './text'
 import { useReading } from './useInstruments'
 
 /** Whole pieces, counted in. */
-export function CountStep({ run, act, at, onBack, onNext }: StepProps) {
+export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const wanted = act.count ?? 0
   const take = () => void at.happen({ kind: 'took', act: act.id, load: act.took.length, count: wanted })
   const inNow = act.took.reduce((sum, t) => sum + (t.count ?? 0), 0)
@@ -24,6 +24,7 @@ export function CountStep({ run, act, at, onBack, onNext }: StepProps) {
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={act.done ? held : undefined}
         primary={
           act.done ? { words: text.next, onPress: onNext } : { words: text.pieces(wanted), onPress: take }
         }
@@ -41,7 +42,7 @@ export function CountStep({ run, act, at, onBack, onNext }: StepProps) {
 }
 
 /** A wait: its clock is the server's, and goes on when the page is closed. */
-export function WaitStep({ run, act, at, readings, instruments, onBack, onNext }: StepProps) {
+export function WaitStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
   const { system } = useUnits()
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   const reading = useReading(readings, act.high_c ? probe?.id : undefined)
@@ -66,6 +67,7 @@ export function WaitStep({ run, act, at, readings, instruments, onBack, onNext }
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={held}
         primary={
           left === undefined
             ? { words: text.start, onPress: () => void at.happen({ kind: 'began', act: act.id }) }

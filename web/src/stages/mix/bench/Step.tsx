@@ -16,6 +16,8 @@ export interface StepProps {
   at: Happening
   readings: Readings
   instruments: Instrument[]
+  /** Why nothing goes on from here: it would not come out as wanted, and nobody said what to do. */
+  held: string | undefined
   onBack: () => void
   onNext: () => void
 }
@@ -66,7 +68,7 @@ function Body(props: StepProps) {
 }
 
 /** Done, and where it asks for it seen to be so. */
-function DoStep({ run, act, at, onBack, onNext }: StepProps) {
+function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const { system } = useUnits()
   const answer = async (yes: boolean) => {
     if (await at.happen({ kind: 'said', act: act.id, answer: yes ? 'yes' : 'no' })) if (yes) onNext()
@@ -90,6 +92,7 @@ function DoStep({ run, act, at, onBack, onNext }: StepProps) {
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={held}
         primary={{ words: act.check ? text.yes : text.yesDone, onPress: () => void answer(true) }}
         second={act.check ? { words: text.no, onPress: () => void answer(false) } : undefined}
       />
@@ -98,7 +101,7 @@ function DoStep({ run, act, at, onBack, onNext }: StepProps) {
 }
 
 /** A test whose answer chooses the water; it may be left out. */
-function TestStep({ run, act, at, onBack, onNext }: StepProps) {
+function TestStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const answer = async (a: string) => {
     if (await at.happen({ kind: 'said', act: act.id, answer: a })) onNext()
   }
@@ -115,6 +118,7 @@ function TestStep({ run, act, at, onBack, onNext }: StepProps) {
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={held}
         primary={{ words: text.clear, onPress: () => void answer('clear') }}
         second={{ words: text.cloudy, onPress: () => void answer('cloudy') }}
         third={{ words: text.skip, onPress: onNext }}

@@ -17,7 +17,7 @@ const fitting = (instruments: Instrument[], division: number | undefined) =>
   instruments.find((i) => i.kind === 'balance' && i.division === division)
 
 /** A load on the balance: what is wanted, what it shows, and one key that takes it. */
-export function WeighStep({ run, act, at, readings, instruments, onBack, onNext }: StepProps) {
+export function WeighStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
   const index = act.balance
   const balance = run.balances[index]
   const division = balance?.balance_g ?? 1
@@ -55,7 +55,8 @@ export function WeighStep({ run, act, at, readings, instruments, onBack, onNext 
         <div className={styles.wanted}>
           {load && !finished && (
             <p className={act.acid ? `${styles.target} ${styles.harm}` : styles.target} data-target>
-              {text.weigh(wanted(load.target_g))} <small>{text.band(wanted(load.band_g))}</small>
+              {act.took.length > 0 ? text.addMore(wanted(load.target_g)) : text.weigh(wanted(load.target_g))}{' '}
+              <small>{text.band(wanted(load.band_g))}</small>
             </p>
           )}
           {finished && !left && <p className={styles.target}>{text.enough}</p>}
@@ -64,6 +65,9 @@ export function WeighStep({ run, act, at, readings, instruments, onBack, onNext 
             {act.rest && act.rest.loads.length > 1 && (
               <b> · {text.loadOf(act.took.length + 1, act.took.length + act.rest.loads.length)}</b>
             )}
+            {act.target_g && !finished && (act.took.length > 0 || (act.rest?.loads.length ?? 0) > 1)
+              ? ` · ${text.inAll(wanted(act.target_g))}`
+              : ''}
             {act.volume_ml && !finished ? ` · ${plain(Math.round(act.volume_ml))} mL` : ''}
           </p>
           <Certainty rest={act.rest} show={show} />
@@ -97,6 +101,7 @@ export function WeighStep({ run, act, at, readings, instruments, onBack, onNext 
         onBack={onBack}
         first={run.at === 0}
         busy={at.busy}
+        held={finished && figure === undefined ? held : undefined}
         primary={primary}
         third={finished ? undefined : { words: text.skip, onPress: onNext }}
       />

@@ -103,6 +103,8 @@ export const text = {
   band: (band: string) => `± ${band}`,
   loadOf: (n: number, all: number) => `load ${n} of ${all}`,
   inNow: (grams: string) => `in: ${grams} g`,
+  addMore: (grams: string) => `add ${grams} g more`,
+  inAll: (grams: string) => `${grams} g in all`,
   enough: 'It is in.',
   more: 'more',
   there: 'there',
@@ -195,13 +197,18 @@ export const text = {
   mendTitle: 'It would not come out as wanted',
   mendSays: (figure: string, low: string, high: string) => `${figure} lies outside ${low} to ${high}.`,
   mendBy: 'This brings it back:',
-  mendAdd: (grams: string, what: string) => `${grams} g ${of(what)}`,
-  mendCount: (n: number, what: string) => `${n} ${of(what)}`,
+  mendOr: 'Or bring it back by adding:',
+  mendFirst: 'First choose: correct it, or leave it',
+  mendAdd: (grams: string, what: string, all: string) => `add ${grams} g ${of(what)} (${all} g in all)`,
+  mendCount: (n: number, what: string) => `add ${n} ${of(what)}`,
+  takeOff: (grams: string, what: string) => `Take ${grams} g of the ${of(what)} off again`,
+  takeOffHow: 'With a dry spoon, while it is still dry and alone in the cup. Then weigh it once more.',
+  weighAgain: 'I took it off: weigh again',
   mendTo: (volume: string, strength: string) => `Then it is ${volume} of ${strength}.`,
   mendFits: 'Your vessel takes it.',
   mendTight: 'Your vessel does not take it: change to a larger one first.',
   mendNot: 'No addition brings it back: keep it as it is, with its strength on the label, or throw it away.',
-  mend: 'Mend it',
+  mend: 'Correct it by adding',
   keepSo: 'Leave it as it is',
   discard: 'Throw it away',
   discardTitle: 'Throw the batch away',
@@ -214,6 +221,16 @@ export const text = {
   keepIt: 'Keep it',
   discarded: 'This batch was thrown away.',
 
+  offBy: (percent: string, stronger: boolean) =>
+    `It is ${percent} % ${stronger ? 'stronger' : 'weaker'} than the recipe`,
+  offDose: {
+    full_seam: (mg: string, meant: string) =>
+      `A full seam would get ${mg} mg of acid instead of ${meant} mg.`,
+    piece: (mg: string, meant: string) => `Each piece would hold ${mg} mg of acid instead of ${meant} mg.`,
+    ten_ml: (mg: string, meant: string) => `10 mL would hold ${mg} mg of acid instead of ${meant} mg.`,
+  },
+  offAsk: 'Say whether it is used as it is',
+  asIs: 'Yes, use it as it is; its label shows its real strength',
   finish: 'Finish',
   finishTitle: 'Is it done?',
   missing: 'Not weighed yet',
@@ -253,7 +270,11 @@ export const text = {
   cup: 'Cup it is weighed in',
   vessel: 'Jug, pot or bottle',
   plan: 'How it is weighed',
-  planRow: (loads: number, load: string) => (loads === 1 ? `${load} g` : `${loads} loads of ${load} g`),
+  planRow: (loads: readonly string[]) => {
+    const [first = '', last = ''] = [loads[0], loads.at(-1)]
+    if (loads.length === 1) return `${first} g`
+    return `${loads.length} loads of ${first} g${last === first ? '' : `, the last ${last} g`}`
+  },
   planRoom: (v: string) => `It wants a vessel of ${v} or more.`,
   planTight: 'Too small for it, with headroom for stirring.',
   cannotWeigh: 'None of these balances carries it in 50 loads.',

@@ -49,6 +49,7 @@ export function useHappen(id: string) {
     happen,
     busy: sending.isPending,
     faults: refused?.faults ?? {},
+    codes: refused?.codes ?? {},
     stale: refused?.status === 409,
     message:
       refused && refused.status !== 409

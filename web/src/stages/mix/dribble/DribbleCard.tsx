@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { Schemas } from '../../../api/client'
 import { Board, type BoardGap } from '../../../drawing/Board'
-import { plain, seams as fraction } from '../../../units/format'
+import { plain, seams as fraction, tenths } from '../../../units/format'
 import type { Change } from '../draft'
 import type { DraftColony } from '../hives/hive'
 import { HiveCard } from '../hives/HiveCard'
@@ -16,16 +16,18 @@ interface Props {
   at: number
   dose: Schemas['ColonyDose'] | undefined
   device: Device
+  heed: string
   change: Change
 }
 
 /** One colony, with the mL for each gap under it. */
-export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device, change }: Props) {
+export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device, heed, change }: Props) {
   return (
     <HiveCard
       colony={colony}
       at={at}
       change={change}
+      heed={heed}
       figure={
         dose && (
           <>
@@ -46,14 +48,20 @@ export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device,
           />
         )
       }}
-      foot={dose && dose.draws.length > 0 && handling(dose, device)}
+      foot={dose && dose.ml > 0 && handling(dose, device)}
     />
   )
 })
 
 function handling(dose: Schemas['ColonyDose'], device: Device) {
-  if (dose.capped) return text.asked(plain(dose.asked_ml), dose.seam_ml.toFixed(1))
-  return (device !== 'syringe' || dose.draws.length > 1) && drawing(dose.draws, device)
+  const byHand = device !== 'syringe' || dose.draws.length > 1
+  return [
+    byHand && drawing(dose.draws, device),
+    dose.capped && text.asked(plain(dose.asked_ml)),
+    dose.mg > 0 && text.inEach(tenths(dose.seam_ml), plain(Math.round(dose.mg_per_seam))),
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }
 
 /** Under each gap its mL; a dot for none, nothing while it is not known. */

@@ -34,9 +34,9 @@ export function DribbleDocket({
       <Sheet
         weighing={
           <>
+            <Warnings notes={plan.notes} />
             <Lines lines={plan.lines} words={text.steps} pieces={text.tablets} />
             <Strengths plan={plan} cap={plain(request.rule?.cap_ml ?? 50)} />
-            <Warnings notes={plan.notes} />
           </>
         }
         giving={
@@ -89,7 +89,12 @@ function Doses({ plan, device }: { plan: Answer; device: Device }) {
         name: d.name,
         cells: [seams(d.seams), drawing(d.draws, device)],
         figure: plain(d.ml),
-        parts: d.boxes.length > 1 ? d.boxes.map((b) => plain(b.ml)).join(' + ') : undefined,
+        parts: [
+          d.boxes.length > 1 && d.boxes.map((b) => plain(b.ml)).join(' + '),
+          d.mg > 0 && `${plain(Math.round(d.mg))} mg`,
+        ]
+          .filter(Boolean)
+          .join(' · '),
       }))}
       sum={{
         cells: [seams(plan.doses.reduce((sum, d) => sum + d.seams, 0)), ''],

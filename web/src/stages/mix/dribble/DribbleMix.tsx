@@ -3,6 +3,7 @@ import { mass } from '../../../units/format'
 import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { ApplicatorPanel } from './ApplicatorPanel'
@@ -33,6 +34,7 @@ export function DribbleMix(workplace: Workplace) {
       asked={asked}
       kept={{ recipe: { dribble: reading.request } }}
       made={{ ml: plan?.volume_ml, acid: plan && acid(plan) }}
+      notes={plan?.notes}
       panels={
         <>
           <HoldPanel draft={own} change={changeOwn} />
@@ -62,6 +64,7 @@ export function DribbleMix(workplace: Workplace) {
                 at={i}
                 dose={rowOf(plan?.doses, i, colony)}
                 device={own.applicator.device}
+                heed={heedOf(plan?.notes, colony.name)}
                 change={change}
               />
             )}

@@ -1,7 +1,9 @@
+import Button from '@mui/material/Button'
 import { lazy, Suspense } from 'react'
 import { Choice } from '../../../parts/Choice'
 import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
+import { useFaultCode } from '../../../parts/faults'
 import { Section } from '../../../parts/Section'
 import { useVolumeUnit } from '../../../units/units'
 import type { Change } from '../draft'
@@ -70,6 +72,7 @@ function PowderFields({
   change: Change<DribbleDraft>
 }) {
   const powder = draft.hold.powder[kind]
+  const basisAsked = useFaultCode('hold.oad_percent') === 'basis_share'
   return (
     <>
       <Figures
@@ -79,13 +82,44 @@ function PowderFields({
           { of: 'grams', label: text.holdAmount[kind], unit: 'g', path: 'hold.grams' },
           {
             of: 'oadPercent',
-            label: text.oadShare,
+            label: powder.anhydrous ? text.acidShare : text.oadShare,
             unit: '%',
             path: 'hold.oad_percent',
             hint: kind === 'packet' && powder.oadPercent === '' ? text.packetShareHint : undefined,
           },
         ]}
       />
+      {basisAsked && (
+        <div>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => change((d) => void (d.hold.powder[kind].oadPercent = '100'))}
+            data-share-pure
+          >
+            {text.sharePure}
+          </Button>
+          <Button
+            size="small"
+            onClick={() => change((d) => void (d.hold.powder[kind].sureShare = powder.oadPercent))}
+            data-share-real
+          >
+            {text.shareReal(powder.oadPercent)}
+          </Button>
+        </div>
+      )}
+      {kind === 'crystals' && (
+        <>
+          <Choice
+            label={text.powderBasis}
+            value={powder.anhydrous ? 'anhydrous' : ''}
+            options={text.powderBases}
+            path="hold.basis"
+            onChange={(v) => change((d) => void (d.hold.powder[kind].anhydrous = v === 'anhydrous'))}
+          />
+          {powder.anhydrous && <p className="quiet">{text.anhydrousHint}</p>}
+        </>
+      )}
       {kind !== 'crystals' && (
         <Field
           label={text.count[kind]}

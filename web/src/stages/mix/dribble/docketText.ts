@@ -1,5 +1,10 @@
 import type { Degrees, StepWords } from '../../../docket/Lines'
 
+const ACIDS: Record<string, string> = {
+  packet_powder: 'Packet powder',
+  oxalic_acid_anhydrous: 'Anhydrous oxalic acid',
+}
+
 /** Every word of the dribble's docket, on the screen and on paper. */
 export const text = {
   weighFor: (volume: string) => `Weigh for ${volume}`,
@@ -11,10 +16,7 @@ export const text = {
   steps: {
     sugar: () => ['Sugar', 'clean hands, before the gear'],
     hot_water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'a third of it, into the jug first'],
-    acid: (l) => [
-      l.ingredient === 'packet_powder' ? 'Packet powder' : 'Oxalic dihydrate',
-      'into the hot water, stir till clear, no metal',
-    ],
+    acid: (l) => [ACIDS[l.ingredient] ?? 'Oxalic dihydrate', 'into the hot water, stir till clear, no metal'],
     rest_water: (_, at) => ['The sugar, then water', `stir till clear, cool to ${at(20)}–${at(25)}, label`],
     all_water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'all of it; stir in the sugar till clear'],
     tablets: () => ['Tablets', 'counted in, stir till clear, no metal'],

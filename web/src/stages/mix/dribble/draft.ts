@@ -45,6 +45,10 @@ export interface Powder {
   grams: string
   oadPercent: string
   count: string
+  /** Its acid is without crystal water. */
+  anhydrous?: boolean
+  /** The share that was said to be a purity indeed. */
+  sureShare?: string
 }
 export type HoldKind = PowderKind | 'ready_mix' | 'ready_to_use'
 export type Basis = 'dihydrate' | 'anhydrous'
@@ -108,6 +112,8 @@ export function adopt(plan: Schemas['DribbleRequest']): DribbleDraft {
       grams: typed(h.grams),
       oadPercent: given(h.oad_percent, h.kind === 'packet' ? '' : '100'),
       count: typed(h.count),
+      anhydrous: h.basis === 'anhydrous',
+      sureShare: h.sure ? given(h.oad_percent, '') : '',
     }
   d.hold.madeUpTo = typed(h.made_up_to_ml)
   d.hold.volume = typed(h.volume_ml)

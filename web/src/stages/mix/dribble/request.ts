@@ -68,6 +68,9 @@ function readHold(h: DribbleDraft['hold'], r: Reader) {
     case 'tablets':
       hold.grams = r.number('hold.grams', h.powder[h.kind].grams)
       hold.oad_percent = r.number('hold.oad_percent', h.powder[h.kind].oadPercent)
+      if (h.powder[h.kind].anhydrous) hold.basis = 'anhydrous'
+      if (h.powder[h.kind].oadPercent && h.powder[h.kind].sureShare === h.powder[h.kind].oadPercent)
+        hold.sure = true
       if (h.kind !== 'crystals') hold.count = r.number('hold.count', h.powder[h.kind].count)
       if (h.kind === 'packet') hold.made_up_to_ml = r.volume('hold.made_up_to_ml', h.madeUpTo)
       break

@@ -23,12 +23,14 @@ interface Props {
   board: (box: DraftBox, i: number, name: string) => ReactNode
   /** A word at the foot, beside the seams. */
   foot?: ReactNode
+  /** What can harm here. */
+  heed?: string
   /** Seams do not matter here, and are not asked for. */
   seamless?: boolean
 }
 
 /** One colony: its boxes from above, the top box drawn uppermost, and what it gets. */
-export function HiveCard({ colony, at, change, figure, boxFigure, board, foot, seamless }: Props) {
+export function HiveCard({ colony, at, change, figure, boxFigure, board, foot, heed, seamless }: Props) {
   const faults = Object.entries(useContext(Faults)).filter(([field]) => field.startsWith(`colonies[${at}].`))
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const [slotsOpen, setSlotsOpen] = useState(false)
@@ -90,6 +92,7 @@ export function HiveCard({ colony, at, change, figure, boxFigure, board, foot, s
           ))}
         {foot && <span className={styles.draw}>{foot}</span>}
       </footer>
+      {heed && <p className={styles.colonyHeed}>{heed}</p>}
       {[...new Set(faults.map(([, fault]) => fault))].map((fault) => (
         <FormHelperText key={fault} error>
           {fault}

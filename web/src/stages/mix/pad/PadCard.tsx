@@ -16,16 +16,18 @@ interface Props {
   at: number
   row: Row | undefined
   from: LidProps['from']
+  heed: string
   change: Change
 }
 
 /** One colony, with its pads over the combs or under them. */
-export const PadCard = memo(function PadCard({ colony, at, row, from, change }: Props) {
+export const PadCard = memo(function PadCard({ colony, at, row, from, heed, change }: Props) {
   return (
     <HiveCard
       colony={colony}
       at={at}
       change={change}
+      heed={heed}
       figure={
         row && (
           <>

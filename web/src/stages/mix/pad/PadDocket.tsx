@@ -24,9 +24,9 @@ export function PadDocket({ answer: plan, request, place, rule, when, busy }: Do
       <Sheet
         weighing={
           <>
+            <Warnings notes={plan.notes} />
             <Lines lines={plan.lines} words={wordsOf(plan)} pieces={text.pads} />
             <Figures plan={plan} request={request} system={system} />
-            <Warnings notes={plan.notes} />
           </>
         }
         giving={

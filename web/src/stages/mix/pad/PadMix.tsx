@@ -3,6 +3,7 @@ import { mass } from '../../../units/format'
 import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { BottleBand } from './BottleBand'
@@ -36,6 +37,7 @@ export default function PadMix(workplace: Workplace) {
         figure: plan && ready ? text.pads(plan.visit_pads) : undefined,
         acid: plan && acid(plan),
       }}
+      notes={plan?.notes}
       panels={
         <>
           <HoldPanel draft={own} change={changeOwn} />
@@ -70,6 +72,7 @@ export default function PadMix(workplace: Workplace) {
                 at={i}
                 row={rowOf(plan?.given, i, colony)}
                 from={(plan?.from ?? 'above') as From}
+                heed={heedOf(plan?.notes, colony.name)}
                 change={change}
               />
             )}

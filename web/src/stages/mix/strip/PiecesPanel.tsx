@@ -71,7 +71,7 @@ function Learnt({ carrier, uptake, onTake }: LearntProps) {
   if (!own || three(own.each_g) === uptake) return null
   return (
     <Button size="small" onClick={() => onTake(three(own.each_g))} data-learnt>
-      {text.learnt(three(own.each_g), own.spread_g > 0 ? three(own.spread_g) : '', own.pots)}
+      {text.learnt(three(own.each_g), own.off_g > 0 ? three(own.off_g) : '', own.pots)}
     </Button>
   )
 }

@@ -19,17 +19,19 @@ interface Props {
   row: Row | undefined
   carrier: Carrier
   marks: Marks
+  heed: string
   change: Change
 }
 
 /** One colony, with its strips in their gaps. */
-export const StripCard = memo(function StripCard({ colony, at, row, carrier, marks, change }: Props) {
+export const StripCard = memo(function StripCard({ colony, at, row, carrier, marks, heed, change }: Props) {
   const again = () => change((d) => void (d.colonies[at]!.placed = null))
   return (
     <HiveCard
       colony={colony}
       at={at}
       change={change}
+      heed={heed}
       figure={
         row && (
           <>

@@ -32,9 +32,9 @@ export function StripDocket({
       <Sheet
         weighing={
           <>
+            <Warnings notes={plan.notes} />
             <Lines lines={plan.lines} words={text.steps} />
             <Figures plan={plan} carrier={carrier} system={system} />
-            <Warnings notes={plan.notes} />
             <Advice title={text.then} lines={work(plan, carrier, system)} />
           </>
         }

@@ -4,6 +4,7 @@ import { mass, plain } from '../../../units/format'
 import { BalancePanel } from '../BalancePanel'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../hives/Hives'
+import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { CarriedPanel } from './CarriedPanel'
@@ -37,6 +38,7 @@ export default function StripMix(workplace: Workplace) {
         figure: plan && text.count(plan.strips, own.carrier),
         acid: plan && acid(plan),
       }}
+      notes={plan?.notes}
       panels={
         <>
           <RecipePanel draft={own} change={changeOwn} />
@@ -79,6 +81,7 @@ export default function StripMix(workplace: Workplace) {
                 row={rowOf(plan?.colonies, i, colony)}
                 carrier={own.carrier}
                 marks={own.marks}
+                heed={heedOf(plan?.notes, colony.name)}
                 change={change}
               />
             )}

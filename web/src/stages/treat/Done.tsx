@@ -1,0 +1,36 @@
+import Button from '@mui/material/Button'
+import type { Schemas } from '../../api/client'
+import type { Application } from './outbox'
+import { text, wordsOf } from './text'
+import styles from './treat.module.css'
+
+interface Props {
+  method: Schemas['RoundDay']['method']
+  records: readonly Application[]
+  onUndo: (record: Application) => void
+}
+
+/** What was done at a hive, and how it is put right. */
+export function Done({ method, records, onUndo }: Props) {
+  return records.map((r) => (
+    <div key={r.id} className={styles.done} data-done={r.kind}>
+      <p className={styles.figure}>{wordsOf(method, r)}</p>
+      <p>
+        {text.doneAt(text.reasons[r.reason ?? ''] ?? '', r.by ?? '')}
+        {r.flags?.map((f) => (
+          <b key={f} className={styles.flag} data-flag={f}>
+            {text.flags[f] ?? f}
+          </b>
+        ))}
+        {(r.extras ?? []).map((e) => (
+          <span key={e} className={styles.extra}>
+            {text.extras[e] ?? e}
+          </span>
+        ))}
+      </p>
+      <Button size="large" variant="outlined" onClick={() => onUndo(r)} data-undo>
+        {text.undo}
+      </Button>
+    </div>
+  ))
+}
