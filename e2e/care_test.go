@@ -230,7 +230,7 @@ func TestTooMuchAcidIsNotWalkedPast(t *testing.T) {
 	p.presses()
 	p.at("finish")
 	p.choose("At room temperature, a day")
-	p.says("[data-off-recipe]", "5 mL", "mg")
+	p.says("[data-off-recipe]", "220 mg of acid instead of 175 mg")
 	if n := p.count("[data-primary]:enabled"); n != 0 {
 		t.Error("it can be finished unasked")
 	}

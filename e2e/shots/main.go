@@ -44,6 +44,8 @@ const (
 	r3       = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
 )
 
+const saltmarsh = `[data-decide-yard="Saltmarsh Hut"] `
+
 var views = []view{
 	{name: "mix-desk", size: browser.Desk, path: "/", wait: "[data-dose]"},
 	{name: "mix-phone", size: browser.Phone, path: "/", wait: "[data-dose]"},
@@ -57,9 +59,9 @@ var views = []view{
 		click(`[data-choose="pad"]`), shown("[data-given]"),
 	}},
 	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
-		click(`[data-decide-yard="Ropewalk"] [data-tick-all]`), shown("[data-shares] li"),
-		click(`[data-decide-yard="Ropewalk"] [data-row="R4"] [data-cell="dribble"]`),
-		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
+		script(`document.querySelector('[data-jobs]').scrollIntoView()`), shown(saltmarsh + "[data-tick-all]"),
+		click(saltmarsh + "[data-tick-all]"), shown("[data-shares] li"), click(saltmarsh + `[data-row="S7"] [data-cell="dribble"]`),
+		script(`document.querySelector('[data-decide-yard="Saltmarsh Hut"]').scrollIntoView()`),
 	}},
 	{name: "decide-phone", size: browser.Phone, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
 		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
@@ -96,10 +98,10 @@ var views = []view{
 	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }
 
-// mixed chooses the newest batch in the yard.
+// mixed chooses the newest batch that was not at the bench.
 var mixed = script(`(() => {
 	const jar = document.querySelector('[data-jar] select')
-	Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(jar, jar.options[1].value)
+	Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(jar, [...jar.options].find((o) => o.text.includes('not at the bench')).value)
 	jar.dispatchEvent(new Event('change', { bubbles: true }))
 })()`)
 

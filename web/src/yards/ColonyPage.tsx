@@ -146,6 +146,8 @@ function Looks({ looks }: { looks: readonly Schemas['Look'][] }) {
           <span>{date(l.on ?? '')}</span>
           {l.seams !== undefined && <b>{text.seams(l.seams)}</b>}
           {l.brood && `${text.broodAsk.toLowerCase()} ${text.brood[l.brood] ?? ''}`}
+          {l.larvae !== undefined && ` · ${text.larvaeAsk.toLowerCase()} ${open(l.larvae) ?? ''}`}
+          {l.eggs !== undefined && ` · ${text.eggsAsk.toLowerCase()} ${open(l.eggs) ?? ''}`}
           {l.stores && ` · ${text.stores[l.stores] ?? ''}`}
           {l.queen && ` · ${text.queenAsk.toLowerCase()} ${text.queen[l.queen] ?? ''}`}
           {l.temper && ` · ${text.temper[l.temper] ?? ''}`}
