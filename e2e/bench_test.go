@@ -183,18 +183,7 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.enter()
 	p.hives("6")
 	p.toBench("")
-	p.at("water_test")
-	p.click("[data-third]")
-	p.says("[data-typing]", "does not answer")
-	p.types("sugar", "25.8")
-	p.space()
-	p.at("gear")
-	p.space()
-	p.types("hot_water", "8.6")
-	p.space()
-	p.at("heat_water")
-	p.fill("temp_c", "66\r")
-	p.at("acid")
+	p.sixSeamsToTheAcid()
 	p.fill("grams", "much\r")
 	p.says(`[data-path="grams"]`, "Type a number")
 	p.fill("grams", "15.1\r")
@@ -213,10 +202,35 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-taken]")))
 	p.says("[data-so-far]", "1.5 g")
 	p.presses()
-	p.at("acid_clear")
-	p.presses()
-	p.at("add_sugar")
-	p.presses()
+	p.sixSeamsToTheEnd()
+	p.click("[data-primary]")
+	p.says("[data-ended]", "± ", "43 mL")
+}
+
+// sixSeamsToTheAcid types what a batch for six full seams takes until then.
+func (p page) sixSeamsToTheAcid() {
+	p.t.Helper()
+	p.at("water_test")
+	p.click("[data-third]")
+	p.says("[data-typing]", "does not answer")
+	p.types("sugar", "25.8")
+	p.space()
+	p.at("gear")
+	p.space()
+	p.types("hot_water", "8.6")
+	p.space()
+	p.at("heat_water")
+	p.fill("temp_c", "66\r")
+	p.at("acid")
+}
+
+// sixSeamsToTheEnd goes on from there until it asks whether it is done.
+func (p page) sixSeamsToTheEnd() {
+	p.t.Helper()
+	for _, step := range []string{"acid_clear", "add_sugar"} {
+		p.at(step)
+		p.presses()
+	}
 	p.types("rest_water", "17.2")
 	p.presses()
 	p.at("all_clear")
@@ -227,8 +241,6 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.presses()
 	p.at("finish")
 	p.choose("At room temperature, a day")
-	p.click("[data-primary]")
-	p.says("[data-ended]", "± ", "43 mL")
 }
 
 // presses presses the large button itself: on a phone there is no space bar.

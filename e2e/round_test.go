@@ -524,9 +524,25 @@ func TestRoundOfStrips(t *testing.T) {
 	p.given()
 	p.says("[data-finished]", "Out from 15 Jan 2027, by 29 Jan 2027 at the latest")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
-	for range 3 {
+	taking := func() int {
+		p.do(chromedp.Navigate(s.URL + "/treat"))
+		p.until(`document.querySelector('[data-outing]') !== null`)
+		return p.count(`[data-taking-out="Strips"]`)
+	}
+	if n := taking(); n != 0 {
+		t.Error("they are to be taken out on the day they went in")
+	}
+	twoWeeks := func() {
 		fetched(`fetch('/api/demo/clock', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: '{"days":14}' }).then((r) => r.text())`)
 	}
+	twoWeeks()
+	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-18"))
+	p.says("[data-early]", "28 days before they are due out")
+	if n := p.count("[data-given]"); n != 0 {
+		t.Error("they come out on day 14 of 42 unasked")
+	}
+	twoWeeks()
+	twoWeeks()
 	p.do(chromedp.Navigate(s.URL + "/treat"))
 	p.click("[data-go-out]")
 	p.says("[data-colony-open]", "R1", "in for 42 days")
@@ -535,6 +551,14 @@ func TestRoundOfStrips(t *testing.T) {
 	p.says("[data-colony-open]", "R2")
 	p.click(`[data-hive="R1"]`)
 	p.says("[data-done]", "1 missing")
+	p.click(`[data-hive="R2"]`)
+	p.given()
+	p.says("[data-finished]", "The round is done")
+	p.until(`document.querySelector('[data-hive="R2"]').dataset.state === 'done'`)
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	if n := taking(); n != 0 {
+		t.Error("what came out is to be taken out")
+	}
 	p.do(chromedp.Navigate(s.URL + "/register"))
 	p.says("[data-register]", "1 missing", "strips")
 }

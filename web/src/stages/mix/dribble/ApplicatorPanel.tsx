@@ -13,8 +13,15 @@ import styles from '../mix.module.css'
 import { nameIn } from '../text'
 import { text } from './text'
 
+interface Props {
+  draft: DribbleDraft
+  change: Change<DribbleDraft>
+  /** g/L of the syrup at hand, whose acid weighs, too; undefined while it is not known. */
+  strength: number | undefined
+}
+
 /** What brings the syrup onto the bees, and what one stroke of it gives. */
-export function ApplicatorPanel({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
+export function ApplicatorPanel({ draft, change, strength }: Props) {
   const a = draft.applicator
   return (
     <Section title={text.applicator} brief={nameIn(text.devices, a.device)}>
@@ -53,14 +60,19 @@ export function ApplicatorPanel({ draft, change }: { draft: DribbleDraft; change
           { of: 'dead', label: text.dead, unit: 'mL', path: 'applicator.dead_ml' },
         ]}
       />
-      {a.device !== 'syringe' && <Calibration draft={draft} change={change} />}
+      {a.device !== 'syringe' && <Calibration draft={draft} change={change} strength={strength} />}
     </Section>
   )
 }
 
-function Calibration({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
+function Calibration({ draft, change, strength }: Props) {
   const a = draft.applicator
-  const body = { shots: Number(a.shots), grams: Number(a.shotsWeigh.replace(',', '.')), liquid: a.liquid }
+  const body = {
+    shots: Number(a.shots),
+    grams: Number(a.shotsWeigh.replace(',', '.')),
+    liquid: a.liquid,
+    ...(a.liquid === 'syrup' && strength ? { g_per_l: strength } : {}),
+  }
   const ready = Number.isInteger(body.shots) && body.grams > 0
   const query = useQuery({
     queryKey: ['calibration', body],

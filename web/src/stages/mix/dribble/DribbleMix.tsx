@@ -40,7 +40,7 @@ export function DribbleMix(workplace: Workplace) {
           <HoldPanel draft={own} change={changeOwn} />
           {!bought && <StrengthPanel draft={own} change={changeOwn} />}
           <SizePanel draft={own} change={changeOwn} />
-          <ApplicatorPanel draft={own} change={changeOwn} />
+          <ApplicatorPanel draft={own} change={changeOwn} strength={plan?.strength.g_per_l} />
           {!bought && <DosingPanel draft={own} change={changeOwn} />}
           <BalancePanel draft={draft} change={change}>
             <KeepingFields draft={own} change={changeOwn} />

@@ -111,7 +111,7 @@ export const text = {
   shotsWeigh: 'They weigh',
   liquids: [
     ['water', 'Water'],
-    ['syrup', '1 : 1 syrup'],
+    ['syrup', 'This syrup'],
   ] as const,
   take: (ml: string) => `Use ${ml} mL`,
   dosing: 'Dose rule',
