@@ -17,12 +17,15 @@ func recipes() map[string]Recipe {
 	}
 	label := Aim{By: "school", School: "label-litre"}
 	return map[string]Recipe{
-		"crystals":  dribble(Hold{Kind: "crystals"}, label),
-		"packet":    dribble(Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, label),
-		"tablets":   dribble(Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, label),
-		"ready mix": dribble(Hold{Kind: "ready_mix", Stock: &Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 0}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
-		"strips":    {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
-		"sponges":   {Strip: &StripRequest{Recipe: StripRecipe{School: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
+		"crystals":        dribble(Hold{Kind: "crystals"}, label),
+		"packet":          dribble(Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, label),
+		"tablets":         dribble(Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, label),
+		"ready mix":       dribble(Hold{Kind: "ready_mix", Stock: &Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 0}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
+		"strips":          {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
+		"anhydrous syrup": dribble(Hold{Kind: "crystals", Basis: "anhydrous"}, label),
+		"anhydrous strips": {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, AcidBasis: "anhydrous", UptakeG: 20, StaysML: 60,
+			Size: StripSize{By: "strips", Strips: 12}}},
+		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{School: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
 		"carried": {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
 			Carried: &StripCarried{Grams: 80, OADPercent: 34.6, WaterPercent: 0.33}}},
 		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadAmount{School: "sponge-above"},
@@ -70,7 +73,7 @@ func TestMixedAsWanted(t *testing.T) {
 	balances := ScalesOf([]BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, 20)
 	lots := map[string][]string{
 		"crystals": {"acid", "sugar"}, "packet": {"acid", "sugar"}, "tablets": {"tablets", "sugar"}, "ready mix": {"ready_mix", "sugar"},
-		"strips": {"acid", "glycerol", "carrier"}, "sponges": {"acid", "glycerol", "carrier"}, "carried": {"acid", "glycerol", "carrier"}, "formic": {"formic"},
+		"strips": {"acid", "glycerol", "carrier"}, "anhydrous syrup": {"acid", "sugar"}, "anhydrous strips": {"acid", "glycerol", "carrier"}, "sponges": {"acid", "glycerol", "carrier"}, "carried": {"acid", "glycerol", "carrier"}, "formic": {"formic"},
 	}
 	for name, recipe := range recipes() {
 		m, err := recipe.Mixing("")

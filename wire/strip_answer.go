@@ -154,7 +154,7 @@ func liquor(m chem.Mixture) Liquor {
 }
 
 var potIngredients = map[bench.Step]string{
-	strip.StepGlycerol: "glycerol", strip.StepCarried: "carried_liquor", strip.StepAcid: "oxalic_acid_dihydrate",
+	strip.StepGlycerol: "glycerol", strip.StepWater: "water", strip.StepCarried: "carried_liquor", strip.StepAcid: "oxalic_acid_dihydrate",
 }
 
 func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
@@ -170,6 +170,9 @@ func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
 	}
 	for i, l := range p.Lines {
 		out.Lines[i] = line(l, potIngredients[l.Step])
+		if l.Step == strip.StepAcid && in.Basis == chem.Anhydrous {
+			out.Lines[i].Ingredient = "oxalic_acid_anhydrous"
+		}
 	}
 	for i, c := range p.Colonies {
 		out.Colonies[i] = colonyStrips(c, in.Colonies[i])

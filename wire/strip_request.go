@@ -29,7 +29,7 @@ type StripSize struct {
 	Colonies   int     `json:"colonies,omitempty" doc:"By count, 1 to 1000."`
 	Each       float64 `json:"each,omitempty" doc:"By count: strips a colony, 0.25 to 40."`
 	Strips     int     `json:"strips,omitempty" doc:"1 to 20000."`
-	AcidG      float64 `json:"acid_g,omitempty" doc:"OAD in hand, g, 7 to 25000."`
+	AcidG      float64 `json:"acid_g,omitempty" doc:"Acid as bought in hand, g, 7 to 25000."`
 	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 15 to 50000."`
 	Times      float64 `json:"times,omitempty" doc:"The recipe so many times, 0.02 to 50."`
 	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 20 to 75000."`
@@ -56,7 +56,7 @@ type StripColony struct {
 
 // StripPrices are in any one currency.
 type StripPrices struct {
-	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of OAD, 0 to 1000000."`
+	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of acid as bought, 0 to 1000000."`
 	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought, 0 to 1000000."`
 	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge, 0 to 1000000."`
 }
@@ -65,6 +65,7 @@ type StripPrices struct {
 type StripRequest struct {
 	Recipe           StripRecipe   `json:"recipe"`
 	GlycerolPercent  float64       `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
+	AcidBasis        string        `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
 	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler school."`
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
@@ -95,6 +96,7 @@ func (r StripRequest) core() (strip.Request, error) {
 	out := strip.Request{
 		Aim:      strip.Aim{School: r.Recipe.School},
 		Glycerol: chem.MaxGlycerol,
+		Basis:    chem.Basis(r.AcidBasis),
 		Heat:     strip.UsualHeat,
 		Layout:   strip.Layout{Carrier: carrier(r.Carrier), Between: r.BetweenBoxes},
 		Uptake:   chem.Grams(r.UptakeG),

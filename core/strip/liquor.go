@@ -54,8 +54,8 @@ func (r Request) pot(strength chem.Share, made chem.Mixture, strips int) (Pot, e
 	back := func(mass float64) float64 { return (mass - float64(r.Stays)*density) / float64(r.Uptake) }
 	switch r.Size.By {
 	case SizeAcid:
-		field, unit, mass = "size.acid_g", "g", (float64(r.Size.Acid)+c*ac)/a
-		back = func(mass float64) float64 { return mass*a - c*ac }
+		field, unit, mass = "size.acid_g", "g", (float64(r.inHand())+c*ac)/a
+		back = func(mass float64) float64 { return float64(r.powder(chem.Grams(mass*a - c*ac))) }
 	case SizeGlycerol:
 		field, unit, mass = "size.glycerol_ml", "mL", (float64(r.Size.Glycerol)*bought+c*(1-ac))/(1-a)
 		back = func(mass float64) float64 { return (mass*(1-a) - c*(1-ac)) / bought }
@@ -103,7 +103,7 @@ func (r Request) mostCarried(mass, a float64) float64 {
 	ac := float64(r.Carried.OAD)
 	switch r.Size.By {
 	case SizeAcid: // the new acid is fixed: a weaker rest needs ever more of it
-		return float64(r.Size.Acid) * (1 - a) / max(a-ac, dust)
+		return float64(r.inHand()) * (1 - a) / max(a-ac, dust)
 	case SizeGlycerol: // the new glycerol is fixed: a stronger rest needs ever more of it
 		bought := float64(r.Size.Glycerol) * float64(chem.GlycerolDensity(r.Glycerol))
 		return bought * a / max(ac-a, dust)

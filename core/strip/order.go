@@ -5,6 +5,7 @@ import "keeler/core/bench"
 // The steps of a pot, in the order of the work.
 const (
 	StepGlycerol bench.Step = "glycerol" // into the pot, to be warmed
+	StepWater    bench.Step = "water"    // the crystal water that anhydrous acid lacks, into the glycerol
 	StepCarried  bench.Step = "carried"  // liquor left from the last pot, into the warm glycerol
 	StepAcid     bench.Step = "acid"     // into the hot pot, which it cools; then back to heat until clear
 )
@@ -17,16 +18,19 @@ func (r Request) lines(p Pot) []bench.Line {
 		line.Volume = p.Pour
 		out = append(out, line)
 	}
+	if water := p.Acid - r.powder(p.Acid); water > dust {
+		out = append(out, bench.Weighed(StepWater, water, r.Balance))
+	}
 	if mass := p.Carried.Mass(); mass > dust {
 		out = append(out, bench.WeighedAcid(StepCarried, mass, r.Balance))
 	}
 	if p.Acid > dust {
-		line := bench.WeighedAcid(StepAcid, p.Acid, r.Balance)
+		line := bench.WeighedAcid(StepAcid, r.powder(p.Acid), r.Balance)
 		line.Temp = r.Heat
 		out = append(out, line)
 	}
 	for i := range out { // before the first that holds acid
-		if out[i].Step != StepGlycerol {
+		if out[i].Step != StepGlycerol && out[i].Step != StepWater {
 			out[i].Gear = bench.PotGear
 			break
 		}

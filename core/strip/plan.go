@@ -217,7 +217,7 @@ func (p *Plan) price(r Request) {
 		return
 	}
 	p.Cost.Known = true
-	p.Cost.Total = r.Prices.AcidKg*float64(p.Acid)/1000 + r.Prices.GlycerolL*float64(p.Pour)/1000 +
+	p.Cost.Total = r.Prices.AcidKg*float64(r.powder(p.Acid))/1000 + r.Prices.GlycerolL*float64(p.Pour)/1000 +
 		r.Prices.Strip*float64(p.Strips)
 	if p.Strips > 0 {
 		p.PieceCost = p.Cost.Total / float64(p.Strips)

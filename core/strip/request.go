@@ -79,6 +79,7 @@ type Prices struct{ AcidKg, GlycerolL, Strip float64 }
 type Request struct {
 	Aim      Aim
 	Glycerol chem.Share   // strength of the glycerol as bought
+	Basis    chem.Basis   // of the acid as bought; dihydrate when empty
 	Heat     chem.Celsius // of the pot
 	Layout   Layout
 	Number   Number
@@ -94,10 +95,24 @@ type Request struct {
 	Prices   Prices
 }
 
+// powder is so much OAD in grams of the powder as bought. Anhydrous acid lacks its
+// crystal water, which is weighed in beside it, so that the liquor is the same.
+func (r Request) powder(oad chem.Grams) chem.Grams {
+	return chem.Grams(chem.FromDihydrate(float64(oad), r.Basis))
+}
+
+// inHand is the OAD in the acid in hand.
+func (r Request) inHand() chem.Grams {
+	return chem.Grams(chem.ToDihydrate(float64(r.Size.Acid), r.Basis))
+}
+
 func (r Request) check() fault.List {
 	var l fault.List
 	hive.CheckAll(r.Colonies, &l)
 	r.Aim.check(r.Glycerol, &l)
+	if r.Basis != "" && r.Basis != chem.Dihydrate && r.Basis != chem.Anhydrous {
+		l.Add("acid_basis", fault.Unknown)
+	}
 	l.Within("glycerol_percent", float64(r.Glycerol)*100, float64(chem.MinGlycerol)*100, float64(chem.MaxGlycerol)*100, "%")
 	l.Within("warm_to_c", float64(r.Heat), float64(LowestHeat), float64(HighestHeat), "°C")
 	r.Layout.check(&l)

@@ -19,6 +19,7 @@ const holding chem.Celsius = 3
 // Order is the order of work of a pot: what holds no acid first, then the gear.
 var Order = bench.Order{ID: "pot", Acts: []bench.Act{
 	{ID: "glycerol", Kind: bench.WeighIt, Line: StepGlycerol, Clean: true},
+	{ID: "water", Kind: bench.WeighIt, Line: StepWater, Clean: true},
 	{ID: "gear", Kind: bench.Do, Gear: bench.PotGear, Check: true},
 	{ID: "heat_pot", Kind: bench.Heat, Alarm: HighestHeat},
 	{ID: "carried", Kind: bench.WeighIt, Line: StepCarried},
@@ -36,11 +37,13 @@ var Keepings = []bench.Keeping{{Store: "sealed", Days: 60}}
 
 // Work is the plan as it is made. A sponge is turned once before it soaks.
 func Work(r Request, p Plan) bench.Work {
+	oad := chem.Grams(chem.ToDihydrate(1, r.Basis))
 	w := bench.Work{
 		Lines: p.Lines, Measure: bench.PercentOAD, Aim: p.Liquor, Headroom: r.Headroom,
 		Parts: []bench.Part{
-			{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: chem.Mixture{OAD: 1}, Dry: true},
+			{Name: "acid", Steps: []bench.Step{StepAcid}, Gram: chem.Mixture{OAD: oad, Water: 1 - oad}, Dry: true},
 			{Name: "glycerol", Steps: []bench.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}},
+			{Name: "water", Steps: []bench.Step{StepWater}, Gram: chem.Mixture{Water: 1}},
 			{Name: "carried", Steps: []bench.Step{StepCarried}, Gram: p.Carried.Take(1)},
 		},
 	}

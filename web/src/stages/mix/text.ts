@@ -73,6 +73,17 @@ export const text = {
   keepIt: 'Keep it',
 } as const
 
+/** How the acid of a powder is counted, wherever a powder is what is held. */
+export const powder = {
+  powderBasis: 'Its acid is',
+  powderBases: [
+    ['', 'Dihydrate, as sold'],
+    ['anhydrous', 'Anhydrous, dried'],
+  ] as const,
+  anhydrousHint:
+    '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
+} as const
+
 /** The name of one of some choices. */
 export const nameIn = (options: readonly (readonly [string, string])[], key: string) =>
   options.find(([k]) => k === key)?.[1]

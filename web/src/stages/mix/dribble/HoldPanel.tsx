@@ -8,7 +8,7 @@ import { Section } from '../../../parts/Section'
 import { useVolumeUnit } from '../../../units/units'
 import type { Change } from '../draft'
 import type { DribbleDraft } from './draft'
-import { nameIn } from '../text'
+import { nameIn, powder as shared } from '../text'
 import { text } from './text'
 
 const CardEditor = lazy(() => import('./CardEditor'))
@@ -111,13 +111,13 @@ function PowderFields({
       {kind === 'crystals' && (
         <>
           <Choice
-            label={text.powderBasis}
+            label={shared.powderBasis}
             value={powder.anhydrous ? 'anhydrous' : ''}
-            options={text.powderBases}
+            options={shared.powderBases}
             path="hold.basis"
             onChange={(v) => change((d) => void (d.hold.powder[kind].anhydrous = v === 'anhydrous'))}
           />
-          {powder.anhydrous && <p className="quiet">{text.anhydrousHint}</p>}
+          {powder.anhydrous && <p className="quiet">{shared.anhydrousHint}</p>}
         </>
       )}
       {kind !== 'crystals' && (

@@ -11,13 +11,6 @@ export const text = {
   holdAmount: { crystals: 'In hand', packet: 'In one packet', tablets: 'One tablet' },
   oadShare: 'Acid in it (dihydrate)',
   acidShare: 'Acid in it (anhydrous)',
-  powderBasis: 'Its acid is',
-  powderBases: [
-    ['', 'Dihydrate, as sold'],
-    ['anhydrous', 'Anhydrous, dried'],
-  ] as const,
-  anhydrousHint:
-    '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
   sharePure: 'It is pure: 100 %',
   shareReal: (percent: string) => `It really holds ${percent} %`,
   packetShareHint: 'Read the packet: often 100, some about 89, the rest filler.',

@@ -5,7 +5,7 @@ import { Section } from '../../../parts/Section'
 import { temperature } from '../../../units/format'
 import { useUnits } from '../../../units/units'
 import type { Change } from '../draft'
-import { nameIn } from '../text'
+import { nameIn, powder } from '../text'
 import type { StripDraft } from './draft'
 import { text } from './text'
 
@@ -64,6 +64,14 @@ export function RecipePanel({ draft, change }: Props) {
         value={draft.glycerol}
         onChange={(v) => change((d) => void (d.glycerol = v))}
       />
+      <Choice
+        label={powder.powderBasis}
+        value={draft.anhydrous ? 'anhydrous' : ''}
+        options={powder.powderBases}
+        path="acid_basis"
+        onChange={(v) => change((d) => void (d.anhydrous = v === 'anhydrous'))}
+      />
+      {draft.anhydrous && <p className="quiet">{powder.anhydrousHint}</p>}
       <Field
         label={text.warmTo}
         unit={system === 'us' ? '°F' : '°C'}

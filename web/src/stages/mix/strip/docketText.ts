@@ -6,9 +6,10 @@ export const text = {
   sub: (...parts: string[]) => ['strips', ...parts].filter(Boolean).join(' · '),
   steps: {
     glycerol: () => ['Glycerol', 'into a steel or enamel pot, by weight'],
+    water: () => ['Water', 'for the crystals: anhydrous acid lacks it; stirred into the glycerol'],
     carried: () => ['Left-over liquor', 'of the earlier pot, warmed with it'],
     acid: (l, at) => [
-      'Oxalic dihydrate',
+      l.ingredient === 'oxalic_acid_anhydrous' ? 'Anhydrous oxalic acid' : 'Oxalic dihydrate',
       `into the pot at ${at(l.temp_c ?? 0)}, draught across it, stir till clear`,
     ],
   } as StepWords,

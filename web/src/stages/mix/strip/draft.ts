@@ -13,6 +13,8 @@ export type Marks = 'seam' | 'strip' | 'brood'
 export interface StripDraft {
   recipe: { by: 'school' | 'own'; school: string; oad: string; glycerol: string; per: 'ml' | 'g' }
   glycerol: string
+  /** The acid as bought is without crystal water. */
+  anhydrous?: boolean
   warmTo: string
   carrier: Carrier
   between: boolean
@@ -77,6 +79,7 @@ export function adopt(plan: Schemas['StripRequest']): StripDraft {
       per: glycerol_ml ? 'ml' : 'g',
     }
   d.glycerol = given(plan.glycerol_percent, d.glycerol)
+  d.anhydrous = plan.acid_basis === 'anhydrous'
   d.warmTo = given(plan.warm_to_c, d.warmTo)
   d.carrier = plan.carrier ?? d.carrier
   d.between = plan.between_boxes ?? false

@@ -16,6 +16,7 @@ export function read(draft: Draft): Reading<Request> {
   const request: Request = {
     recipe: readRecipe(d.recipe, r),
     glycerol_percent: r.number('glycerol_percent', d.glycerol),
+    ...(d.anhydrous ? { acid_basis: 'anhydrous' } : {}),
     warm_to_c: r.degrees('warm_to_c', d.warmTo),
     carrier: d.carrier,
     between_boxes: d.carrier === 'sponge' && d.between,
