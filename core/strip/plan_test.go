@@ -4,6 +4,7 @@ import (
 	"errors"
 	"math"
 	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"keeler/core/bench"
@@ -430,13 +431,20 @@ func TestChainOfPots(t *testing.T) {
 	}
 }
 
-// Whatever is asked, a plan that is given balances: what goes in is what it holds.
+// Whatever is asked, a plan that is given balances: what goes in is what it holds, with
+// the crystal water of anhydrous acid beside it. No box gets over 120 g of acid and no
+// colony over 300, and none over 36 or 72 unsaid.
 func FuzzPot(f *testing.F) {
-	f.Add("strips", 40.0, 20.0, 0.346, 200.0, 0.4, 120.0, 0.995)
-	f.Add("acid", 500.0, 6.0, 0.5, 0.0, 0.0, 0.0, 0.86)
-	f.Add("volume", 900.0, 30.0, 0.4, 700.0, 0.2, 50.0, 0.9)
-	f.Fuzz(func(t *testing.T, by string, amount, uptake, share, carried, ac, stays, glycerol float64) {
+	f.Add("strips", 40.0, 20.0, 0.346, 200.0, 0.4, 120.0, 0.995, 4, false)
+	f.Add("acid", 500.0, 6.0, 0.5, 0.0, 0.0, 0.0, 0.86, 40, true)
+	f.Add("volume", 900.0, 30.0, 0.4, 700.0, 0.2, 50.0, 0.9, 11, false)
+	f.Fuzz(func(t *testing.T, by string, amount, uptake, share, carried, ac, stays, glycerol float64, each int, anhydrous bool) {
 		r := forty()
+		r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{cluster(12, 0, 12), cluster(12, 0, 12)}}}
+		r.Number = Number{By: PerColony, Each: each}
+		if anhydrous {
+			r.Basis = chem.Anhydrous
+		}
 		r.Aim = Aim{Own: &Recipe{OAD: chem.Grams(1000 * share), Glycerol: chem.Grams(1000 * (1 - share))}}
 		r.Uptake, r.Stays, r.Glycerol = chem.Grams(uptake), chem.Millilitres(stays), chem.Share(glycerol)
 		r.Carried = Carried{chem.Grams(carried), chem.Share(ac), 0.02}
@@ -456,6 +464,20 @@ func FuzzPot(f *testing.F) {
 		}
 		if p.Acid < 0 || p.Glycerol < 0 || p.Strips < 0 || math.IsNaN(float64(p.Volume)) || p.Vessel < p.Volume {
 			t.Errorf("got %+v", p)
+		}
+		weighed := chem.Grams(0)
+		for _, l := range p.Lines {
+			weighed += l.Mass
+		}
+		near(t, "weighed", float64(weighed)/float64(p.Liquor.Mass()), 1, 1e-6)
+		said := func(code note.Code) bool {
+			return slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Code == code })
+		}
+		for _, c := range p.Colonies {
+			box := slices.Max(c.BoxOAD)
+			if box > 120 || c.OAD > 300 || box > 36 && !said(NoteBoxHigh) || c.OAD > 72 && !said(NoteHiveHigh) {
+				t.Errorf("%v g in a box, %v g in the colony, %v", box, c.OAD, p.Notes)
+			}
 		}
 	})
 }
