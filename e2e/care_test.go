@@ -203,10 +203,10 @@ func TestTooMuchAcidIsNotWalkedPast(t *testing.T) {
 	p.types("acid", "1.9")
 	p.says("[data-mend]", "in all")
 	p.says("[data-surplus]", "0.4 g")
-	p.do(chromedp.KeyEvent(" "))
+	p.do(chromedp.Evaluate[chromedp.Void](`dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }))`))
 	p.until(`document.querySelector('[data-bench="acid"]') !== null && document.querySelector('[data-mend]') !== null`)
 	p.click("[data-mend-no]")
-	p.space()
+	p.presses()
 	p.sixSeamsToTheEnd()
 	p.says("[data-off-recipe]", "220 mg of acid instead of 175 mg")
 	if n := p.count("[data-primary]:enabled"); n != 0 {
