@@ -21,6 +21,7 @@ export function Label({ label, portion }: Props) {
   const start = useStart()
   const { is } = label
   const { frame, content } = useFit<HTMLElement, HTMLDivElement>()
+  const use = label.use_by ? text.useBy(date(label.use_by)) : label.keeping === 'closed' ? text.asStock : ''
   const amount = `${plain(Math.round(portion?.amount ?? label.amount))} ${text.units[label.unit]}`
   return (
     <article ref={frame} className={styles.label} data-label={portion?.id ?? label.batch_id}>
@@ -48,14 +49,13 @@ export function Label({ label, portion }: Props) {
             )}
             {!label.weighed && <p>{text.planned}</p>}
             <p className={styles.dates}>
-              {text.madeOn(date(label.made_on))} ·{' '}
-              <b>
-                {label.use_by
-                  ? text.useBy(date(label.use_by))
-                  : label.keeping === 'closed'
-                    ? text.asStock
-                    : ''}
-              </b>
+              {text.madeOn(date(label.made_on))}
+              {use && (
+                <>
+                  {' · '}
+                  <b>{use}</b>
+                </>
+              )}
               {label.keeping && label.use_by && ` ${text.keeping[label.keeping]}`}
             </p>
             <p>
