@@ -24,7 +24,7 @@ import (
 const (
 	mostCore     = 1_200_000 // bytes, gzipped
 	tapped       = 50 * time.Millisecond
-	taps         = 40
+	taps         = 200 // about what a round of forty hives takes
 	slower       = 4
 	fewLines     = 10_000
 	manyLines    = 1_000_000

@@ -18,6 +18,7 @@ declare global {
   var keelerCore: Raw | undefined
   var Go: new () => {
     importObject: WebAssembly.Imports
+    env: Record<string, string>
     run: (instance: WebAssembly.Instance) => Promise<void>
   }
 }
@@ -43,6 +44,8 @@ export const loadCore = () =>
 async function load(): Promise<Core> {
   await import('./wasm_exec.js')
   const go = new Go()
+  // Its heap is a few megabytes: rather that grows than that a tap waits while it is swept.
+  go.env['GOGC'] = '1000'
   const { instance } = await WebAssembly.instantiateStreaming(fetch(wasm), go.importObject)
   void go.run(instance)
   const raw = globalThis.keelerCore

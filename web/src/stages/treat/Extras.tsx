@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { client, type Schemas } from '../../api/client'
 import { Said } from '../../parts/Said'
 import { useSaving } from '../../parts/useSaving'
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** What else is done on the visit, as ticks; which ones are offered is chosen by season. */
-export function Extras({ round, ticked, onTick }: Props) {
+export const Extras = memo(function Extras({ round, ticked, onTick }: Props) {
   const queries = useQueryClient()
   const [choosing, setChoosing] = useState(false)
   const choose = useSaving(
@@ -50,4 +50,4 @@ export function Extras({ round, ticked, onTick }: Props) {
       <Said message={choose.message} />
     </div>
   )
-}
+})

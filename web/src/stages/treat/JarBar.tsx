@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import NativeSelect from '@mui/material/NativeSelect'
+import { memo } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { Vessel } from '../../drawing/Vessel'
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** The jar: what is left in it, how far that goes, and what to mind about it. */
-export function JarBar({ round, jar, reach }: Props) {
+export const JarBar = memo(function JarBar({ round, jar, reach }: Props) {
   const { batch, left, unsaid } = jar
   const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
   return (
@@ -51,10 +52,10 @@ export function JarBar({ round, jar, reach }: Props) {
       </div>
     </section>
   )
-}
+})
 
 /** Which jar it is given from, and what to mind about that one. */
-export function JarChoice({ round, jar }: { round: Schemas['RoundDay']; jar: Jar }) {
+export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'round' | 'jar'>) {
   const { batch } = jar
   return (
     <>
@@ -80,7 +81,7 @@ export function JarChoice({ round, jar }: { round: Schemas['RoundDay']; jar: Jar
       )}
     </>
   )
-}
+})
 
 /** A batch that never was at the bench is poured only by who says that it was mixed. */
 function Unsaid({ jar }: { jar: Jar }) {

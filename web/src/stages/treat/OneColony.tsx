@@ -3,7 +3,6 @@ import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import type { Core } from '../../core/core'
 import { text as docketText } from '../../docket/text'
-import { useStart } from '../../shell/useStart'
 import { amountOf, type Hive } from './amounts'
 import { Boards } from './Boards'
 import { Done } from './Done'
@@ -39,7 +38,6 @@ interface Props {
 /** The colony that is open: its seams from above, the one figure that counts, and the button that takes it. */
 export function OneColony(props: Props) {
   const { round, core, colony, hive, jar, fromAbove, records, place, opened } = props
-  const keeper = useStart().me?.role !== 'helper'
   const [other, setOther] = useState(false)
   const [extras, setExtras] = useState<string[]>([])
   const [against, setAgainst] = useState<string>()
@@ -112,7 +110,6 @@ export function OneColony(props: Props) {
             <OtherOutcome
               amount={amount}
               choices={round.all}
-              mayClose={keeper}
               onWrite={write}
               onCancel={() => setOther(false)}
             />

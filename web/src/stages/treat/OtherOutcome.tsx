@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
+import { may, useStart } from '../../shell/useStart'
 import { readOne } from '../mix/reader'
 import type { Amount } from './amounts'
 import type { Application } from './outbox'
@@ -12,8 +13,6 @@ import styles from './treat.module.css'
 interface Props {
   amount: Amount
   choices: Schemas['RoundChoices']
-  /** Who is here may close a colony. */
-  mayClose: boolean
   onWrite: (what: Partial<Application>) => void
   onCancel: () => void
 }
@@ -21,7 +20,8 @@ interface Props {
 const DEAD = 'dead'
 
 /** What was really given: the reason, then the amount, and only then is it written. */
-export function OtherOutcome({ amount, choices, mayClose, onWrite, onCancel }: Props) {
+export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
+  const keeper = may(useStart().me?.role, 'keeper')
   const [reason, setReason] = useState<string>()
   const skip = (close?: boolean) =>
     onWrite({ kind: 'skipped', reason: reason ?? '', amount: 0, ...(close ? { close } : {}) })
@@ -53,7 +53,7 @@ export function OtherOutcome({ amount, choices, mayClose, onWrite, onCancel }: P
                 <Button size="large" variant="outlined" onClick={() => skip()} data-dead-keep>
                   {text.deadKeep}
                 </Button>
-                {mayClose && (
+                {keeper && (
                   <Button size="large" variant="contained" onClick={() => skip(true)} data-dead-close>
                     {text.deadClose}
                   </Button>

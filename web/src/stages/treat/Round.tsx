@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import type { Core } from '../../core/core'
 import { useKept } from '../../shell/useKept'
@@ -64,8 +64,13 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const { batch, left } = jar
   const colony = line[at]
   const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
-  const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
-  const expected = open.map((c) => amountOf(core, round, hiveOf(c), batch, above.value).figure)
+  // The dose of a tap is drawn first; how far the jar goes follows.
+  const settled = useDeferredValue(kept.value)
+  const reach = useMemo(() => {
+    const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
+    const figures = open.map((c) => amountOf(core, round, settled[c.id] ?? c.hive, batch, above.value).figure)
+    return core.reach(left, figures)
+  }, [core, round, line, records, settled, batch, above.value, left])
   const opened = useOpened(colony?.id)
   const page = useSeenFromTop(at)
   const { update } = backwards
@@ -86,7 +91,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
     <main ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} round={round} />
-      {!round.out && <JarBar round={round} jar={jar} reach={core.reach(left, expected)} />}
+      {!round.out && <JarBar round={round} jar={jar} reach={reach} />}
       {done && done.colony_id !== colony?.id && (
         <JustDone
           round={round}

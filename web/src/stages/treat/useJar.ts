@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import type { Schemas } from '../../api/client'
 import { useKept } from '../../shell/useKept'
 import type { Waiting } from './outbox'
@@ -34,14 +35,20 @@ export function useJar(round: Round, waits: readonly Waiting[]): Jar {
     0,
   )
   const byHand = batch !== undefined && !batch.made && said.value === batch.id
-  return {
-    batch,
-    unsaid: batch !== undefined && !batch.made && !byHand,
-    byHand,
-    left: (batch?.on_hand.left ?? 0) - poured,
-    choose: chosen.set,
-    sayByHand: () => said.set(batch?.id ?? ''),
-  }
+  const left = (batch?.on_hand.left ?? 0) - poured
+  const { update: choose } = chosen
+  const { update: say } = said
+  return useMemo(
+    () => ({
+      batch,
+      unsaid: batch !== undefined && !batch.made && !byHand,
+      byHand,
+      left,
+      choose: (id) => choose(() => id),
+      sayByHand: () => say(() => batch?.id ?? ''),
+    }),
+    [batch, byHand, left, choose, say],
+  )
 }
 
 /** What an amendment that still waits gives back to the jar. */
