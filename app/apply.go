@@ -274,6 +274,15 @@ func (d Desk) closeDead(ctx context.Context, op store.Operation, row store.Appli
 	return op.End(ctx, colony.ID, colony.Version, row.VisitDay, "dead", "", d.event(colony.ID, "ended", "", "dead", dayOf(row.VisitDay)))
 }
 
+// reopen takes that back: the colony was not dead.
+func (d Desk) reopen(ctx context.Context, op store.Operation, was store.Application) error {
+	colony, err := op.Colony(ctx, was.ColonyID)
+	if err != nil || colony.EndedOn == nil {
+		return err
+	}
+	return op.Reopen(ctx, colony.ID, colony.Version, d.event(colony.ID, "reopened", "", "", dayOf(was.VisitDay)))
+}
+
 // madeByHand opens the account of a batch that is said to be mixed without the bench,
 // with what was planned.
 func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) error {
@@ -296,7 +305,15 @@ func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Applic
 	if err := op.Supersede(ctx, was.ID); err != nil {
 		return err
 	}
-	if was.Kind != string(round.Given) {
+	switch round.Kind(was.Kind) {
+	case round.Out:
+		return op.PutBack(ctx, was.ColonyID, was.Method, was.VisitDay)
+	case round.Skipped:
+		if wire.ApplicationOf(was.Detail, wire.Application{}).Close {
+			return d.reopen(ctx, op, was)
+		}
+		return nil
+	case round.Other:
 		return nil
 	}
 	if err := op.Untreat(ctx, was.ID); err != nil || was.BatchID == nil {

@@ -219,6 +219,18 @@ func TestRoundOfStrips(t *testing.T) {
 	if jobs, err = v.d.Job(t.Context(), v.job); err != nil || jobs.In != 0 || jobs.DueOut != "" {
 		t.Errorf("nothing is in: %+v %v", jobs, err)
 	}
+	v.takesBack(out.Applications[0])
+	if jobs, err = v.d.Job(t.Context(), v.job); err != nil || jobs.In != 1 || jobs.DueOut != due {
+		t.Errorf("that was a slip, they are in: %+v %v", jobs, err)
+	}
+}
+
+// takesBack says of a line that it was a slip.
+func (v *visit) takesBack(a wire.Application) {
+	v.t.Helper()
+	if _, err := v.d.Amend(v.t.Context(), a.ID, wire.Application{ID: uuid.NewString(), ColonyID: a.ColonyID, Kind: "skipped", Reason: "taken_back"}); err != nil {
+		v.t.Fatal(err)
+	}
 }
 
 // later is the same desk when so much time has gone by.

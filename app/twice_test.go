@@ -226,7 +226,8 @@ func TestDeadOnTheRound(t *testing.T) {
 	if c, err := v.d.Colony(t.Context(), v.hives[1]); err != nil || c.EndedOn != "" {
 		t.Fatalf("closed unasked: %+v %v", c.ColonyRecord, err)
 	}
-	got, _ := v.sends(wire.Application{ColonyID: v.hives[0], Kind: "skipped", Reason: "dead", Close: true})
+	dead := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "skipped", Reason: "dead", Close: true}
+	got, _ := v.sends(dead)
 	c, err := v.d.Colony(t.Context(), v.hives[0])
 	if err != nil || got.State != "kept" || c.EndedOn != outOn || c.EndReason != "dead" {
 		t.Fatalf("%+v %+v %v", got, c.ColonyRecord, err)
@@ -234,5 +235,9 @@ func TestDeadOnTheRound(t *testing.T) {
 	matrix, err := v.d.Decide(t.Context(), Question{})
 	if err != nil || len(matrix.Yards[0].Colonies) != 1 || matrix.Yards[0].Colonies[0].ID != v.hives[1] {
 		t.Errorf("%+v %v", matrix.Yards, err)
+	}
+	v.takesBack(dead)
+	if c, err = v.d.Colony(t.Context(), v.hives[0]); err != nil || c.EndedOn != "" || c.EndReason != "" || c.Events[0].Kind != "reopened" {
+		t.Errorf("a slip, it lives: %+v %v", c.ColonyRecord, err)
 	}
 }

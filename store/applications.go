@@ -206,6 +206,11 @@ func (o Operation) TakeOutAll(ctx context.Context, colony, method string, on tim
 	return o.own(ctx).Model(&Treatment{}).Where("colony_id = ? AND method = ? AND out_on IS NULL", colony, method).Update("out_on", on).Error
 }
 
+// PutBack takes back what TakeOutAll did on a day.
+func (o Operation) PutBack(ctx context.Context, colony, method string, on time.Time) error {
+	return o.own(ctx).Model(&Treatment{}).Where("colony_id = ? AND method = ? AND out_on = ?", colony, method, on).Update("out_on", nil).Error
+}
+
 // RoundExtras is what is ticked on visits in a season.
 type RoundExtras struct {
 	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`

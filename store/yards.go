@@ -282,6 +282,16 @@ func (o Operation) End(ctx context.Context, id string, version int, on time.Time
 	})
 }
 
+// Reopen takes back that a colony ended.
+func (o Operation) Reopen(ctx context.Context, id string, version int, happened ...Event) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.change(ctx, &Colony{}, id, version, map[string]any{"ended_on": nil, "end_reason": ""}); err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	})
+}
+
 // Stands counts the living colonies of each yard.
 func (o Operation) Stands(ctx context.Context) (map[string]int, error) {
 	var rows []struct {

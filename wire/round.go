@@ -189,11 +189,12 @@ type detail struct {
 	Missing int         `json:"missing,omitempty"`
 	Chewed  int         `json:"chewed,omitempty"`
 	Note    string      `json:"note,omitempty"`
+	Close   bool        `json:"close,omitempty"`
 }
 
 // DetailOf writes the detail of a line.
 func DetailOf(a Application) ([]byte, error) {
-	return json.Marshal(detail{a.ByHand, strings.TrimSpace(a.Against), a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note)})
+	return json.Marshal(detail{a.ByHand, strings.TrimSpace(a.Against), a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note), a.Close})
 }
 
 // ApplicationOf puts the detail back into a line; one that cannot be read is left out.
@@ -202,7 +203,7 @@ func ApplicationOf(raw []byte, a Application) Application {
 	if err := json.Unmarshal(raw, &d); err != nil {
 		return a
 	}
-	a.ByHand, a.Against = d.ByHand, d.Against
+	a.ByHand, a.Against, a.Close = d.ByHand, d.Against, d.Close
 	a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, a.Note = d.Boxes, d.Seams, d.Extras, d.Came, d.Missing, d.Chewed, d.Note
 	return a
 }

@@ -138,7 +138,7 @@ type Treatment struct {
 
 // ColonyEvent is something that happened to a colony as a whole.
 type ColonyEvent struct {
-	Kind    string `json:"kind" enum:"began,split,split_off,united,joined,moved,ended,boxes,queen,swarmed,queen_caged,queen_removed,cell_given,queen_released,laying_again"`
+	Kind    string `json:"kind" enum:"began,split,split_off,united,joined,moved,ended,reopened,boxes,queen,swarmed,queen_caged,queen_removed,cell_given,queen_released,laying_again"`
 	On      string `json:"on"`
 	Detail  string `json:"detail,omitempty"`
 	OtherID string `json:"other_id,omitempty" format:"uuid"`

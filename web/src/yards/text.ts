@@ -110,6 +110,7 @@ export const text = {
     joined: 'Took in',
     moved: 'Moved',
     ended: 'Closed',
+    reopened: 'Opened again',
     boxes: 'Boxes changed',
     queen: 'Queen changed',
     swarmed: 'Swarmed',
