@@ -223,14 +223,11 @@ func TestTooMuchAcidIsNotWalkedPast(t *testing.T) {
 func TestLabelHoldsItsText(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
-	id := uuid.NewString()
 	long := func(n int) string { return strings.Repeat("Ropewalk winter ", n/16+1)[:n-1] + "." }
-	o.post("/api/batches", wire.SaveBatch{ID: id, Name: long(120), Rule: long(200), Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
-	}}})
+	yard, lat := uuid.NewString(), 57.0
+	o.post("/api/yards", wire.SaveYard{ID: yard, Name: long(60), Latitude: &lat})
 	p := open(t, s.URL+"/yards", browser.Desk)
 	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/batches/" + id + "/label"))
 	const measured = `(() => {
 		const label = document.querySelector('[data-label]'), frame = label.getBoundingClientRect()
 		const outside = [...label.querySelectorAll('p, h2, strong, b, span')].filter((e) => {
@@ -240,24 +237,39 @@ func TestLabelHoldsItsText(t *testing.T) {
 		const pt = parseFloat(getComputedStyle(label.querySelector('[data-first-aid]')).fontSize) * 72 / 96
 		return outside.length + ' outside, first aid ' + (pt >= 6.99) + ', page ' + (document.documentElement.scrollWidth <= innerWidth)
 	})()`
-	holds := func(what string) {
-		t.Helper()
-		p.until(`document.querySelector('[data-label]') !== null`)
-		if got, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](measured)); err != nil || got != "0 outside, first aid true, page true" {
-			t.Errorf("%s: %s %v", what, got, err)
-		}
-	}
-	p.says("[data-label]", "POISON", "Ropewalk winter")
-	holds("as it is")
 	const wordier = `(() => {
 		const walk = document.createTreeWalker(document.querySelector('[data-label]'), NodeFilter.SHOW_TEXT)
 		for (let n = walk.nextNode(); n; n = walk.nextNode()) if (n.data.length > 8) n.data += ' ' + n.data.slice(0, Math.ceil(n.data.length / 3))
 	})()`
-	p.do(chromedp.Evaluate[chromedp.Void](wordier))
-	holds("a third longer")
-	p.choose("A4, eight to a sheet")
-	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-paper="a4"]`)))
-	holds("of eight on A4")
-	p.do(browser.Phone)
-	holds("on a phone")
+	for name, recipe := range map[string]wire.Recipe{
+		"syrup": {Dribble: &wire.DribbleRequest{
+			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
+		}},
+		"acid": {Pad: &wire.PadRequest{
+			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{School: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
+		}},
+	} {
+		id := uuid.NewString()
+		o.post("/api/batches", wire.SaveBatch{ID: id, Name: long(120), Rule: long(260), Recipe: recipe})
+		o.post("/api/batches/"+id+"/portions", wire.Portion{ID: uuid.NewString(), Vessel: long(60), Amount: 900, YardID: yard})
+		p.do(browser.Desk, chromedp.Navigate(s.URL+"/batches/"+id+"/label"))
+		holds := func(what string) {
+			t.Helper()
+			p.until(`document.querySelector('[data-label]') !== null`)
+			if got, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](measured)); err != nil || got != "0 outside, first aid true, page true" {
+				t.Errorf("%s, %s: %s %v", name, what, got, err)
+			}
+		}
+		p.says("[data-label]", "POISON", "Ropewalk winter")
+		p.choose("One label a sheet, 100 × 70 mm")
+		p.do(chromedp.WaitVisible(chromedp.CSS(`[data-paper="small"]`)))
+		holds("as it is")
+		p.do(chromedp.Evaluate[chromedp.Void](wordier))
+		holds("a third longer")
+		p.choose("A4, eight to a sheet")
+		p.do(chromedp.WaitVisible(chromedp.CSS(`[data-paper="a4"]`)))
+		holds("of eight on A4")
+		p.do(browser.Phone)
+		holds("on a phone")
+	}
 }

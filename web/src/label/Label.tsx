@@ -42,32 +42,6 @@ export function Label({ label, portion }: Props) {
           </div>
         </header>
         <div className={styles.middle}>
-          <div>
-            {is && <Strength is={is} />}
-            {label.oad_g_per_piece !== undefined && (
-              <p className={styles.strength}>{text.perPiece(three(label.oad_g_per_piece))}</p>
-            )}
-            {!label.weighed && <p>{text.planned}</p>}
-            <p className={styles.dates}>
-              {text.madeOn(date(label.made_on))}
-              {use && (
-                <>
-                  {' · '}
-                  <b>{use}</b>
-                </>
-              )}
-              {label.keeping && label.use_by && ` ${text.keeping[label.keeping]}`}
-            </p>
-            <p>
-              {label.name}
-              {portion && ` · ${portion.vessel}`}
-              {portion?.yard && ` ${text.forYard(portion.yard)}`}
-            </p>
-            <p>{text.uses[label.kind]}</p>
-            {is?.clear_down_c !== undefined && is.clear_down_c > 0 && (
-              <p>{text.cold(temperature(Math.ceil(is.clear_down_c), system))}</p>
-            )}
-          </div>
           <QRCodeSVG
             className={styles.qr}
             value={`${start.public_url || location.origin}/batches/${label.batch_id}`}
@@ -75,6 +49,30 @@ export function Label({ label, portion }: Props) {
             level="M"
             marginSize={2}
           />
+          {is && <Strength is={is} />}
+          {label.oad_g_per_piece !== undefined && (
+            <p className={styles.strength}>{text.perPiece(three(label.oad_g_per_piece))}</p>
+          )}
+          {!label.weighed && <p>{text.planned}</p>}
+          <p className={styles.dates}>
+            {text.madeOn(date(label.made_on))}
+            {use && (
+              <>
+                {' · '}
+                <b>{use}</b>
+              </>
+            )}
+            {label.keeping && label.use_by && ` ${text.keeping[label.keeping]}`}
+          </p>
+          <p>
+            {label.name}
+            {portion && ` · ${portion.vessel}`}
+            {portion?.yard && ` ${text.forYard(portion.yard)}`}
+          </p>
+          <p>{text.uses[label.kind]}</p>
+          {is?.clear_down_c !== undefined && is.clear_down_c > 0 && (
+            <p>{text.cold(temperature(Math.ceil(is.clear_down_c), system))}</p>
+          )}
         </div>
         <footer>
           <p className={styles.firstAid} data-first-aid>
