@@ -108,7 +108,7 @@ func bySort(f fault.Fault) string {
 	case fault.Filler:
 		return "That would be more filler than the syrup has sugar. Is this really the share of acid in the powder?"
 	case fault.TooStrong:
-		return "More acid than bees can be meant to get."
+		return "More acid than bees should ever get."
 	case fault.TooLong:
 		return "Too long: use at most " + figure(f.High) + " characters."
 	case fault.Ended:

@@ -272,7 +272,7 @@ export const text = {
     watch: 'watch',
     none: 'nothing now',
     count: 'count',
-    count_anew: 'count anew',
+    count_anew: 'count again',
     again: 'a second count would tell more',
   },
   head: { hive: 'Hive', mites: 'Mites' },
