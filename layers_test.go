@@ -19,7 +19,7 @@ func TestImportsRunOneWay(t *testing.T) {
 		"keeler/store": {"keeler/core", "keeler/wire", "keeler/app", "keeler/api", "net/http"},
 		"keeler/app":   {"keeler/api", "net/http", "gorm.io", "keeler/sim", "keeler/forecast"},
 		"keeler/sim":   {"keeler/core", "keeler/wire", "keeler/app", "keeler/store", "keeler/api"},
-		"keeler/api":   {"keeler/core/syrup", "keeler/core/strip", "keeler/core/pad", "keeler/core/chem", "keeler/core/season", "keeler/core/mites", "gorm.io"},
+		"keeler/api":   {"keeler/core/method/dribble", "keeler/core/method/strip", "keeler/core/method/pad", "keeler/core/chem", "keeler/core/fit", "keeler/core/mites", "gorm.io"},
 	}
 	seen := map[string]bool{}
 	for line := range strings.Lines(string(out)) {

@@ -8,9 +8,9 @@ import (
 	"math"
 	"slices"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/mixing"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -160,20 +160,20 @@ func working(batch store.Batch, run store.BenchRun) (making, error) {
 	return w, err
 }
 
-func (w making) scales() bench.Scales { return wire.ScalesOf(w.balances, w.run.CupG) }
+func (w making) scales() mixing.Scales { return wire.ScalesOf(w.balances, w.run.CupG) }
 
 // state folds what happened.
-func (w making) state() (bench.State, error) {
-	events := make([]bench.Event, len(w.run.Events))
+func (w making) state() (mixing.State, error) {
+	events := make([]mixing.Event, len(w.run.Events))
 	for i, e := range w.run.Events {
-		events[i] = bench.Event{
-			Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
+		events[i] = mixing.Event{
+			Kind: mixing.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
 			Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
 		}
 		if len(e.Additions) > 0 {
 			var add []wire.BenchAdd
 			if err := json.Unmarshal(e.Additions, &add); err != nil {
-				return bench.State{}, fmt.Errorf("batch %s: event %d: %w", w.batch.ID, e.Seq, err)
+				return mixing.State{}, fmt.Errorf("batch %s: event %d: %w", w.batch.ID, e.Seq, err)
 			}
 			events[i].Add = w.mixing.Additions(add)
 		}
@@ -192,7 +192,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	out.Begun, out.Balances, out.CupG, out.Seq = true, w.balances, w.run.CupG, len(w.run.Events)
 	out.State = w.batch.State
 	for i, st := range s.Stations {
-		if st.Kind == bench.Wait && st.Began > 0 {
+		if st.Kind == mixing.Wait && st.Began > 0 {
 			left := math.Round(float64(st.Seconds) - d.since(w.run.Events[st.Began-1]))
 			out.Acts[i].LeftS = &left
 		}
@@ -209,7 +209,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	if out.Uptake, err = d.uptake(ctx, op, w, s); err != nil {
 		return out, err
 	}
-	if s.Ended == bench.Finished && w.mixing.Carrier != "" {
+	if s.Ended == mixing.Finished && w.mixing.Carrier != "" {
 		out.Leftover, err = op.LeftoverOf(ctx, w.batch.ID)
 	}
 	return out, err
@@ -288,8 +288,8 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		return op.Happen(ctx, &row)
 	}
 	var l fault.List
-	in := bench.Event{
-		Kind: bench.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure, AsIs: e.AsIs,
+	in := mixing.Event{
+		Kind: mixing.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure, AsIs: e.AsIs,
 		Answer: e.Answer, Temp: chem.Celsius(e.TempC),
 	}
 	s.Check(in, &l)
@@ -297,11 +297,11 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		return err
 	}
 	switch in.Kind {
-	case bench.Took:
+	case mixing.Took:
 		if err := d.weighed(w, s, e, &row); err != nil {
 			return err
 		}
-	case bench.Mended:
+	case mixing.Mended:
 		mending := w.mixing.MendingOf(s)
 		if s.Comes.Right() || len(mending) == 0 {
 			return fault.List{{Field: "kind", Reason: fault.NotFitting}}
@@ -309,11 +309,11 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		if row.Additions, err = json.Marshal(mending); err != nil {
 			return err
 		}
-	case bench.Finished:
+	case mixing.Finished:
 		if err := d.finish(ctx, op, w, s, e); err != nil {
 			return err
 		}
-	case bench.Discarded:
+	case mixing.Discarded:
 		if err := d.discard(ctx, op, w, s); err != nil {
 			return err
 		}
@@ -323,13 +323,13 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 
 // weighed completes a load: on which balance, how far it may be off; a piece that
 // is counted weighs what it weighs.
-func (d Desk) weighed(w making, s bench.State, e wire.BenchEvent, row *store.BenchEvent) error {
-	i := slices.IndexFunc(s.Stations, func(st bench.Station) bool { return st.ID == e.Act })
+func (d Desk) weighed(w making, s mixing.State, e wire.BenchEvent, row *store.BenchEvent) error {
+	i := slices.IndexFunc(s.Stations, func(st mixing.Station) bool { return st.ID == e.Act })
 	st := s.Stations[i]
 	if e.Load != len(st.Took) {
 		return store.ErrStale
 	}
-	if st.Kind == bench.CountIt {
+	if st.Kind == mixing.CountIt {
 		row.Grams = float64(w.mixing.Parts[st.Part].Each) * float64(e.Count)
 		return nil
 	}
@@ -348,7 +348,7 @@ func (d Desk) weighed(w making, s bench.State, e wire.BenchEvent, row *store.Ben
 }
 
 // checkLot asks that a lot is there and of that ingredient.
-func (d Desk) checkLot(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent) error {
+func (d Desk) checkLot(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent) error {
 	if s.Ended != "" {
 		return fault.List{{Field: "kind", Reason: fault.Ended}}
 	}

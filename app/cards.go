@@ -9,7 +9,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -67,21 +67,21 @@ func (d Desk) SaveCard(ctx context.Context, id string, in wire.LabelCard) (wire.
 // chosen is what a method is held against: a school, a card, or the usual school of
 // the day and the latitude.
 type chosen struct {
-	method season.Method
-	fixed  *season.Conditions
+	method fit.Method
+	fixed  *fit.Conditions
 	card   *wire.LabelCard
 }
 
-func (c chosen) on(day calendar.Day, latitude float64) season.Conditions {
+func (c chosen) on(day calendar.Day, latitude float64) fit.Conditions {
 	if c.fixed != nil {
 		return *c.fixed
 	}
-	return season.Usual(c.method, day, latitude)
+	return fit.Usual(c.method, day, latitude)
 }
 
 // choose finds what an id names; an empty one is the usual school. What is not
 // known, or of another method, is a fault at the field.
-func (d Desk) choose(ctx context.Context, field string, method season.Method, id string) (chosen, error) {
+func (d Desk) choose(ctx context.Context, field string, method fit.Method, id string) (chosen, error) {
 	out := chosen{method: method}
 	if id == "" {
 		return out, nil
@@ -103,7 +103,7 @@ func (d Desk) choose(ctx context.Context, field string, method season.Method, id
 		out.card, out.fixed = &card, &conditions
 		return out, err
 	}
-	school, known := season.School(id)
+	school, known := fit.School(id)
 	if !known || school.Method != method {
 		return out, unknown
 	}

@@ -9,12 +9,12 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
 
-var queens = []string{"", string(season.Laying), string(season.Young), string(season.Queenless), string(season.Unseen)}
+var queens = []string{"", string(fit.Laying), string(fit.Young), string(fit.Queenless), string(fit.Unseen)}
 
 // readColony checks what is wanted of a colony.
 func (d Desk) readColony(in wire.SaveColony) (store.Colony, error) {
@@ -99,17 +99,17 @@ func (d Desk) changes(was, is store.Colony) []store.Event {
 		return strings.Join(names, " + ")
 	}
 	if before, after := kinds(was), kinds(is); before != after {
-		out = append(out, d.event(is.ID, string(season.Restacked), "", before+" → "+after, d.today()))
+		out = append(out, d.event(is.ID, string(fit.Restacked), "", before+" → "+after, d.today()))
 	}
 	if was.Queen != "" && is.Queen != was.Queen {
-		out = append(out, d.event(is.ID, string(season.Requeened), "", was.Queen+" → "+is.Queen, d.today()))
+		out = append(out, d.event(is.ID, string(fit.Requeened), "", was.Queen+" → "+is.Queen, d.today()))
 	}
 	return out
 }
 
 // happenings are the kinds of what a keeper records of the bees as a whole.
 var happenings = []string{
-	string(season.Swarmed), season.QueenCaged, season.QueenRemoved, season.CellGiven, season.QueenReleased, season.LayingAgain,
+	string(fit.Swarmed), fit.QueenCaged, fit.QueenRemoved, fit.CellGiven, fit.QueenReleased, fit.LayingAgain,
 }
 
 // Happened records what happened to the bees of a living colony.
@@ -192,7 +192,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	for _, e := range events {
 		out.Events = append(out.Events, eventOf(e))
 	}
-	need, _ := season.Needs([]season.Counted{k.counts()}, d.today())
+	need, _ := fit.Needs([]fit.Counted{k.counts()}, d.today())
 	out.ColonyRecord = k.record(need[0], wire.BoardOf(boards[id]), d.today())
 	return out, err
 }
@@ -317,7 +317,7 @@ func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire
 			l.Add("out_on", fault.NotRising)
 		}
 		t.OutOn = dayPointer(out)
-	case in.Method == string(season.Dribble) || in.Method == string(season.Vapour) || in.Method == "other":
+	case in.Method == string(fit.Dribble) || in.Method == string(fit.Vapour) || in.Method == "other":
 		t.OutOn = dayPointer(given)
 	}
 	if in.Method == "other" && t.What == "" {

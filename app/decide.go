@@ -7,7 +7,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -19,7 +19,7 @@ const ahead = 10
 type Question struct {
 	Day    string // 2006-01-02; empty: today
 	Yard   string // empty: all yards
-	Under  [len(season.Methods)]string
+	Under  [len(fit.Methods)]string
 	People int
 }
 
@@ -34,8 +34,8 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	if err := l.Err(); err != nil {
 		return wire.Decide{}, err
 	}
-	var under [len(season.Methods)]chosen
-	for i, m := range season.Methods {
+	var under [len(fit.Methods)]chosen
+	for i, m := range fit.Methods {
 		var err error
 		if under[i], err = d.choose(ctx, string(m), m, q.Under[i]); err != nil {
 			return wire.Decide{}, err
@@ -88,8 +88,8 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 const mostPeople = 12
 
 // forecasts asks for the weather of all yards at once; what does not come is nil.
-func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []season.Forecast {
-	out := make([]season.Forecast, len(yards))
+func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []fit.Forecast {
+	out := make([]fit.Forecast, len(yards))
 	if d.app.set.Weather == nil {
 		return out
 	}
@@ -107,8 +107,8 @@ func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []season.Foreca
 // matrix is one yard on one day.
 type matrix struct {
 	yard       store.Yard
-	forecast   season.Forecast
-	under      [len(season.Methods)]chosen
+	forecast   fit.Forecast
+	under      [len(fit.Methods)]chosen
 	day, today calendar.Day
 	people     int
 }
@@ -119,7 +119,7 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0,
 		Season: seasonName(m.day, m.yard.Latitude), Colonies: make([]wire.DecideColony, len(colonies)),
 	}
-	var cases [len(season.Methods)]season.Case
+	var cases [len(fit.Methods)]fit.Case
 	for i, u := range m.under {
 		cases[i] = u.caseOf(m.day, m.yard, m.forecast)
 		out.Outlooks = append(out.Outlooks, m.outlook(u))
@@ -131,7 +131,7 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 		}
 		for j, c := range cases {
 			c.Colony = k.season
-			row.Cells[j] = told.cell(season.Judge(c))
+			row.Cells[j] = told.cell(fit.Judge(c))
 		}
 		out.Colonies[i] = row
 	}
@@ -139,9 +139,9 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 }
 
 // caseOf is what bears on every colony of a yard on a day.
-func (c chosen) caseOf(day calendar.Day, yard store.Yard, forecast season.Forecast) season.Case {
+func (c chosen) caseOf(day calendar.Day, yard store.Yard, forecast fit.Forecast) fit.Case {
 	under := c.on(day, yard.Latitude)
-	return season.Case{
+	return fit.Case{
 		On: day, Latitude: yard.Latitude, Under: under, Weather: forecast.Look(day, under), Deep: calendar.Span(deep(yard)), Chosen: c.fixed != nil,
 	}
 }
@@ -167,7 +167,7 @@ func (m matrix) outlook(u chosen) wire.Outlook {
 		}
 		for _, w := range o.Windows {
 			told.Windows = append(told.Windows, wire.Window{From: w.From, To: w.To, MeanC: w.MeanC, Good: w.Good})
-			told.Takes += int(float64(w.Minutes()*60) / season.Pace(m.people, 1))
+			told.Takes += int(float64(w.Minutes()*60) / fit.Pace(m.people, 1))
 		}
 		out.Days[i] = told
 	}
@@ -181,8 +181,8 @@ type reasons struct {
 	day    calendar.Day
 }
 
-func (r *reasons) cell(j season.Judgement) wire.Cell {
-	out := wire.Cell{Verdict: season.VerdictNames[j.Verdict], Reasons: make([]int, len(j.Reasons)), Ask: j.Ask()}
+func (r *reasons) cell(j fit.Judgement) wire.Cell {
+	out := wire.Cell{Verdict: fit.VerdictNames[j.Verdict], Reasons: make([]int, len(j.Reasons)), Ask: j.Ask()}
 	for i, reason := range j.Reasons {
 		key := fmt.Sprint(reason.Code, reason.Verdict, reason.On, reason.Figures, reason.From, reason.To, reason.Words)
 		place, there := r.places[key]
@@ -196,9 +196,9 @@ func (r *reasons) cell(j season.Judgement) wire.Cell {
 	return out
 }
 
-func (r *reasons) tell(reason season.Reason) wire.Reason {
+func (r *reasons) tell(reason fit.Reason) wire.Reason {
 	out := wire.Reason{
-		Code: reason.Code, Verdict: season.VerdictNames[reason.Verdict], Source: string(reason.Source),
+		Code: reason.Code, Verdict: fit.VerdictNames[reason.Verdict], Source: string(reason.Source),
 		Figures: reason.Figures, Age: -1, Words: reason.Words,
 	}
 	if reason.From != 0 {

@@ -16,7 +16,7 @@ import (
 	"golang.org/x/text/transform"
 
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -262,9 +262,9 @@ func (in *importing) yard(f map[string]string, l *fault.List) *store.Yard {
 	l.Within("yard", float64(utf8.RuneCountInString(name)), 1, 60, "letters")
 	latitude, err := strconv.ParseFloat(strings.ReplaceAll(f["latitude"], ",", "."), 64)
 	if err != nil {
-		l.AddRange("latitude", fault.Missing, season.South, season.North, "degrees")
+		l.AddRange("latitude", fault.Missing, fit.South, fit.North, "degrees")
 	} else {
-		l.Within("latitude", latitude, season.South, season.North, "degrees")
+		l.Within("latitude", latitude, fit.South, fit.North, "degrees")
 	}
 	y.Latitude = latitude
 	return y

@@ -7,7 +7,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -25,7 +25,7 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	if err != nil {
 		return wire.JobShares{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
 	}
-	under, err := d.choose(ctx, "under", season.Method(in.Method), in.Under)
+	under, err := d.choose(ctx, "under", fit.Method(in.Method), in.Under)
 	if err != nil {
 		return wire.JobShares{}, err
 	}
@@ -43,20 +43,20 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 			l.Add(fault.Index("colonies", i), fault.Unknown)
 			continue
 		}
-		seconds[i] = season.Pace(in.People, boxes[id])
+		seconds[i] = fit.Pace(in.People, boxes[id])
 	}
 	if err := l.Err(); err != nil {
 		return wire.JobShares{}, err
 	}
 	forecast := d.forecasts(ctx, []store.Yard{yard})[0]
-	var windows []season.Window
+	var windows []fit.Window
 	for day := from; day < from+ahead; day++ {
 		c := under.on(day, yard.Latitude)
 		if o := forecast.Look(day, c); !o.Harms(c) {
 			windows = append(windows, o.Windows...)
 		}
 	}
-	shares, done := season.Split(seconds, windows)
+	shares, done := fit.Split(seconds, windows)
 	out := wire.JobShares{Days: make([]wire.JobShare, len(shares)), Left: in.Colonies[done:]}
 	for i, s := range shares {
 		out.Days[i] = wire.JobShare{Day: written(s.Day), Minutes: s.Minutes, Colonies: in.Colonies[s.First:s.Last]}
@@ -82,7 +82,7 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if err := l.Err(); err != nil {
 		return wire.Job{}, err
 	}
-	under, err := d.choose(ctx, "under", season.Method(in.Method), in.Under)
+	under, err := d.choose(ctx, "under", fit.Method(in.Method), in.Under)
 	if err != nil {
 		return wire.Job{}, err
 	}
@@ -125,7 +125,7 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 	for _, k := range all {
 		by[k.row.ID] = k
 	}
-	weather := map[string]season.Forecast{}
+	weather := map[string]fit.Forecast{}
 	for i, f := range d.forecasts(ctx, yards) {
 		weather[yards[i].ID] = f
 	}
@@ -142,14 +142,14 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
 		at := under.caseOf(day, byID[k.row.YardID], weather[k.row.YardID])
 		at.Colony = k.season
-		j := season.Judge(at)
+		j := fit.Judge(at)
 		override := strings.TrimSpace(c.Override)
 		if lives && j.Ask() && override == "" {
 			l.Add("override", fault.Missing)
 		}
 		l.Beneath(before, "colonies", i)
 		out[i] = store.JobColony{
-			ColonyID: c.ColonyID, Day: timeOf(day), Verdict: season.VerdictNames[j.Verdict],
+			ColonyID: c.ColonyID, Day: timeOf(day), Verdict: fit.VerdictNames[j.Verdict],
 			Reasons: against(j), OverrideReason: override,
 		}
 	}
@@ -176,7 +176,7 @@ func (d Desk) withJobs(ctx context.Context, colonies []known, but string) error 
 			continue
 		}
 		c := &colonies[i].season
-		c.Jobs = append(c.Jobs, season.OpenJob{Name: w.Name, Method: season.Method(w.Method), Day: dayOf(w.Day)})
+		c.Jobs = append(c.Jobs, fit.OpenJob{Name: w.Name, Method: fit.Method(w.Method), Day: dayOf(w.Day)})
 	}
 	return nil
 }
@@ -187,15 +187,15 @@ func (d Desk) open(s store.JobStanding) bool {
 	if s.LastGiven != nil {
 		given = dayOf(*s.LastGiven)
 	}
-	return season.Open(dayOf(s.LastDay), given, s.In > 0, d.today())
+	return fit.Open(dayOf(s.LastDay), given, s.In > 0, d.today())
 }
 
 // against names the codes of what speaks against, as far as they fit a line.
-func against(j season.Judgement) string {
+func against(j fit.Judgement) string {
 	const most = 500
 	text := ""
 	for _, r := range j.Reasons {
-		if r.Verdict == season.Fits || len(text)+len(r.Code) >= most {
+		if r.Verdict == fit.Fits || len(text)+len(r.Code) >= most {
 			continue
 		}
 		if text != "" {
@@ -274,7 +274,7 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 		out.Open, out.In = r.EndedOn == nil && d.open(s), s.In
 		out.EndedOn, out.EndedHow = optionalDay(r.EndedOn), r.EndedHow
 		if s.FirstIn != nil {
-			first := season.Treatment{Method: season.Method(r.Method), Given: dayOf(*s.FirstIn), DaysLow: s.DaysLow, DaysHigh: s.DaysHigh}
+			first := fit.Treatment{Method: fit.Method(r.Method), Given: dayOf(*s.FirstIn), DaysLow: s.DaysLow, DaysHigh: s.DaysHigh}
 			from, by, _ := first.Due()
 			out.DueOut, out.DueLast = written(from), written(by)
 		}
@@ -305,7 +305,7 @@ func jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
 			out.Days = append(out.Days, wire.JobDay{Day: day})
 		}
 		out.Days[k].Colonies++
-		out.Days[k].Minutes += season.Pace(r.People, colonies[c.ColonyID].Boxes) / 60
+		out.Days[k].Minutes += fit.Pace(r.People, colonies[c.ColonyID].Boxes) / 60
 	}
 	return out
 }

@@ -5,9 +5,9 @@ import (
 	"time"
 
 	"keeler/core/calendar"
+	"keeler/core/fit"
 	"keeler/core/hive"
 	"keeler/core/mites"
-	"keeler/core/season"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -19,9 +19,9 @@ const memory = 400
 // known is a colony with all that bears on a decision about it.
 type known struct {
 	row    store.Colony
-	season season.Colony
+	season fit.Colony
 	count  *wire.Standing
-	stands season.Counted
+	stands fit.Counted
 	in     []store.Treatment
 }
 
@@ -70,12 +70,12 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 
 // past is what was seen of colonies and what happened to them, by their ids.
 type past struct {
-	seen     map[string][]season.Seen
+	seen     map[string][]fit.Seen
 	happened map[string][]store.Event
 }
 
 func (d Desk) past(ctx context.Context, since time.Time) (past, error) {
-	p := past{map[string][]season.Seen{}, map[string][]store.Event{}}
+	p := past{map[string][]fit.Seen{}, map[string][]store.Event{}}
 	looks, err := d.op.Inspections(ctx, "", since, false)
 	if err != nil {
 		return p, err
@@ -94,31 +94,31 @@ func (d Desk) past(ctx context.Context, since time.Time) (past, error) {
 const deepest = 3
 
 // of is what is known of a colony's bees; of those that it was united with, too.
-func (p past) of(id string, depth int) season.Colony {
+func (p past) of(id string, depth int) fit.Colony {
 	events := p.happened[id]
-	happened := make([]season.Happening, len(events))
+	happened := make([]fit.Happening, len(events))
 	for i, e := range events {
-		happened[i] = season.Happening{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
-		if e.Kind == string(season.United) && e.OtherID != nil && depth < deepest {
+		happened[i] = fit.Happening{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
+		if e.Kind == string(fit.United) && e.OtherID != nil && depth < deepest {
 			happened[i].Other = p.of(*e.OtherID, depth+1)
 		}
 	}
-	return season.Colony{}.Remember(p.seen[id], happened)
+	return fit.Colony{}.Remember(p.seen[id], happened)
 }
 
-func seenBy(l store.Inspection) season.Seen {
-	return season.Seen{
-		On: dayOf(l.LookedOn), Order: l.CreatedAt.UnixMicro(), Quarters: l.Quarters, Brood: season.Brood(l.Brood), Eggs: l.Eggs, Larvae: l.Larvae,
-		Stores: season.Stores(l.Stores), Supers: l.Supers, Queen: season.Queen(l.Queen),
+func seenBy(l store.Inspection) fit.Seen {
+	return fit.Seen{
+		On: dayOf(l.LookedOn), Order: l.CreatedAt.UnixMicro(), Quarters: l.Quarters, Brood: fit.Brood(l.Brood), Eggs: l.Eggs, Larvae: l.Larvae,
+		Stores: fit.Stores(l.Stores), Supers: l.Supers, Queen: fit.Queen(l.Queen),
 	}
 }
 
-func begin(r store.Colony, seen season.Colony) known {
-	k := known{row: r, season: seen, stands: season.Counted{Standing: mites.Uncounted}}
+func begin(r store.Colony, seen fit.Colony) known {
+	k := known{row: r, season: seen, stands: fit.Counted{Standing: mites.Uncounted}}
 	c := &k.season
 	c.Name, c.Nuc, c.ForHoney, c.Boxes = r.Name, r.Nuc, r.ForHoney, len(r.Boxes)
 	if r.QueenOn != nil && r.Queen != "" && dayOf(*r.QueenOn) > c.Queen.On {
-		c.Queen = season.At(season.Queen(r.Queen), dayOf(*r.QueenOn))
+		c.Queen = fit.At(fit.Queen(r.Queen), dayOf(*r.QueenOn))
 	}
 	return k
 }
@@ -131,9 +131,9 @@ func (k *known) treated(t store.Treatment, today calendar.Day) {
 	}
 }
 
-func givenOf(t store.Treatment) season.Treatment {
-	out := season.Treatment{
-		Method: season.Method(t.Method), Given: dayOf(t.GivenOn), Carried: t.CarriedFrom != nil, DaysLow: t.DaysLow, DaysHigh: t.DaysHigh,
+func givenOf(t store.Treatment) fit.Treatment {
+	out := fit.Treatment{
+		Method: fit.Method(t.Method), Given: dayOf(t.GivenOn), Carried: t.CarriedFrom != nil, DaysLow: t.DaysLow, DaysHigh: t.DaysHigh,
 	}
 	if t.OutOn != nil {
 		out.Out = dayOf(*t.OutOn)
@@ -144,7 +144,7 @@ func givenOf(t store.Treatment) season.Treatment {
 func (k *known) counted(c store.MiteCount, latitude float64, lines mites.Lines) {
 	s := standing(c, latitude, lines)
 	k.count = &s
-	k.stands = season.Counted{
+	k.stands = fit.Counted{
 		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Line: s.Line,
 		Latitude: latitude,
 	}
@@ -161,23 +161,23 @@ func standing(c store.MiteCount, latitude float64, lines mites.Lines) wire.Stand
 }
 
 // needs tells what the colonies of one yard need.
-func needs(yard []known, on calendar.Day) ([]season.Need, int) {
-	stands := make([]season.Counted, len(yard))
+func needs(yard []known, on calendar.Day) ([]fit.Need, int) {
+	stands := make([]fit.Counted, len(yard))
 	for i := range yard {
 		stands[i] = yard[i].counts()
 	}
-	return season.Needs(stands, on)
+	return fit.Needs(stands, on)
 }
 
 // counts is how the colony's count stands, with what bears on how it ages.
-func (k *known) counts() season.Counted {
+func (k *known) counts() fit.Counted {
 	out := k.stands
 	out.Colony = &k.season
 	return out
 }
 
 // record is a colony as it is told.
-func (k known) record(need season.Need, board [][]float64, today calendar.Day) wire.ColonyRecord {
+func (k known) record(need fit.Need, board [][]float64, today calendar.Day) wire.ColonyRecord {
 	r := k.row
 	out := wire.ColonyRecord{
 		ID: r.ID, YardID: r.YardID, Name: r.Name, Nuc: r.Nuc, ForHoney: r.ForHoney, Notes: r.Notes,
@@ -195,7 +195,7 @@ func (k known) record(need season.Need, board [][]float64, today calendar.Day) w
 }
 
 // breakOf tells of a brood break while it lasts.
-func breakOf(b season.Break, today calendar.Day) *wire.BroodBreak {
+func breakOf(b fit.Break, today calendar.Day) *wire.BroodBreak {
 	from, to, open, ok := b.Window()
 	if !ok || !open && today > to {
 		return nil
@@ -207,7 +207,7 @@ func breakOf(b season.Break, today calendar.Day) *wire.BroodBreak {
 	return out
 }
 
-func seenOf(c season.Colony, board [][]float64) wire.Seen {
+func seenOf(c fit.Colony, board [][]float64) wire.Seen {
 	s := wire.Seen{
 		Board: board,
 		Brood: string(c.Brood.What), BroodOn: on(c.Brood), Stores: string(c.Stores.What), StoresOn: on(c.Stores),
@@ -226,7 +226,7 @@ func seenOf(c season.Colony, board [][]float64) wire.Seen {
 	return s
 }
 
-func seamsOf(c season.Colony) *float64 {
+func seamsOf(c fit.Colony) *float64 {
 	if !c.Quarters.Seen {
 		return nil
 	}
@@ -234,7 +234,7 @@ func seamsOf(c season.Colony) *float64 {
 	return &full
 }
 
-func on[T any](l season.Look[T]) string {
+func on[T any](l fit.Look[T]) string {
 	if !l.Seen {
 		return ""
 	}

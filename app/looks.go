@@ -7,8 +7,8 @@ import (
 	"strings"
 
 	"keeler/core/fault"
+	"keeler/core/fit"
 	"keeler/core/hive"
-	"keeler/core/season"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -16,8 +16,8 @@ import (
 const maxSupers = 12
 
 var (
-	broods  = []string{"", string(season.BroodNone), string(season.BroodLittle), string(season.BroodMuch)}
-	storing = []string{"", string(season.Light), string(season.Enough), string(season.Heavy)}
+	broods  = []string{"", string(fit.BroodNone), string(fit.BroodLittle), string(fit.BroodMuch)}
+	storing = []string{"", string(fit.Light), string(fit.Enough), string(fit.Heavy)}
 	tempers = []string{"", "calm", "nervous", "fierce"}
 )
 

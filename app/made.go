@@ -6,18 +6,18 @@ import (
 
 	"github.com/google/uuid"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/strip"
+	"keeler/core/mixing"
 	"keeler/core/stock"
-	"keeler/core/strip"
 	"keeler/store"
 	"keeler/wire"
 )
 
 // finish makes the batch of what was really weighed: its composition, its account,
 // what comes off the shelf, and of a pot what it left over.
-func (d Desk) finish(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent) error {
+func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent) error {
 	keeping, err := w.keeping(e.Keeping)
 	if err != nil {
 		return err
@@ -46,7 +46,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s bench.
 		}
 		made = made.Take(made.Mass() - left)
 		volume, amount = float64(chem.LiquorVolume(made)), float64(pieces)
-	case w.mixing.Measure == bench.Unmeasured:
+	case w.mixing.Measure == mixing.Unmeasured:
 		volume, amount = w.batch.VolumeML, w.batch.VolumeML
 		if w.batch.Unit == "pieces" {
 			amount = float64(pieces)
@@ -56,7 +56,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s bench.
 	if err := d.offShelf(ctx, op, w, s, pieces); err != nil {
 		return err
 	}
-	if w.mixing.Measure == bench.Unmeasured {
+	if w.mixing.Measure == mixing.Unmeasured {
 		err = op.SetBatch(ctx, w.batch.ID, columns)
 	} else {
 		err = op.SetMade(ctx, w.batch.ID, parts(made), columns)
@@ -68,14 +68,14 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s bench.
 }
 
 // discard ends a batch that is not to be used; what went in is off the shelf.
-func (d Desk) discard(ctx context.Context, op store.Operation, w making, s bench.State) error {
+func (d Desk) discard(ctx context.Context, op store.Operation, w making, s mixing.State) error {
 	if err := d.offShelf(ctx, op, w, s, 0); err != nil {
 		return err
 	}
 	if err := d.useCarried(ctx, op, w, s); err != nil {
 		return err
 	}
-	if w.mixing.Measure == bench.Unmeasured {
+	if w.mixing.Measure == mixing.Unmeasured {
 		return op.SetBatch(ctx, w.batch.ID, map[string]any{"state": store.Discarded})
 	}
 	volume := float64(s.SoFar.Volume)
@@ -96,17 +96,17 @@ func (d Desk) discard(ctx context.Context, op store.Operation, w making, s bench
 const atBench = "discarded at the bench"
 
 // keeping finds the rule that a batch is kept by.
-func (w making) keeping(store string) (bench.Keeping, error) {
+func (w making) keeping(store string) (mixing.Keeping, error) {
 	for _, k := range w.mixing.Keepings {
 		if k.Store == store {
 			return k, nil
 		}
 	}
-	return bench.Keeping{}, fault.List{{Field: "keeping", Reason: fault.Missing}}
+	return mixing.Keeping{}, fault.List{{Field: "keeping", Reason: fault.Missing}}
 }
 
 // useBy is the last good day, nil where no rule names one.
-func (d Desk) useBy(k bench.Keeping) *time.Time {
+func (d Desk) useBy(k mixing.Keeping) *time.Time {
 	if k.Days == 0 {
 		return nil
 	}
@@ -126,7 +126,7 @@ func (w making) soaked(e wire.BenchEvent) (int, error) {
 }
 
 // uptake tells what each piece of a pot took up, once what is left was weighed.
-func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s bench.State) (*wire.BenchUptake, error) {
+func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s mixing.State) (*wire.BenchUptake, error) {
 	if w.mixing.Carrier == "" || !s.Rested() {
 		return nil, nil
 	}
@@ -159,7 +159,7 @@ func learnt(seen []store.Uptake) strip.Learnt {
 
 // learn keeps what the pieces took up. What is far from what was learnt goes into
 // that only with a yes.
-func (d Desk) learn(ctx context.Context, op store.Operation, w making, s bench.State, e wire.BenchEvent, pieces int) error {
+func (d Desk) learn(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent, pieces int) error {
 	seen, err := op.Uptakes(ctx, w.mixing.Carrier)
 	if err != nil {
 		return err
@@ -215,7 +215,7 @@ const least = 1
 const restName = ", left over"
 
 // useCarried takes liquor that was poured into the pot out of its own account.
-func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s bench.State) error {
+func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s mixing.State) error {
 	grams := float64(s.Carried(w.mixing.Work))
 	if w.batch.ParentID == nil || grams <= 0 {
 		return nil
@@ -228,7 +228,7 @@ func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s be
 }
 
 // offShelf takes what went in off the lots that were named for it.
-func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s bench.State, pieces int) error {
+func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s mixing.State, pieces int) error {
 	lots := w.lots()
 	for _, o := range w.mixing.OffShelf(s, pieces, w.batch.VolumeML) {
 		if lots[o.Lot] == "" || o.Amount <= 0 {

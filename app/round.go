@@ -9,8 +9,8 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
+	"keeler/core/fit"
 	"keeler/core/round"
-	"keeler/core/season"
 	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
@@ -36,7 +36,7 @@ type outing struct {
 	capML    float64
 	meantMg  float64 // of acid in 1 mL or piece, by the recipe; 0 where nobody can say
 	chosen   chosen
-	under    season.Conditions
+	under    fit.Conditions
 	later    bool                   // than the job's own days
 	stops    map[string][]wire.Stop // what to stop at before anything is given, by colony
 }
@@ -71,7 +71,7 @@ func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
 	if w.job.CardID != nil {
 		under = wire.CardPrefix + *w.job.CardID
 	}
-	chosen, err := d.choose(ctx, "under", season.Method(w.job.Method), under)
+	chosen, err := d.choose(ctx, "under", fit.Method(w.job.Method), under)
 	if err != nil {
 		return w, err
 	}
@@ -139,9 +139,9 @@ func (d Desk) around(ctx context.Context, w *outing) error {
 }
 
 // stopsOf tells what a round stops at.
-func stopsOf(c season.Case, given []store.Treatment) []wire.Stop {
+func stopsOf(c fit.Case, given []store.Treatment) []wire.Stop {
 	var out []wire.Stop
-	for _, r := range season.Stops(c) {
+	for _, r := range fit.Stops(c) {
 		stop := wire.Stop{Code: "given_already", On: written(r.On)}
 		for _, t := range given {
 			if dayOf(t.GivenOn) == r.On {
@@ -259,7 +259,7 @@ func (d Desk) inStandOrder(ctx context.Context, w outing, yards []store.Yard) ([
 			ID: r.ID, YardID: r.YardID, Yard: names[r.YardID], Hive: hives[i], Override: w.colonies[r.ID].OverrideReason, Stop: w.stops[r.ID],
 		}
 		if h, there := in[r.ID]; there && h.Method == w.job.Method {
-			in := season.Treatment{Method: season.Method(h.Method), Given: dayOf(h.GivenOn), DaysLow: h.DaysLow, DaysHigh: h.DaysHigh}
+			in := fit.Treatment{Method: fit.Method(h.Method), Given: dayOf(h.GivenOn), DaysLow: h.DaysLow, DaysHigh: h.DaysHigh}
 			from, _, _ := in.Due()
 			out[i].InHive, out[i].DaysIn, out[i].Early = int(h.Amount), int(w.day-in.Given), max(0, int(from-w.day))
 		}

@@ -4,11 +4,11 @@ import (
 	"context"
 
 	"keeler/core/calendar"
-	"keeler/core/season"
+	"keeler/core/fit"
 )
 
 // Weather gives the hours from a day on at a place. What it cannot tell is an
 // error; nothing is then known of the weather.
 type Weather interface {
-	Forecast(ctx context.Context, yard string, latitude float64, from calendar.Day) (season.Forecast, error)
+	Forecast(ctx context.Context, yard string, latitude float64, from calendar.Day) (fit.Forecast, error)
 }

@@ -11,7 +11,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -63,9 +63,9 @@ func (d Desk) SaveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 		l.Add("name", fault.Missing)
 	}
 	if in.Latitude == nil {
-		l.AddRange("latitude", fault.Missing, season.South, season.North, "degrees")
+		l.AddRange("latitude", fault.Missing, fit.South, fit.North, "degrees")
 	} else {
-		l.Within("latitude", *in.Latitude, season.South, season.North, "degrees")
+		l.Within("latitude", *in.Latitude, fit.South, fit.North, "degrees")
 	}
 	if in.DeepFrom+in.DeepTo != "" {
 		if _, ok := calendar.ReadSpan(in.DeepFrom, in.DeepTo); !ok {

@@ -13,7 +13,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -21,13 +21,13 @@ import (
 // sky is the same weather everywhere: so many degrees at every hour, dry and still.
 type sky float64
 
-func (s sky) Forecast(_ context.Context, _ string, _ float64, from calendar.Day) (season.Forecast, error) {
+func (s sky) Forecast(_ context.Context, _ string, _ float64, from calendar.Day) (fit.Forecast, error) {
 	if s == 0 {
 		return nil, errors.New("no answer")
 	}
-	var out season.Forecast
+	var out fit.Forecast
 	for i := range 10 * 24 {
-		out = append(out, season.Hour{Day: from + calendar.Day(i/24), Hour: i % 24, TempC: float64(s)})
+		out = append(out, fit.Hour{Day: from + calendar.Day(i/24), Hour: i % 24, TempC: float64(s)})
 	}
 	return out, nil
 }

@@ -7,7 +7,7 @@ import (
 
 	"keeler/app"
 	"keeler/core/calendar"
-	"keeler/core/season"
+	"keeler/core/fit"
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
@@ -98,11 +98,11 @@ func TestRopewalk(t *testing.T) {
 // clear is the demo's weather, straight from its maker.
 type clear struct{}
 
-func (clear) Forecast(_ context.Context, yard string, latitude float64, from calendar.Day) (season.Forecast, error) {
+func (clear) Forecast(_ context.Context, yard string, latitude float64, from calendar.Day) (fit.Forecast, error) {
 	y, m, d := from.Date()
-	var out season.Forecast
+	var out fit.Forecast
 	for i, h := range weather.Forecast(yard, latitude, time.Date(y, time.Month(m), d, 0, 0, 0, 0, time.UTC), WeatherSeed) {
-		out = append(out, season.Hour{Day: from + calendar.Day(i/24), Hour: i % 24, TempC: h.TempC, WindMS: h.WindMS, GustMS: h.GustMS, Rain: h.RainMM})
+		out = append(out, fit.Hour{Day: from + calendar.Day(i/24), Hour: i % 24, TempC: h.TempC, WindMS: h.WindMS, GustMS: h.GustMS, Rain: h.RainMM})
 	}
 	return out, nil
 }

@@ -16,7 +16,7 @@ import (
 	"time"
 
 	"keeler/core/calendar"
-	"keeler/core/season"
+	"keeler/core/fit"
 )
 
 const (
@@ -44,7 +44,7 @@ type key struct {
 }
 
 type kept struct {
-	hours season.Forecast
+	hours fit.Forecast
 	err   error
 	until time.Time
 }
@@ -56,7 +56,7 @@ func New(base string, now func() time.Time) *Client {
 
 // Forecast gives the hours from a day on. An error means that nothing is known;
 // for a minute it is then not asked for again.
-func (c *Client) Forecast(ctx context.Context, place string, latitude float64, from calendar.Day) (season.Forecast, error) {
+func (c *Client) Forecast(ctx context.Context, place string, latitude float64, from calendar.Day) (fit.Forecast, error) {
 	k := key{place, latitude, from}
 	c.mu.Lock()
 	was, there := c.kept[k]
@@ -81,7 +81,7 @@ func (c *Client) Forecast(ctx context.Context, place string, latitude float64, f
 	return hours, err
 }
 
-func (c *Client) ask(ctx context.Context, k key) (season.Forecast, error) {
+func (c *Client) ask(ctx context.Context, k key) (fit.Forecast, error) {
 	y, m, d := k.from.Date()
 	q := url.Values{
 		"place": {k.place}, "latitude": {strconv.FormatFloat(k.latitude, 'f', -1, 64)},
@@ -103,7 +103,7 @@ func (c *Client) ask(ctx context.Context, k key) (season.Forecast, error) {
 }
 
 // read takes the hours of an answer; one that cannot be makes all of it void.
-func read(r io.Reader) (season.Forecast, error) {
+func read(r io.Reader) (fit.Forecast, error) {
 	var answer struct {
 		Hours []struct {
 			Time   string  `json:"time"`
@@ -119,7 +119,7 @@ func read(r io.Reader) (season.Forecast, error) {
 	if len(answer.Hours) == 0 {
 		return nil, errors.New("forecast: no hours")
 	}
-	out := make(season.Forecast, len(answer.Hours))
+	out := make(fit.Forecast, len(answer.Hours))
 	for i, h := range answer.Hours {
 		at, err := time.Parse("2006-01-02T15:04", h.Time)
 		if err != nil {
@@ -128,7 +128,7 @@ func read(r io.Reader) (season.Forecast, error) {
 		if math.Abs(h.TempC) > 60 || h.WindMS < 0 || h.WindMS > 100 || h.GustMS < 0 || h.RainMM < 0 {
 			return nil, fmt.Errorf("forecast: %s cannot be", h.Time)
 		}
-		out[i] = season.Hour{
+		out[i] = fit.Hour{
 			Day: calendar.Of(at.Year(), int(at.Month()), at.Day()), Hour: at.Hour(),
 			TempC: h.TempC, WindMS: h.WindMS, GustMS: h.GustMS, Rain: h.RainMM,
 		}

@@ -3,20 +3,20 @@ package wire
 import (
 	"math"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/pad"
-	"keeler/core/strip"
-	"keeler/core/syrup"
+	"keeler/core/method/dribble"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
+	"keeler/core/mixing"
 )
 
 // Mixing is a recipe as it is made at the bench.
 type Mixing struct {
-	bench.Work
+	mixing.Work
 	Order    string
 	Orders   []string
-	Keepings []bench.Keeping
+	Keepings []mixing.Keeping
 	Carrier  string     // of a pot: what is soaked
 	Pieces   int        // of a pot: how many
 	Uptake   chem.Grams // of a pot: what it was planned with
@@ -32,12 +32,12 @@ func (r Recipe) Mixing(order string) (Mixing, error) {
 		if err != nil {
 			return Mixing{}, err
 		}
-		p, err := syrup.New(in)
+		p, err := dribble.New(in)
 		if err != nil {
 			return Mixing{}, err
 		}
-		m := Mixing{Keepings: syrup.Keepings, FullSeam: in.Rule.FullSeam}
-		for _, o := range syrup.Orders {
+		m := Mixing{Keepings: dribble.Keepings, FullSeam: in.Rule.FullSeam}
+		for _, o := range dribble.Orders {
 			for _, kind := range o.For {
 				if kind == in.Hold.Kind {
 					m.Orders = append(m.Orders, o.ID)
@@ -48,7 +48,7 @@ func (r Recipe) Mixing(order string) (Mixing, error) {
 			order = m.Orders[0]
 		}
 		m.Order = order
-		m.Work, err = syrup.Work(in, p, order)
+		m.Work, err = dribble.Work(in, p, order)
 		return m, err
 	case r.Strip != nil:
 		in, err := r.Strip.core()
@@ -80,10 +80,10 @@ func (r Recipe) Mixing(order string) (Mixing, error) {
 }
 
 // ScalesOf reads balances and the cup.
-func ScalesOf(balances []BenchBalance, cupG float64) bench.Scales {
-	s := bench.Scales{Cup: chem.Grams(cupG)}
+func ScalesOf(balances []BenchBalance, cupG float64) mixing.Scales {
+	s := mixing.Scales{Cup: chem.Grams(cupG)}
 	for _, b := range balances {
-		s.Balances = append(s.Balances, bench.Balance{
+		s.Balances = append(s.Balances, mixing.Balance{
 			Division: chem.Grams(b.DivisionG), Capacity: chem.Grams(b.CapacityG), Least: chem.Grams(b.LeastG),
 		})
 	}
@@ -107,7 +107,7 @@ func (m Mixing) CheckBench(in BeginBench) error {
 			continue
 		}
 		if _, ok := s.Weigh(line.Mass, line.Acid); !ok {
-			l.AddRange("balances", fault.TooLow, float64(line.Mass)/bench.MaxLoads, 100000, "g")
+			l.AddRange("balances", fault.TooLow, float64(line.Mass)/mixing.MaxLoads, 100000, "g")
 			break
 		}
 	}
@@ -116,7 +116,7 @@ func (m Mixing) CheckBench(in BeginBench) error {
 
 // BenchState writes a run as it stands; what the store knows besides is left to
 // the caller.
-func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64) BenchRun {
+func (m Mixing) BenchState(s mixing.State, scales mixing.Scales, vesselML float64) BenchRun {
 	out := BenchRun{
 		Order: m.Order, Orders: m.Orders, At: s.At, Complete: s.Complete, Ended: string(s.Ended), VesselML: vesselML,
 		Acts: make([]BenchAct, len(s.Stations)), Lots: []BenchLot{}, Events: []BenchEvent{}, Keepings: []BenchKeeping{},
@@ -127,9 +127,9 @@ func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64)
 	for i, st := range s.Stations {
 		out.Acts[i] = m.act(st)
 	}
-	d := bench.DiscardOf(s.SoFar.Mixture)
+	d := mixing.DiscardOf(s.SoFar.Mixture)
 	out.Discard = BenchDiscard{round(d.Bicarbonate), round(d.Gas), d.Portions, round(d.Each), round(d.Bucket)}
-	if m.Measure == bench.Unmeasured {
+	if m.Measure == mixing.Unmeasured {
 		return out
 	}
 	out.SoFar, out.Comes = m.made(s.SoFar), m.made(s.Comes)
@@ -153,12 +153,12 @@ func (m Mixing) BenchState(s bench.State, scales bench.Scales, vesselML float64)
 }
 
 // offBy tells what a batch that is off its recipe would do at the usual dose.
-func (m Mixing) offBy(made bench.Made) *BenchOff {
+func (m Mixing) offBy(made mixing.Made) *BenchOff {
 	aim := m.Measure.Strength(m.Aim)
 	out := &BenchOff{Percent: round(100 * (made.Strength.Value/aim - 1))}
 	dose := func(strength float64, mixture chem.Mixture) float64 {
 		switch {
-		case m.Measure == bench.PerLitre:
+		case m.Measure == mixing.PerLitre:
 			out.Dose = "full_seam"
 			return strength * float64(m.FullSeam)
 		case m.Carrier != "":
@@ -172,7 +172,7 @@ func (m Mixing) offBy(made bench.Made) *BenchOff {
 	return out
 }
 
-func (m Mixing) mending(s bench.State, vesselML float64) *BenchMending {
+func (m Mixing) mending(s mixing.State, vesselML float64) *BenchMending {
 	mend := s.Mending(m.Work)
 	out := &BenchMending{
 		Possible: mend.Possible, Add: []BenchAdd{}, Made: *m.made(mend.Made),
@@ -195,10 +195,10 @@ func (m Mixing) mending(s bench.State, vesselML float64) *BenchMending {
 	return out
 }
 
-func (m Mixing) act(st bench.Station) BenchAct {
+func (m Mixing) act(st mixing.Station) BenchAct {
 	a := BenchAct{
 		Distilled: st.Distilled,
-		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == bench.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
+		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == mixing.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
 		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
 		Took: make([]BenchTook, len(st.Took)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
 		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done, Balance: st.Balance,
@@ -219,7 +219,7 @@ func (m Mixing) act(st bench.Station) BenchAct {
 	return a
 }
 
-func weighing(w bench.Weighing) *BenchWeighing {
+func weighing(w mixing.Weighing) *BenchWeighing {
 	out := &BenchWeighing{
 		Balance: w.Balance, TotalG: round(w.Total), OffG: round(w.Off), OffPercent: round(100 * w.Share), FinerG: round(w.Finer), Light: w.Light,
 		Loads: make([]BenchLoad, len(w.Loads)),
@@ -230,34 +230,34 @@ func weighing(w bench.Weighing) *BenchWeighing {
 	return out
 }
 
-func (m Mixing) made(b bench.Made) *BenchMade { return made(m.Measure, b) }
+func (m Mixing) made(b mixing.Made) *BenchMade { return made(m.Measure, b) }
 
 // MeasureOf is what a method's batch is measured in; a product's in nothing.
-func MeasureOf(method string, composition []Component) bench.Measure {
+func MeasureOf(method string, composition []Component) mixing.Measure {
 	m := Mixture(composition)
 	switch {
 	case m.Water+m.Glycerol+m.Sugar == 0:
-		return bench.Unmeasured
+		return mixing.Unmeasured
 	case method == Strip:
-		return bench.PercentOAD
+		return mixing.PercentOAD
 	case method == Pad:
-		return bench.PercentFormic
+		return mixing.PercentFormic
 	}
-	return bench.PerLitre
+	return mixing.PerLitre
 }
 
 // Is tells what a composition is, in all bases, without uncertainty: as planned.
 func Is(method string, composition []Component) *BenchMade {
 	k := MeasureOf(method, composition)
-	if k == bench.Unmeasured {
+	if k == mixing.Unmeasured {
 		return nil
 	}
 	mixture := Mixture(composition)
-	whole := bench.Work{Measure: k, Aim: mixture, Parts: []bench.Part{{Gram: mixture.Take(1)}}}
-	return made(k, whole.Made([]bench.Taken{{Mass: mixture.Mass()}}))
+	whole := mixing.Work{Measure: k, Aim: mixture, Parts: []mixing.Part{{Gram: mixture.Take(1)}}}
+	return made(k, whole.Made([]mixing.Taken{{Mass: mixture.Mass()}}))
 }
 
-func made(k bench.Measure, b bench.Made) *BenchMade {
+func made(k mixing.Measure, b mixing.Made) *BenchMade {
 	out := &BenchMade{
 		Composition: components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
 		Unit: string(k), Strength: span(b.Strength),
@@ -267,7 +267,7 @@ func made(k bench.Measure, b bench.Made) *BenchMade {
 	}
 	share := b.Mixture.Share(b.Mixture.OAD + b.Mixture.Formic)
 	out.PercentWW = round(100 * share)
-	if k != bench.PercentFormic {
+	if k != mixing.PercentFormic {
 		out.PercentWWA = round(chem.FromDihydrate(100*float64(share), chem.Anhydrous))
 		if b.Volume > 0 {
 			wv := 100 * float64(b.Mixture.OAD) / float64(b.Volume)
@@ -278,14 +278,14 @@ func made(k bench.Measure, b bench.Made) *BenchMade {
 		r := span(*b.Ratio)
 		out.Ratio = &r
 	}
-	if k == bench.PerLitre {
+	if k == mixing.PerLitre {
 		c := round(b.Clear)
 		out.ClearDownC = &c
 	}
 	return out
 }
 
-func span(s bench.Span) BenchSpan {
+func span(s mixing.Span) BenchSpan {
 	return BenchSpan{round(s.Value), round(s.Off), round(s.Low), round(s.High), string(s.Stand)}
 }
 
@@ -298,7 +298,7 @@ func (m Mixing) lotOf(ingredient string) string {
 	if ingredient != "stock" {
 		return shelf[ingredient]
 	}
-	if m.Measure == bench.PercentFormic {
+	if m.Measure == mixing.PercentFormic {
 		return "formic"
 	}
 	return "ready_mix"
@@ -312,7 +312,7 @@ type Off struct {
 
 // OffShelf lists what comes off the shelf, in the order of the ingredients; a
 // product whole, by its volume or pieces.
-func (m Mixing) OffShelf(s bench.State, pieces int, productML float64) []Off {
+func (m Mixing) OffShelf(s mixing.State, pieces int, productML float64) []Off {
 	var out []Off
 	for i, p := range m.Parts {
 		kind := m.lotOf(p.Name)
@@ -336,21 +336,21 @@ func (m Mixing) OffShelf(s bench.State, pieces int, productML float64) []Off {
 	switch {
 	case m.Carrier != "":
 		out = append(out, Off{"carrier", float64(pieces)})
-	case m.Measure == bench.Unmeasured && productML > 0:
+	case m.Measure == mixing.Unmeasured && productML > 0:
 		out = append(out, Off{"product", productML})
-	case m.Measure == bench.Unmeasured:
+	case m.Measure == mixing.Unmeasured:
 		out = append(out, Off{"ready_pads", float64(pieces)})
 	}
 	return out
 }
 
 // Additions turns what a mending puts in into core's, by the names of ingredients.
-func (m Mixing) Additions(add []BenchAdd) []bench.Addition {
-	var out []bench.Addition
+func (m Mixing) Additions(add []BenchAdd) []mixing.Addition {
+	var out []mixing.Addition
 	for _, a := range add {
 		for i, p := range m.Parts {
 			if p.Name == a.Ingredient {
-				out = append(out, bench.Addition{Part: i, Mass: chem.Grams(a.Grams)})
+				out = append(out, mixing.Addition{Part: i, Mass: chem.Grams(a.Grams)})
 			}
 		}
 	}
@@ -362,7 +362,7 @@ func Components(m chem.Mixture) []Component { return components(m) }
 
 // MendingOf is what must go in to mend a run, in the words of the wire; empty
 // where nothing would.
-func (m Mixing) MendingOf(s bench.State) []BenchAdd {
+func (m Mixing) MendingOf(s mixing.State) []BenchAdd {
 	mend := s.Mending(m.Work)
 	if !mend.Possible {
 		return nil
@@ -375,7 +375,7 @@ func (m Mixing) MendingOf(s bench.State) []BenchAdd {
 }
 
 // Uptakes tells what so many pieces took up, held against what was learnt.
-func (m Mixing) Uptakes(s bench.State, pieces int, l strip.Learnt) BenchUptake {
+func (m Mixing) Uptakes(s mixing.State, pieces int, l strip.Learnt) BenchUptake {
 	in, off := chem.Grams(0), 0.0
 	for _, t := range s.Taken() {
 		in += t.Mass
@@ -383,7 +383,7 @@ func (m Mixing) Uptakes(s bench.State, pieces int, l strip.Learnt) BenchUptake {
 	}
 	leftOff := 0.0
 	for _, st := range s.Stations {
-		if st.Kind == bench.Left {
+		if st.Kind == mixing.Left {
 			for _, g := range st.Took {
 				leftOff = math.Hypot(leftOff, float64(g.Off))
 			}

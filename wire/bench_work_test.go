@@ -5,9 +5,9 @@ import (
 	"math"
 	"testing"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/mixing"
 )
 
 // recipes are one of each kind that goes through the bench.
@@ -34,14 +34,14 @@ func recipes() map[string]Recipe {
 }
 
 // mixed weighs everything as it is wanted.
-func mixed(t *testing.T, m Mixing, scales bench.Scales) bench.State {
+func mixed(t *testing.T, m Mixing, scales mixing.Scales) mixing.State {
 	t.Helper()
-	var events []bench.Event
+	var events []mixing.Event
 	for range 200 {
 		s := m.Fold(events, scales)
 		next := -1
 		for i, st := range s.Stations {
-			if next < 0 && !st.Done && (st.Kind == bench.WeighIt || st.Kind == bench.CountIt) {
+			if next < 0 && !st.Done && (st.Kind == mixing.WeighIt || st.Kind == mixing.CountIt) {
 				next = i
 			}
 		}
@@ -49,8 +49,8 @@ func mixed(t *testing.T, m Mixing, scales bench.Scales) bench.State {
 			return s
 		}
 		st := s.Stations[next]
-		e := bench.Event{Kind: bench.Took, Act: st.ID, Load: len(st.Took)}
-		if st.Kind == bench.CountIt {
+		e := mixing.Event{Kind: mixing.Took, Act: st.ID, Load: len(st.Took)}
+		if st.Kind == mixing.CountIt {
 			e.Count = st.Line.Count
 			e.Grams = m.Parts[st.Part].Each * chem.Grams(st.Line.Count)
 		} else {
@@ -63,7 +63,7 @@ func mixed(t *testing.T, m Mixing, scales bench.Scales) bench.State {
 		events = append(events, e)
 	}
 	t.Fatal("it never ends")
-	return bench.State{}
+	return mixing.State{}
 }
 
 // Whatever is mixed: weighed as it is wanted it comes out within its band, with an
@@ -180,16 +180,16 @@ func FuzzBench(f *testing.F) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		var events []bench.Event
+		var events []mixing.Event
 		for i, grams := range []float64{a, b, c} {
 			s := m.Fold(events, scales)
 			st := s.Stations[0]
 			for k := range s.Stations {
-				if s.Stations[k].Kind == bench.WeighIt && i <= 0 || s.Stations[k].Kind == bench.WeighIt && len(s.Stations[k].Took) == 0 {
+				if s.Stations[k].Kind == mixing.WeighIt && i <= 0 || s.Stations[k].Kind == mixing.WeighIt && len(s.Stations[k].Took) == 0 {
 					st = s.Stations[k]
 				}
 			}
-			e := bench.Event{Kind: bench.Took, Act: st.ID, Grams: chem.Grams(grams), Sure: true}
+			e := mixing.Event{Kind: mixing.Took, Act: st.ID, Grams: chem.Grams(grams), Sure: true}
 			var l fault.List
 			if s.Check(e, &l); len(l) == 0 {
 				events = append(events, e)
@@ -205,7 +205,7 @@ func FuzzBench(f *testing.F) {
 			}
 		}
 		if add := m.MendingOf(s); len(add) > 0 {
-			s = m.Fold(append(events, bench.Event{Kind: bench.Mended, Add: m.Additions(add)}), scales)
+			s = m.Fold(append(events, mixing.Event{Kind: mixing.Mended, Add: m.Additions(add)}), scales)
 			if !s.Comes.Right() {
 				t.Fatalf("mended with %v it is %+v", add, s.Comes)
 			}

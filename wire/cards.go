@@ -4,7 +4,7 @@ import (
 	"strings"
 
 	"keeler/core/fault"
-	"keeler/core/season"
+	"keeler/core/fit"
 )
 
 // LabelCard is what a keeper copied from the label of the product in hand.
@@ -51,12 +51,12 @@ const CardPrefix = "card:"
 
 // CoreConditions are what a card asks, as core judges by them; a fault.List when
 // they cannot be.
-func (c LabelCard) CoreConditions() (season.Conditions, error) {
-	base, _ := season.School(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
+func (c LabelCard) CoreConditions() (fit.Conditions, error) {
+	base, _ := fit.School(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
 	k := c.Content
 	out := base
-	out.ID, out.Method = CardPrefix+c.ID, season.Method(c.Method)
-	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, season.Supers(k.Supers), k.OutOfHoney
+	out.ID, out.Method = CardPrefix+c.ID, fit.Method(c.Method)
+	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, fit.Supers(k.Supers), k.OutOfHoney
 	out.MinC, out.MaxC, out.BestLowC, out.BestHighC = k.MinC, k.MaxC, k.MinC, k.MaxC
 	out.DaysInLow, out.DaysInHigh = k.DaysInLow, k.DaysInHigh
 	out.Label, out.Withdrawal, out.Swap = true, k.Withdrawal, k.Swap
@@ -70,7 +70,7 @@ func (c LabelCard) CoreConditions() (season.Conditions, error) {
 		out.Visits = 1 + k.Dribble.Repeats
 	}
 	out.HarmC = 0 // the label's range is its own
-	if out.Method == season.Pad {
+	if out.Method == fit.Pad {
 		out.HarmC = k.MaxC
 	}
 	return out, out.Check()

@@ -1,6 +1,6 @@
 package wire
 
-import "keeler/core/season"
+import "keeler/core/fit"
 
 // Conditions are what a school or a label asks of colony, day and weather.
 type Conditions struct {
@@ -93,7 +93,7 @@ type Window struct {
 }
 
 // WriteConditions puts conditions into their answer.
-func WriteConditions(c season.Conditions) Conditions {
+func WriteConditions(c fit.Conditions) Conditions {
 	return Conditions{
 		ID: c.ID, Method: string(c.Method), MinC: c.MinC, MaxC: c.MaxC, BestLowC: c.BestLowC, BestHighC: c.BestHighC,
 		ByDay: c.ByDay, Broodless: c.Broodless, DaysInLow: c.DaysInLow, DaysInHigh: c.DaysInHigh,
@@ -102,8 +102,8 @@ func WriteConditions(c season.Conditions) Conditions {
 
 // SeasonSchools are what each established way asks.
 func SeasonSchools() []Conditions {
-	out := make([]Conditions, len(season.Schools))
-	for i, s := range season.Schools {
+	out := make([]Conditions, len(fit.Schools))
+	for i, s := range fit.Schools {
 		out[i] = WriteConditions(s)
 	}
 	return out

@@ -3,11 +3,11 @@ package wire
 import (
 	"strings"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/dribble"
+	"keeler/core/mixing"
 	"keeler/core/note"
-	"keeler/core/syrup"
 )
 
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
@@ -23,7 +23,7 @@ func (r DribbleRequest) plan() (DribbleAnswer, chem.Mixture, error) {
 	if err != nil {
 		return DribbleAnswer{}, chem.Mixture{}, err
 	}
-	p, err := syrup.New(in)
+	p, err := dribble.New(in)
 	if err != nil {
 		return DribbleAnswer{}, chem.Mixture{}, err
 	}
@@ -34,19 +34,19 @@ func (r DribbleRequest) plan() (DribbleAnswer, chem.Mixture, error) {
 func Dose(r DoseRequest) (DoseAnswer, error) {
 	var l fault.List
 	colonies := readColonies(r.Colonies, &l)
-	l.Within("g_per_l", r.GPerL, syrup.MinStrength, 150, "g/L")
+	l.Within("g_per_l", r.GPerL, dribble.MinStrength, 150, "g/L")
 	l.Within("colonies", float64(len(r.Colonies)), 1, 1000, "colonies")
 	if len(l) > 0 {
 		return DoseAnswer{}, l
 	}
 	rule, with, strength := r.Rule.core(), r.Applicator.core(), chem.GramsPerLitre(r.GPerL)
-	doses, err := syrup.Dose(colonies, rule, nil, with, strength)
+	doses, err := dribble.Dose(colonies, rule, nil, with, strength)
 	if err != nil {
 		return DoseAnswer{}, err
 	}
 	out := DoseAnswer{
 		Doses: colonyDoses(doses, strength),
-		Notes: notes(syrup.DoseNotes(doses, rule, with, strength), func(n note.Note) string { return sayDribble(n, syrup.Crystals) }),
+		Notes: notes(dribble.DoseNotes(doses, rule, with, strength), func(n note.Note) string { return sayDribble(n, dribble.Crystals) }),
 	}
 	for _, d := range out.Doses {
 		out.GivenML = round(out.GivenML + d.ML)
@@ -56,10 +56,10 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 
 // Packet says how far packets in hand go.
 func Packet(r PacketRequest) (PacketAnswer, error) {
-	if r.Hold.Kind != string(syrup.Packet) {
+	if r.Hold.Kind != string(dribble.Packet) {
 		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(syrup.SizeHand)}})
+	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(dribble.SizeHand)}})
 	return PacketAnswer{
 		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), VolumeML: p.VolumeML,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
@@ -68,10 +68,10 @@ func Packet(r PacketRequest) (PacketAnswer, error) {
 
 // Tablets rounds to whole tablets and says what strength they really give.
 func Tablets(r TabletsRequest) (TabletsAnswer, error) {
-	if r.Hold.Kind != string(syrup.Tablets) {
+	if r.Hold.Kind != string(dribble.Tablets) {
 		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	size := Size{By: string(syrup.SizeVolume), VolumeML: r.VolumeML}
+	size := Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML}
 	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
 	if err != nil {
 		return TabletsAnswer{}, under(err, "size.")
@@ -84,20 +84,20 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 // Thinning lets a bought solution down.
 func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 	p, err := PlanDribble(DribbleRequest{
-		Hold:           Hold{Kind: string(syrup.ReadyMix), Stock: &r.Stock},
+		Hold:           Hold{Kind: string(dribble.ReadyMix), Stock: &r.Stock},
 		Strength:       r.Strength,
 		SugarPercentWW: &r.SugarPercentWW,
-		Size:           Size{By: string(syrup.SizeVolume), VolumeML: r.VolumeML},
+		Size:           Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML},
 	})
 	if err != nil {
 		return ThinningAnswer{}, under(under(err, "size."), "hold.")
 	}
 	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength, Notes: p.Notes}
 	for _, line := range p.Lines {
-		switch bench.Step(line.Step) {
-		case syrup.StepWater:
+		switch mixing.Step(line.Step) {
+		case dribble.StepWater:
 			out.WaterG = line.Grams
-		case syrup.StepSugar:
+		case dribble.StepSugar:
 			out.SugarG = line.Grams
 		}
 	}
@@ -110,35 +110,35 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 	if r.Liquid != "water" && r.Liquid != "syrup" {
 		l.Add("liquid", fault.Unknown)
 	}
-	usual, _ := syrup.Find(syrup.DefaultSchool)
+	usual, _ := dribble.Find(dribble.DefaultSchool)
 	strength := usual.Recipe.Strength()
-	if r.GPerL != 0 && l.Within("g_per_l", r.GPerL, syrup.MinStrength, 150, "g/L") {
+	if r.GPerL != 0 && l.Within("g_per_l", r.GPerL, dribble.MinStrength, 150, "g/L") {
 		strength = chem.GramsPerLitre(r.GPerL)
 	}
 	if len(l) > 0 {
 		return CalibrationAnswer{}, l
 	}
-	unit, err := syrup.Calibrate(r.Shots, chem.Grams(r.Grams), syrup.Calibrated(r.Liquid == "water", strength))
+	unit, err := dribble.Calibrate(r.Shots, chem.Grams(r.Grams), dribble.Calibrated(r.Liquid == "water", strength))
 	return CalibrationAnswer{UnitML: round(unit)}, err
 }
 
 // Convert gives a strength in every form.
 func Convert(r StrengthRequest) (Strength, error) {
 	p, err := PlanDribble(DribbleRequest{
-		Hold: Hold{Kind: string(syrup.Crystals)}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
-		Size: Size{By: string(syrup.SizeVolume), VolumeML: 1000},
+		Hold: Hold{Kind: string(dribble.Crystals)}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
+		Size: Size{By: string(dribble.SizeVolume), VolumeML: 1000},
 	})
 	return p.Strength, err
 }
 
 // Schools lists the established recipes, weakest first.
 func Schools() []School {
-	out := make([]School, len(syrup.Schools))
-	for i, s := range syrup.Schools {
-		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: syrup.DefaultRule.FullSeam, Cap: syrup.DefaultRule.Cap}
+	out := make([]School, len(dribble.Schools))
+	for i, s := range dribble.Schools {
+		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: dribble.DefaultRule.FullSeam, Cap: dribble.DefaultRule.Cap}
 		out[i] = School{
 			ID: s.ID, Recipe: mixture(s.Recipe), Strength: strength(s.Recipe.Strength(), m),
-			Default: s.ID == syrup.DefaultSchool,
+			Default: s.ID == dribble.DefaultSchool,
 		}
 	}
 	return out

@@ -4,66 +4,66 @@ import (
 	"math"
 	"strconv"
 
+	"keeler/core/method/dribble"
 	"keeler/core/note"
-	"keeler/core/syrup"
 )
 
 // units is how each kind of thing held is counted.
-var units = map[syrup.HoldKind]string{
-	syrup.Crystals: "g", syrup.Packet: "packets", syrup.Tablets: "tablets",
-	syrup.ReadyMix: "mL", syrup.ReadyToUse: "mL",
+var units = map[dribble.HoldKind]string{
+	dribble.Crystals: "g", dribble.Packet: "packets", dribble.Tablets: "tablets",
+	dribble.ReadyMix: "mL", dribble.ReadyToUse: "mL",
 }
 
-func sayDribble(n note.Note, held syrup.HoldKind) string {
+func sayDribble(n note.Note, held dribble.HoldKind) string {
 	at := func(i int) string { return figure(n.Figures[i]) }
 	percent := func(i int) string { return figure(n.Figures[i] * 100) }
 	who := names(n.Colonies)
 	switch n.Code {
-	case syrup.NoteWeak:
+	case dribble.NoteWeak:
 		return "At " + at(0) + " g/L it is weaker than the mildest school (" + at(1) + " g/L): it may not kill enough mites."
-	case syrup.NoteStrong:
+	case dribble.NoteStrong:
 		return "At " + at(0) + " g/L it is stronger than any school (" + at(1) + " g/L): it can harm bees. Check dihydrate against anhydrous."
-	case syrup.NoteSeamLow:
+	case dribble.NoteSeamLow:
 		return who + at(0) + " mg acid in a full seam; below about " + at(1) + " mg it may not kill enough mites."
-	case syrup.NoteSeamHigh:
+	case dribble.NoteSeamHigh:
 		return who + "up to " + at(0) + " mg of acid in a seam; above about " + at(1) + " mg it is hard on bees. Dose by the seam, or mix it weaker."
-	case syrup.NoteUnder:
+	case dribble.NoteUnder:
 		finer := "use a syringe"
 		if n.Figures[2] > 0 {
 			finer = "use a finer syringe"
 		}
 		return who + at(0) + " mL short, since this dose is never rounded up: " + finer + "."
-	case syrup.NoteBelow:
+	case dribble.NoteBelow:
 		return who + seams(n.Figures[0]) + " below " + isAre(n.Figures[0]) + " not reached: open the boxes."
-	case syrup.NoteLabel:
+	case dribble.NoteLabel:
 		return "This is the strength of the packet’s own label: " + at(0) + " g/L. The strongest standard recipe here has " + at(1) + " g/L."
-	case syrup.NoteOther:
+	case dribble.NoteOther:
 		return "The label card names an acid that Keeler does not know: bicarbonate and record count the oxalic and formic acid alone."
-	case syrup.NoteCap:
+	case dribble.NoteCap:
 		return who + "the seams ask up to " + at(0) + " mL; " + at(1) + " mL is given, shared over all seams."
-	case syrup.NoteBigCap:
+	case dribble.NoteBigCap:
 		return "The maximum is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
-	case syrup.NoteMean:
+	case dribble.NoteMean:
 		return at(0) + " seams a colony is a mean. A colony of over " + at(1) + " seams is capped and takes less than this sum, and the mean hides it: count singly to know."
-	case syrup.NoteShort:
+	case dribble.NoteShort:
 		return "The doses come to " + at(0) + " mL, the batch to " + at(1) + " mL: it runs short."
-	case syrup.NoteHolding:
+	case dribble.NoteHolding:
 		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
-	case syrup.NoteCrystals:
+	case dribble.NoteCrystals:
 		return "Colder than " + degrees(n.Figures[0]) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
-	case syrup.NoteRatio:
+	case dribble.NoteRatio:
 		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the schools keep 1 : 1."
-	case syrup.NoteBalance:
+	case dribble.NoteBalance:
 		return "A balance that reads " + at(0) + " g puts ± " + percent(1) + " % on the acid: borrow a finer one, or make more."
-	case syrup.NoteNoBees:
+	case dribble.NoteNoBees:
 		return who + "no seams marked, so nothing is given."
-	case syrup.NoteTablets:
+	case dribble.NoteTablets:
 		return "Whole tablets give " + at(0) + " g/L instead of " + at(1) + " g/L."
-	case syrup.NoteSteps:
+	case dribble.NoteSteps:
 		return who + "steps of " + at(0) + " mL put the dose up to " + percent(1) + " % off: a finer applicator would do better."
-	case syrup.NoteBeyond:
+	case dribble.NoteBeyond:
 		return who + "up to " + at(0) + " bees, more than the last row of the label; " + at(1) + " mL is taken. Read the label again."
-	case syrup.NoteNoOxalic:
+	case dribble.NoteNoOxalic:
 		return "The label card names no oxalic acid, so no strength is shown."
 	}
 	return string(n.Code)

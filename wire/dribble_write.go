@@ -1,15 +1,15 @@
 package wire
 
 import (
-	"keeler/core/bench"
 	"keeler/core/chem"
+	"keeler/core/method/dribble"
+	"keeler/core/mixing"
 	"keeler/core/note"
-	"keeler/core/syrup"
 )
 
 func strength(s chem.GramsPerLitre, m chem.Medium) Strength {
 	in := func(f chem.Form, b chem.Basis) float64 { return round(m.FromPerLitre(s, f, b)) }
-	place := syrup.Ladder(s)
+	place := dribble.Ladder(s)
 	return Strength{
 		GPerL:         round(s),
 		PercentWVOAD:  in(chem.PercentVolume, chem.Dihydrate),
@@ -33,20 +33,20 @@ func mixture(s chem.Syrup) Syrup {
 }
 
 // ingredients names what each step handles; an acid line depends on what is held.
-var ingredients = map[bench.Step]string{
-	syrup.StepSugar: "sugar", syrup.StepHotWater: "water", syrup.StepRestWater: "water",
-	syrup.StepAllWater: "water", syrup.StepWater: "water", syrup.StepTablets: "tablets",
-	syrup.StepStock: "ready_mix", syrup.StepWarmBottle: "ready_to_use",
-	syrup.StepAcid: "oxalic_acid_dihydrate",
+var ingredients = map[mixing.Step]string{
+	dribble.StepSugar: "sugar", dribble.StepHotWater: "water", dribble.StepRestWater: "water",
+	dribble.StepAllWater: "water", dribble.StepWater: "water", dribble.StepTablets: "tablets",
+	dribble.StepStock: "ready_mix", dribble.StepWarmBottle: "ready_to_use",
+	dribble.StepAcid: "oxalic_acid_dihydrate",
 }
 
-func lines(in []bench.Line, held syrup.Hold) []Line {
+func lines(in []mixing.Line, held dribble.Hold) []Line {
 	out := make([]Line, len(in))
 	for i, l := range in {
 		out[i] = line(l, ingredients[l.Step])
 		switch {
-		case l.Step != syrup.StepAcid:
-		case held.Kind == syrup.Packet:
+		case l.Step != dribble.StepAcid:
+		case held.Kind == dribble.Packet:
 			out[i].Ingredient = "packet_powder"
 		case held.Basis == chem.Anhydrous:
 			out[i].Ingredient = "oxalic_acid_anhydrous"
@@ -55,7 +55,7 @@ func lines(in []bench.Line, held syrup.Hold) []Line {
 	return out
 }
 
-func colonyDoses(in []syrup.ColonyDose, s chem.GramsPerLitre) []ColonyDose {
+func colonyDoses(in []dribble.ColonyDose, s chem.GramsPerLitre) []ColonyDose {
 	out := make([]ColonyDose, len(in))
 	for i, d := range in {
 		out[i] = ColonyDose{
@@ -79,7 +79,7 @@ func colonyDoses(in []syrup.ColonyDose, s chem.GramsPerLitre) []ColonyDose {
 	return out
 }
 
-func dribbleAnswer(p syrup.Plan, held syrup.Hold) DribbleAnswer {
+func dribbleAnswer(p dribble.Plan, held dribble.Hold) DribbleAnswer {
 	out := DribbleAnswer{
 		VolumeML:   round(p.Volume),
 		Strength:   strength(p.Strength, p.Medium),

@@ -1,6 +1,6 @@
 package wire
 
-import "keeler/core/bench"
+import "keeler/core/mixing"
 
 // KindOf is what is in the vessel of a batch.
 func KindOf(method string, leftover bool, held []Component) string {
@@ -56,8 +56,8 @@ func Hazards(held []Component) []string {
 const burns = 0.1
 
 // MadeOf is what a run comes to, with its uncertainty; nil for a product.
-func (m Mixing) MadeOf(s bench.State) *BenchMade {
-	if m.Measure == bench.Unmeasured {
+func (m Mixing) MadeOf(s mixing.State) *BenchMade {
+	if m.Measure == mixing.Unmeasured {
 		return nil
 	}
 	return m.made(s.SoFar)

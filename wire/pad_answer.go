@@ -1,8 +1,8 @@
 package wire
 
 import (
-	"keeler/core/bench"
-	"keeler/core/pad"
+	"keeler/core/method/pad"
+	"keeler/core/mixing"
 )
 
 // Dilution is stock and water that make working acid; volumes at 20 °C.
@@ -166,7 +166,7 @@ func PadStrengths() []PadStrength {
 	}
 }
 
-var padIngredients = map[bench.Step]string{
+var padIngredients = map[mixing.Step]string{
 	pad.StepWater: "water", pad.StepStock: "formic_acid", pad.StepPads: "ready_pads",
 }
 

@@ -3,7 +3,7 @@ package wire
 import (
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/pad"
+	"keeler/core/method/pad"
 )
 
 // PadReading is a density of formic acid and the temperature it was read at.

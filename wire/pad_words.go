@@ -1,8 +1,8 @@
 package wire
 
 import (
+	"keeler/core/method/pad"
 	"keeler/core/note"
-	"keeler/core/pad"
 )
 
 func sayPad(n note.Note) string {

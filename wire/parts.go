@@ -10,9 +10,9 @@ import (
 	"errors"
 	"math"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/mixing"
 	"keeler/core/note"
 )
 
@@ -64,11 +64,11 @@ func or(p *float64, otherwise float64) float64 {
 }
 
 // balance is the keeper's, 0.1 g when its division was not said.
-func balance(division, capacity float64) bench.Balance {
+func balance(division, capacity float64) mixing.Balance {
 	if division == 0 {
 		division = 0.1
 	}
-	return bench.Balance{Division: chem.Grams(division), Capacity: chem.Grams(capacity)}
+	return mixing.Balance{Division: chem.Grams(division), Capacity: chem.Grams(capacity)}
 }
 
 // round cleans a figure of binary dust, to six decimals: far finer than
@@ -78,7 +78,7 @@ func round[T ~float64](v T) float64 { return math.Round(float64(v)*1e6) / 1e6 }
 // Round is round, for what is added up outside.
 func Round(v float64) float64 { return round(v) }
 
-func line(l bench.Line, ingredient string) Line {
+func line(l mixing.Line, ingredient string) Line {
 	out := Line{
 		Step: string(l.Step), Ingredient: ingredient,
 		Grams: round(l.Mass), ShowG: round(l.Read.Show), BandG: round(l.Read.Band),
@@ -92,7 +92,7 @@ func line(l bench.Line, ingredient string) Line {
 	return out
 }
 
-func gear(in []bench.Gear) []string {
+func gear(in []mixing.Gear) []string {
 	out := make([]string, len(in))
 	for i, g := range in {
 		out[i] = string(g)
@@ -100,14 +100,14 @@ func gear(in []bench.Gear) []string {
 	return out
 }
 
-func neutralise(n bench.Neutralise) Neutralise {
+func neutralise(n mixing.Neutralise) Neutralise {
 	return Neutralise{
 		LeftoverG: round(n.Leftover), LeftoverGasL: round(n.LeftoverGas),
 		WholeG: round(n.Whole), WholeGasL: round(n.WholeGas),
 	}
 }
 
-func cost(c bench.Cost) *Cost {
+func cost(c mixing.Cost) *Cost {
 	if !c.Known {
 		return nil
 	}

@@ -5,7 +5,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/strip"
+	"keeler/core/method/strip"
 )
 
 // The methods.

@@ -5,12 +5,12 @@ import (
 	"strings"
 	"time"
 
-	"keeler/core/bench"
 	"keeler/core/chem"
-	"keeler/core/pad"
+	"keeler/core/method/dribble"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
+	"keeler/core/mixing"
 	rounds "keeler/core/round"
-	"keeler/core/strip"
-	"keeler/core/syrup"
 )
 
 // Application is what was done at one colony: a line of the register.
@@ -233,7 +233,7 @@ func (r Recipe) CapML() float64 {
 	if r.Dribble == nil || r.Dribble.Hold.Card != nil {
 		return 0
 	}
-	return or(r.Dribble.Rule.CapML, float64(syrup.DefaultRule.Cap))
+	return or(r.Dribble.Rule.CapML, float64(dribble.DefaultRule.Cap))
 }
 
 // MeantMg is the acid that the recipe means in 1 mL or piece, mg; 0 where nobody can say.
@@ -245,7 +245,7 @@ func (r Recipe) MeantMg() float64 {
 	switch {
 	case r.Dribble != nil:
 		d := *r.Dribble
-		d.Colonies, d.Mean, d.Size = nil, nil, Size{By: string(syrup.SizeVolume), VolumeML: 1000}
+		d.Colonies, d.Mean, d.Size = nil, nil, Size{By: string(dribble.SizeVolume), VolumeML: 1000}
 		if a, holds, err := d.plan(); err == nil {
 			return mg(holds, a.VolumeML)
 		}
@@ -271,13 +271,13 @@ func (r Recipe) MeantMg() float64 {
 func GivingGear(r Recipe) []string {
 	switch {
 	case r.Strip != nil:
-		return gear(bench.StripGear)
+		return gear(mixing.StripGear)
 	case r.Pad != nil:
-		return gear(bench.FormicGear)
+		return gear(mixing.FormicGear)
 	case r.Dribble != nil && r.Dribble.Hold.Card != nil:
-		return gear(syrup.GiveGear(r.Dribble.Hold.Card.core()))
+		return gear(dribble.GiveGear(r.Dribble.Hold.Card.core()))
 	}
-	return gear(syrup.GiveGear(nil))
+	return gear(dribble.GiveGear(nil))
 }
 
 // ReachRequest asks how far what is left in a jar goes.
@@ -301,5 +301,5 @@ func Reach(r ReachRequest) (ReachAnswer, error) {
 
 // BicarbonateOf is the bicarbonate that takes up a share of a batch, g.
 func BicarbonateOf(held []Component, share float64) float64 {
-	return round(bench.DiscardOf(Mixture(held).Times(chem.Grams(share))).Bicarbonate)
+	return round(mixing.DiscardOf(Mixture(held).Times(chem.Grams(share))).Bicarbonate)
 }

@@ -1,11 +1,11 @@
 package wire
 
 import (
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
-	"keeler/core/strip"
+	"keeler/core/method/strip"
+	"keeler/core/mixing"
 )
 
 // Liquor is acid in glycerol.
@@ -153,7 +153,7 @@ func liquor(m chem.Mixture) Liquor {
 	}
 }
 
-var potIngredients = map[bench.Step]string{
+var potIngredients = map[mixing.Step]string{
 	strip.StepGlycerol: "glycerol", strip.StepWater: "water", strip.StepCarried: "carried_liquor", strip.StepAcid: "oxalic_acid_dihydrate",
 }
 

@@ -4,7 +4,7 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
-	"keeler/core/strip"
+	"keeler/core/method/strip"
 )
 
 // StripRecipe is the wanted recipe: a school's, or the keeper's own.

@@ -1,8 +1,8 @@
 package wire
 
 import (
+	"keeler/core/method/strip"
 	"keeler/core/note"
-	"keeler/core/strip"
 )
 
 func sayStrip(n note.Note) string {

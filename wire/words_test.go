@@ -5,10 +5,10 @@ import (
 	"testing"
 
 	"keeler/core/fault"
+	"keeler/core/method/dribble"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 	"keeler/core/note"
-	"keeler/core/pad"
-	"keeler/core/strip"
-	"keeler/core/syrup"
 )
 
 func TestSay(t *testing.T) {
@@ -35,8 +35,8 @@ func TestSay(t *testing.T) {
 }
 
 func TestSayNamesFewColonies(t *testing.T) {
-	n := note.Note{Code: syrup.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
-	if got := sayDribble(n, syrup.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
+	n := note.Note{Code: dribble.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
+	if got := sayDribble(n, dribble.Crystals); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
 		t.Errorf("got %q", got)
 	}
 }
@@ -48,11 +48,11 @@ func TestEveryNoteHasWords(t *testing.T) {
 		say   func(note.Note) string
 		codes map[note.Code]int // figures that the keeper must read
 	}{
-		"dribble": {func(n note.Note) string { return sayDribble(n, syrup.Packet) }, map[note.Code]int{
-			syrup.NoteWeak: 2, syrup.NoteStrong: 2, syrup.NoteSeamLow: 2, syrup.NoteSeamHigh: 2, syrup.NoteCap: 2,
-			syrup.NoteBigCap: 2, syrup.NoteMean: 2, syrup.NoteShort: 2, syrup.NoteHolding: 1, syrup.NoteCrystals: 1,
-			syrup.NoteRatio: 1, syrup.NoteBalance: 1, syrup.NoteNoBees: 0, syrup.NoteTablets: 2, syrup.NoteSteps: 1,
-			syrup.NoteBeyond: 2, syrup.NoteNoOxalic: 0,
+		"dribble": {func(n note.Note) string { return sayDribble(n, dribble.Packet) }, map[note.Code]int{
+			dribble.NoteWeak: 2, dribble.NoteStrong: 2, dribble.NoteSeamLow: 2, dribble.NoteSeamHigh: 2, dribble.NoteCap: 2,
+			dribble.NoteBigCap: 2, dribble.NoteMean: 2, dribble.NoteShort: 2, dribble.NoteHolding: 1, dribble.NoteCrystals: 1,
+			dribble.NoteRatio: 1, dribble.NoteBalance: 1, dribble.NoteNoBees: 0, dribble.NoteTablets: 2, dribble.NoteSteps: 1,
+			dribble.NoteBeyond: 2, dribble.NoteNoOxalic: 0,
 		}},
 		"strip": {sayStrip, map[note.Code]int{
 			strip.NoteWeak: 2, strip.NoteStrong: 2, strip.NoteUptake: 2, strip.NoteHot: 2, strip.NoteShort: 2,

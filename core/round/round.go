@@ -3,11 +3,11 @@
 package round
 
 import (
-	"keeler/core/bench"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/dribble"
+	"keeler/core/mixing"
 	"keeler/core/stock"
-	"keeler/core/syrup"
 )
 
 // Kind says what a record is of.
@@ -54,7 +54,7 @@ type Record struct {
 }
 
 // Most that one colony is given of anything, beyond which it is a slip: the largest
-// dose of working acid is a bottle, a dribble's syrup.MostColony.
+// dose of working acid is a bottle, a dribble's dribble.MostColony.
 const (
 	mostML     = 1000
 	mostPieces = 100
@@ -68,7 +68,7 @@ func (r Record) Check(l *fault.List) {
 	case r.Unit == "pieces":
 		most = mostPieces
 	case r.Dribble:
-		most = float64(syrup.MostColony)
+		most = float64(dribble.MostColony)
 	}
 	unit := r.Unit
 	if unit == "ml" {
@@ -198,7 +198,7 @@ func Off(byPhone, byServer float64) bool {
 // Stronger reports whether a dose holds more acid than was meant, both in mg: by more
 // than a batch may stray from its recipe.
 func Stronger(given, meant float64) bool {
-	return meant > 0 && given > meant*(1+bench.Tolerance)+dust
+	return meant > 0 && given > meant*(1+mixing.Tolerance)+dust
 }
 
 // Much reports whether a dribble is over the cap, or any amount twice what was asked.

@@ -1,0 +1,178 @@
+// Package fit judges which method fits a colony on a day, and when the
+// weather lets it be given. It takes what was seen, and when; it knows no clock.
+package fit
+
+import (
+	"slices"
+
+	"keeler/core/calendar"
+)
+
+// Method is a way of giving acid.
+type Method string
+
+const (
+	Dribble Method = "dribble"
+	Strip   Method = "strip"
+	Pad     Method = "pad"
+)
+
+// Methods are all of them, as they stand in a matrix.
+var Methods = [3]Method{Dribble, Strip, Pad}
+
+// Brood is the sealed brood that was seen.
+type Brood string
+
+const (
+	BroodNone   Brood = "none"
+	BroodLittle Brood = "little" // up to one side of a comb
+	BroodMuch   Brood = "much"
+)
+
+// Stores is how a hive hefted.
+type Stores string
+
+const (
+	Light  Stores = "light"
+	Enough Stores = "enough"
+	Heavy  Stores = "heavy"
+)
+
+// Queen is what is known of the queen.
+type Queen string
+
+const (
+	Laying    Queen = "laying"
+	Young     Queen = "young" // a cell, a virgin, or mated within the month
+	Queenless Queen = "queenless"
+	Unseen    Queen = "unseen"
+)
+
+// Look is something seen on a day. The zero value was never seen.
+type Look[T any] struct {
+	What T
+	On   calendar.Day
+	Seen bool
+}
+
+// At is what was seen on a day.
+func At[T any](what T, on calendar.Day) Look[T] { return Look[T]{what, on, true} }
+
+// Vapour is oxalic acid given otherwise, which is recorded only: it counts with the
+// dribble all the same.
+const Vapour Method = "vapour"
+
+// Treatment is something given to the bees. Out is the day it was taken out, the
+// same day for what does not stay, 0 while it is in the hive.
+type Treatment struct {
+	Method  Method // any other word for what is recorded only
+	Given   calendar.Day
+	Out     calendar.Day
+	Carried bool // given before a split or union, to the same bees
+	// DaysLow and DaysHigh are how long it is to stay by what it was given under; 0
+	// where that is not known, see limit.
+	DaysLow, DaysHigh int
+}
+
+// In reports whether it is in the hive on a day.
+func (t Treatment) In(on calendar.Day) bool { return t.Given <= on && (t.Out == 0 || t.Out > on) }
+
+// oxalic reports whether it met the bees with oxalic acid on the day it was given.
+func (t Treatment) oxalic() bool { return t.Method == Dribble || t.Method == Vapour }
+
+// limit is after how many days it is to come out; 0 for what does not stay.
+func (t Treatment) limit() int {
+	if t.DaysHigh > 0 {
+		return t.DaysHigh
+	}
+	switch t.Method {
+	case Strip:
+		return 56
+	case Pad:
+		return 14
+	}
+	return 0
+}
+
+// Change is what happened to the bees as a whole, after which what was seen before no
+// longer counts.
+type Change string
+
+const (
+	United    Change = "joined" // the worse of the two holds until the next inspection
+	Divided   Change = "split"
+	Swarmed   Change = "swarmed"
+	Restacked Change = "boxes" // one taken or given
+	Requeened Change = "queen" // another queen, or none
+)
+
+// Break is a brood break by the keeper's hand: the day laying stopped, and the day it
+// began again, 0 while it has not. The zero Break is none.
+type Break struct{ Stopped, Resumed calendar.Day }
+
+// OpenJob is a job that the colony is in and that is neither finished nor cancelled.
+type OpenJob struct {
+	Name   string
+	Method Method
+	Day    calendar.Day
+}
+
+// Colony is what is known of one colony.
+type Colony struct {
+	Name       string
+	Nuc        bool
+	ForHoney   bool // it makes honey for people
+	Boxes      int
+	Quarters   Look[int] // seams of bees, in quarters
+	Brood      Look[Brood]
+	Eggs       Look[bool]   // seen or not seen; counts with the inspection that saw the brood
+	Larvae     Look[bool]   // open brood, likewise
+	Sealed     calendar.Day // when sealed brood was last seen; 0 for never
+	Stores     Look[Stores]
+	Supers     Look[int] // supers for harvest on the hive
+	Queen      Look[Queen]
+	Changed    Look[Change] // the newest that no inspection followed
+	Break      Break
+	Treatments []Treatment
+	Jobs       []OpenJob
+}
+
+// Unite is what is known of a colony that another was united with on a day: of each
+// datum the worse, until somebody looks. What was seen well in one alone says nothing of
+// both.
+func (c Colony) Unite(other Colony, on calendar.Day) Colony {
+	c.Quarters = worse(c.Quarters, other.Quarters, nil, 0)
+	c.Brood = worse(c.Brood, other.Brood, []Brood{BroodNone, BroodLittle, BroodMuch}, 1)
+	c.Stores = worse(c.Stores, other.Stores, []Stores{Heavy, Enough, Light}, 2)
+	c.Supers = worse(c.Supers, other.Supers, []int{0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12}, 1)
+	c.Queen = worse(c.Queen, other.Queen, []Queen{Laying, Young, Unseen, Queenless}, 1)
+	c.Eggs, c.Larvae = Look[bool]{}, Look[bool]{}
+	c.Sealed = max(c.Sealed, other.Sealed)
+	c.Changed = At(United, on)
+	return c
+}
+
+// worse is the worse of two looks by an order from good to bad. Of one that was not seen
+// nothing is known, so only what is bad (from a place in the order on) holds for both.
+func worse[T comparable](a, b Look[T], order []T, bad int) Look[T] {
+	out := a
+	if !a.Seen || b.Seen && slices.Index(order, b.What) > slices.Index(order, a.What) {
+		out = b
+	}
+	if order == nil || !(a.Seen && b.Seen) && slices.Index(order, out.What) < bad {
+		return Look[T]{}
+	}
+	return out
+}
+
+// Forget drops what was seen before a change that leaves nothing of it sure.
+func (c Colony) Forget(change Change, on calendar.Day) Colony {
+	c.Quarters, c.Supers = Look[int]{}, Look[int]{}
+	c.Brood, c.Eggs, c.Larvae = Look[Brood]{}, Look[bool]{}, Look[bool]{}
+	c.Stores = Look[Stores]{}
+	if change == Divided || change == Swarmed {
+		c.Queen = Look[Queen]{}
+	}
+	c.Changed = At(change, on)
+	return c
+}

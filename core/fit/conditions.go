@@ -1,0 +1,128 @@
+package fit
+
+import (
+	"keeler/core/calendar"
+	"keeler/core/fault"
+)
+
+// Supers says what a school or label holds of supers for harvest on the hive.
+type Supers string
+
+const (
+	SupersOff   Supers = "off"
+	SupersLabel Supers = "label" // some labels allow them: ask the one in hand
+	SupersMayBe Supers = "allowed"
+)
+
+// hottest, °C: no yard is warmer, and no label speaks of more.
+const hottest = 40
+
+// Conditions are what a school or a label card asks of colony, day and weather.
+// A school is a value here: adding one is one entry of Schools.
+type Conditions struct {
+	ID     string
+	Method Method
+
+	// Broodless: sealed brood shields the mites, so there must be none.
+	Broodless bool
+	Supers    Supers
+	// OutOfHoney: only for colonies kept out of honey production.
+	OutOfHoney bool
+
+	// MinC to MaxC is the outside temperature, °C; BestLowC to BestHighC the best
+	// of it. ByDay holds it against the day's maximum, otherwise against each hour.
+	MinC, MaxC          float64
+	BestLowC, BestHighC float64
+	ByDay               bool
+	// HarmC, °C: a maximum above it within HarmDays of the beginning kills. 0: none.
+	HarmC    float64
+	HarmDays int
+
+	// FromHour to ToHour is when the hives are opened, in hours of the day.
+	FromHour, ToHour int
+
+	// DaysIn is how long it stays in the hive, 0 for what does not.
+	DaysInLow, DaysInHigh int
+
+	// Visits of a course, the first included, and the days between them; 0 or 1 for
+	// what is given once. Swap: the next goes in while the last is still there.
+	Visits              int
+	ApartLow, ApartHigh int
+	Swap                bool
+
+	// Withdrawal is how many days honey may not be taken after it.
+	Withdrawal int
+	// Label: they are a label's own; its repeats are as the label says.
+	Label bool
+}
+
+// Wind and rain that stop work at open hives, by any method; the trade's rule.
+const (
+	MaxWindMS = 5
+	MaxGustMS = 8
+	MaxRainMM = 0.1 // in an hour
+)
+
+// Schools are the established conditions (REFERENCE §3 to §5). The first of a
+// method and half-year is the default.
+var Schools = []Conditions{
+	{ID: "winter", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 10, BestLowC: 3, BestHighC: 8, FromHour: 8, ToHour: 16},
+	{ID: "winter-tight", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 5, BestLowC: 1, BestHighC: 5, FromHour: 8, ToHour: 16},
+	{ID: "winter-loose", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 5, MaxC: 10, BestLowC: 5, BestHighC: 8, FromHour: 8, ToHour: 16},
+	// Swarms, splits and nucs without sealed brood: any mild evening, bees at home.
+	{ID: "in-season", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 8, MaxC: 28, BestLowC: 12, BestHighC: 22, FromHour: 17, ToHour: 22},
+	// Warm enough for bees to walk on them: days above 10 °C.
+	{ID: "strips", Method: Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28, ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: 42, DaysInHigh: 56},
+	// Sheets and sponges, which are gone in a day or two and given again.
+	{ID: "formic", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
+	// Bottle and wick: one filling that lasts.
+	{ID: "formic-bottle", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14},
+}
+
+// courseDays is over how many days the weather must suit formic acid: a sheet or
+// sponge its own day and the next, a filling as long as it lasts.
+func (c Conditions) courseDays() int {
+	if c.Visits > 1 && !c.Label {
+		return 2
+	}
+	return max(1, c.DaysInHigh)
+}
+
+// School finds conditions by their id.
+func School(id string) (Conditions, bool) {
+	for _, c := range Schools {
+		if c.ID == id {
+			return c, true
+		}
+	}
+	return Conditions{}, false
+}
+
+// Usual is the default school of a method for a day at a latitude: the dribble
+// into the winter cluster and the one in season are two.
+func Usual(m Method, on calendar.Day, latitude float64) Conditions {
+	id := map[Method]string{Dribble: "in-season", Strip: "strips", Pad: "formic"}[m]
+	if m == Dribble && on.Cold(latitude) {
+		id = "winter"
+	}
+	c, _ := School(id)
+	return c
+}
+
+// Check names what is wrong with conditions that a keeper copied from a label.
+func (c Conditions) Check() error {
+	var l fault.List
+	if c.Method != Dribble && c.Method != Strip && c.Method != Pad {
+		l.Add("method", fault.Unknown)
+	}
+	if c.Supers != SupersOff && c.Supers != SupersLabel && c.Supers != SupersMayBe {
+		l.Add("supers", fault.Unknown)
+	}
+	if l.Within("min_c", c.MinC, -20, hottest, "°C") && l.Within("max_c", c.MaxC, -20, hottest, "°C") && c.MaxC <= c.MinC {
+		l.AddRange("max_c", fault.TooLow, c.MinC, hottest, "°C")
+	}
+	if l.Within("days_in_low", float64(c.DaysInLow), 0, 120, "days") && l.Within("days_in_high", float64(c.DaysInHigh), 0, 120, "days") && c.DaysInHigh < c.DaysInLow {
+		l.AddRange("days_in_high", fault.TooLow, float64(c.DaysInLow), 120, "days")
+	}
+	return l.Err()
+}

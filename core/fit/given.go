@@ -1,0 +1,185 @@
+package fit
+
+import (
+	"slices"
+
+	"keeler/core/calendar"
+)
+
+// What was given before, in days (REFERENCE §3, §9).
+const (
+	// periodLeast is how far a broodless period reaches back at least.
+	periodLeast = 42
+	// stripsLinger is how long strips count after they came out.
+	stripsLinger = 14
+	// otherAcidApart is how close formic and oxalic acid should not be.
+	otherAcidApart = 7
+	// visitLate is how far apart two visits may be that are still one course.
+	visitLate = 10
+)
+
+// broodlessSince is how far back the broodless period of a day reaches: to the later of
+// the last sealed brood and the start of the half-year, and never less than 42 days.
+func (c Case) broodlessSince() calendar.Day {
+	return min(c.On-periodLeast, max(c.Colony.Sealed, c.On.HalfBegan(c.Latitude)))
+}
+
+// oxalicAlready: dribbled_already and vaporised_already, within the broodless period (1
+// in the cluster, 0 in season); dribbled_this_winter, with brood between; repeat (which
+// one, of how many) and repeat_early (days it waits), by a label.
+func oxalicAlready(c Case) (Reason, bool) {
+	if r, ok := repeat(c); ok {
+		return r, true
+	}
+	since := c.broodlessSince()
+	winter := 0.0
+	began := since
+	if c.cold() {
+		began, winter = min(began, c.On.HalfBegan(c.Latitude)), 1
+	}
+	var found Reason
+	for _, t := range c.Colony.Treatments {
+		if !t.oxalic() || t.Given > c.On || t.Given < began {
+			continue
+		}
+		r := Reason{Source: FromRecord, On: t.Given, Figures: []float64{winter}}
+		switch {
+		case t.Given >= since && t.Method == Dribble:
+			r.Code, r.Verdict = "dribbled_already", MustNot
+		case t.Given >= since:
+			r.Code, r.Verdict = "vaporised_already", DoesNotFit
+		default:
+			r.Code, r.Verdict = "dribbled_this_winter", WithCare
+		}
+		if found.Code == "" || r.Verdict > found.Verdict || r.Verdict == found.Verdict && r.On > found.On {
+			found = r
+		}
+	}
+	return found, found.Code != ""
+}
+
+// repeat is what a label says of a dose after its own: its repeats are as it says.
+func repeat(c Case) (Reason, bool) {
+	if !c.Under.Label || c.Under.Visits < 2 {
+		return Reason{}, false
+	}
+	n, last := visits(c, Dribble)
+	if n == 0 || n >= c.Under.Visits {
+		return Reason{}, false
+	}
+	r := Reason{Code: "repeat", Source: FromRecord, On: last, Figures: []float64{float64(n + 1), float64(c.Under.Visits)}}
+	if wait := c.Under.ApartLow - int(c.On-last); wait > 0 {
+		r.Code, r.Verdict, r.Figures = "repeat_early", DoesNotFit, []float64{float64(wait)}
+	}
+	return r, true
+}
+
+// lateAfter is after how many days a missed visit begins a new course.
+func (c Conditions) lateAfter() int { return max(visitLate, c.ApartHigh+3) }
+
+// visits counts the visits of the course that is under way on the case's day, and tells
+// when the last was: none where it is so long ago that the course begins again.
+func visits(c Case, m Method) (n int, last calendar.Day) {
+	var given []calendar.Day
+	for _, t := range c.Colony.Treatments {
+		if t.Method == m && t.Given <= c.On {
+			given = append(given, t.Given)
+		}
+	}
+	slices.Sort(given)
+	given = slices.Compact(given)
+	before := c.On
+	for i := len(given) - 1; i >= 0 && int(before-given[i]) <= c.Under.lateAfter(); i-- {
+		n++
+		last, before = max(last, given[i]), given[i]
+	}
+	return n, last
+}
+
+// stripsOut: strips_just_out (days ago).
+func stripsOut(c Case) (Reason, bool) {
+	for _, t := range c.Colony.Treatments {
+		if t.Method == Strip && t.Out > t.Given && t.Out <= c.On && c.On-t.Out < stripsLinger {
+			return Reason{Code: "strips_just_out", Verdict: WithCare, Source: FromRecord, On: t.Out, Figures: []float64{float64(c.On - t.Out)}}, true
+		}
+	}
+	return Reason{}, false
+}
+
+// otherAcid: formic_just_given, oxalic_just_given, both with days ago.
+func otherAcid(c Case) (Reason, bool) {
+	for _, t := range c.Colony.Treatments {
+		r := Reason{Code: "formic_just_given", Verdict: WithCare, Source: FromRecord, On: t.Given, Figures: []float64{float64(c.On - t.Given)}}
+		other := t.Method == Pad
+		if c.Under.Method == Pad {
+			r.Code, other = "oxalic_just_given", t.oxalic()
+		}
+		if other && t.Given <= c.On && c.On-t.Given <= otherAcidApart {
+			return r, true
+		}
+	}
+	return Reason{}, false
+}
+
+// course: course_next (which visit, of how many); course_late (the same, days since the
+// last); course_early (days it waits, days since the last).
+func course(c Case) (Reason, bool) {
+	n, last := visits(c, Pad)
+	if c.Under.Visits < 2 || n == 0 || n >= c.Under.Visits {
+		return Reason{}, false
+	}
+	since := int(c.On - last)
+	r := Reason{Code: "course_next", Source: FromRecord, On: last, Figures: []float64{float64(n + 1), float64(c.Under.Visits), float64(since)}}
+	switch {
+	case since < c.Under.ApartLow:
+		r.Code, r.Verdict, r.Figures = "course_early", DoesNotFit, []float64{float64(c.Under.ApartLow - since), float64(since)}
+	case since > c.Under.ApartHigh:
+		r.Code, r.Verdict = "course_late", WithCare
+	}
+	return r, true
+}
+
+// overdue: overdue (days past its last day, days in; 1 for strips, 2 for formic acid).
+// It stands first: what is in too long comes out before anything else is thought of.
+func overdue(c Case) (Reason, bool) {
+	var found Reason
+	for _, t := range c.Colony.Treatments {
+		past := int(c.On-t.Given) - t.limit()
+		if !t.In(c.On) || t.limit() == 0 || past <= 0 || found.Code != "" && found.Figures[0] >= float64(past) {
+			continue
+		}
+		found = Reason{
+			Code: "overdue", Verdict: WithCare, Source: FromRecord, On: t.Given, first: true,
+			Figures: []float64{float64(past), float64(c.On - t.Given), map[Method]float64{Strip: 1, Pad: 2}[t.Method]},
+		}
+		if t.Method == c.Under.Method {
+			found.Verdict = DoesNotFit
+		}
+	}
+	return found, found.Code != ""
+}
+
+// stillIn: same_still_in; other_still_in; both with 1 for strips, 2 for formic
+// acid, 0 for another treatment, and the days in.
+func stillIn(c Case) (Reason, bool) {
+	var found Reason
+	for _, t := range c.Colony.Treatments {
+		if t.oxalic() || !t.In(c.On) || t.limit() > 0 && int(c.On-t.Given) > t.limit() {
+			continue // what does not stay, and what is overdue and said to be
+		}
+		r := Reason{
+			Code: "other_still_in", Verdict: WithCare, Source: FromRecord, On: t.Given,
+			Figures: []float64{map[Method]float64{Strip: 1, Pad: 2}[t.Method], float64(c.On - t.Given)},
+		}
+		if t.Method == c.Under.Method {
+			if n, _ := visits(c, Pad); t.Method == Pad && c.Under.Swap && n > 0 && n < c.Under.Visits {
+				continue // the next visit of its course takes its place
+			}
+			r.Code, r.Verdict = "same_still_in", DoesNotFit
+		}
+		if found.Code == "" || r.Verdict > found.Verdict {
+			found = r
+		}
+	}
+	return found, found.Code != ""
+}

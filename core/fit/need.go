@@ -1,0 +1,93 @@
+package fit
+
+import (
+	"math"
+
+	"keeler/core/calendar"
+	"keeler/core/mites"
+)
+
+// Need is whether a colony needs a treatment.
+type Need string
+
+const (
+	NeedTreat Need = "treat"      // over the line
+	NeedYard  Need = "with_yard"  // another one of its yard is: mites drift
+	NeedWatch Need = "watch"      // about at the line
+	NeedNone  Need = "none"       // under the line
+	NeedCount Need = "count"      // nobody can tell: count, or count more
+	NeedStale Need = "count_anew" // mites may have grown over the line since, or were treated
+)
+
+// Counted is how a colony's last count stands, and what bears on how it ages.
+type Counted struct {
+	Standing    mites.Standing
+	On          calendar.Day
+	Value, High float64 // of its rate and interval
+	Line        float64 // that it is held against
+	Colony      *Colony // nil: nothing is known of its brood
+	Latitude    float64
+}
+
+// Needs tells what each colony of one yard needs on a day; over is how many of
+// the yard stand over the line by a count that still holds.
+func Needs(counts []Counted, on calendar.Day) (needs []Need, over int) {
+	needs = make([]Need, len(counts))
+	for i, c := range counts {
+		needs[i] = c.need(on)
+		if needs[i] == NeedTreat {
+			over++
+		}
+	}
+	if over == 0 {
+		return needs, 0
+	}
+	for i, n := range needs {
+		if n != NeedTreat {
+			needs[i] = NeedYard
+		}
+	}
+	return needs, over
+}
+
+func (c Counted) need(on calendar.Day) Need {
+	switch {
+	case c.Standing == mites.Uncounted || c.Standing == mites.NoLine || c.Standing == "":
+		return NeedCount
+	case c.treatedSince(on):
+		return NeedStale
+	case c.Standing == mites.Over:
+		return NeedTreat
+	case c.Standing == mites.Near && c.grown(c.Value, on) >= c.Line, c.Standing == mites.Under && c.grown(c.High, on) >= c.Line:
+		return NeedStale
+	case c.Standing == mites.Near:
+		return NeedWatch
+	case c.Standing == mites.Under:
+		return NeedNone
+	}
+	return NeedCount
+}
+
+// grown is what a rate may have become: mites double in about 30 days with brood, and
+// without it they do not grow.
+func (c Counted) grown(rate float64, on calendar.Day) float64 {
+	days := int(on - c.On)
+	if c.Colony != nil {
+		days = c.Colony.broodDays(c.On, on, c.Latitude)
+	}
+	return rate * math.Exp2(float64(days)/broodDouble)
+}
+
+// treatedSince reports whether something was given after the count, which then says
+// nothing of today's mites.
+func (c Counted) treatedSince(on calendar.Day) bool {
+	if c.Colony == nil {
+		return false
+	}
+	for _, t := range c.Colony.Treatments {
+		if t.Given > c.On && t.Given <= on {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,243 @@
+package dribble
+
+import (
+	"math"
+
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/mixing"
+)
+
+// What a plan takes, in physical sense.
+const (
+	MinVolume   = 10.0     // mL
+	MaxVolume   = 100000.0 // mL
+	MinStrength = 5.0      // g OAD per litre
+	// StockTemperature is the warmest room in which a bought solution is still
+	// expected to be clear, °C.
+	StockTemperature chem.Celsius = 30
+	// RoomTemperature is where a finished syrup must stay clear, °C.
+	RoomTemperature chem.Celsius = 20
+)
+
+// HoldKind is what the keeper has.
+type HoldKind string
+
+const (
+	Crystals   HoldKind = "crystals"
+	Packet     HoldKind = "packet"
+	Tablets    HoldKind = "tablets"
+	ReadyMix   HoldKind = "ready_mix"    // a bought solution, to be thinned
+	ReadyToUse HoldKind = "ready_to_use" // a product given as it is, by its label
+)
+
+// Hold is what the keeper has.
+type Hold struct {
+	Kind     HoldKind
+	Grams    chem.Grams       // crystals in hand; powder in one packet; mass of one tablet
+	Share    chem.Share       // acid in the powder or tablet; the rest counts as sugar
+	Basis    chem.Basis       // of that acid; "" is dihydrate, which is what is sold
+	Sure     bool             // yes, Share is a purity and not the acid counted anhydrous
+	Count    float64          // packets or tablets in hand; 0 when not said
+	MadeUpTo chem.Millilitres // what a packet's label makes of it; 0 when not said
+	Volume   chem.Millilitres // of a bought solution or product in hand; 0 when not said
+	Stock    Stock
+	Card     *Card
+}
+
+// AimBy is how the wanted strength is given.
+type AimBy string
+
+const (
+	BySchool AimBy = "school"
+	ByValue  AimBy = "value"
+	ByPacket AimBy = "packet" // as the packet's own label makes it
+)
+
+// Aim is the wanted strength.
+type Aim struct {
+	By     AimBy
+	School string
+	Value  float64
+	Form   chem.Form
+	Basis  chem.Basis
+}
+
+// SizeBy is what settles how much is made.
+type SizeBy string
+
+const (
+	SizeSeams    SizeBy = "seams"    // the doses of the colonies, or of a mean, plus reserve
+	SizeColonies SizeBy = "colonies" // so many at the cap
+	SizeVolume   SizeBy = "volume"
+	SizeHand     SizeBy = "in_hand" // all that is held
+)
+
+// Size settles how much is made.
+type Size struct {
+	By       SizeBy
+	Volume   chem.Millilitres
+	Colonies int
+	Reserve  chem.Share // on top of the doses, 0 to 1
+}
+
+// Mean is a count over many colonies of which none was looked at singly.
+type Mean struct {
+	Seams    float64
+	Colonies int
+}
+
+// Prices in any one currency; 0 when not said. Hold is for a kilogram of
+// crystals, one packet, one tablet, or a litre of solution.
+type Prices struct{ Hold, Sugar float64 }
+
+// Request is all that a plan depends on.
+type Request struct {
+	Hold       Hold
+	Aim        Aim
+	SugarRatio float64    // sugar to water by mass; 0 takes the school's, or 1 : 1
+	ThinSugar  chem.Share // sugar wanted in a thinned ready-mix, of the whole weight
+	Size       Size
+	Colonies   []hive.Colony
+	Mean       *Mean // used when there are no colonies
+	Rule       Rule
+	Applicator Applicator
+	Balance    mixing.Balance
+	Fridge     chem.Celsius // where the syrup is kept
+	Yard       chem.Celsius // where it is used
+	Prices     Prices
+}
+
+func (r Request) check() fault.List {
+	var l fault.List
+	r.Rule.check("rule", &l)
+	r.Applicator.check("applicator", &l)
+	hive.CheckAll(r.Colonies, &l)
+	r.Hold.check("hold", r.Size.By == SizeHand, r.Rule.Label, &l)
+	r.checkAim(&l)
+	r.checkSize(&l)
+	if r.SugarRatio != 0 {
+		l.Within("sugar_per_water", r.SugarRatio, 0.1, 2, "g sugar to 1 g water")
+	}
+	r.Balance.Check(&l)
+	l.Within("fridge_c", float64(r.Fridge), 0, 30, "°C")
+	l.Within("yard_c", float64(r.Yard), -20, 40, "°C")
+	l.Within("prices.hold", r.Prices.Hold, 0, 1e6, "")
+	l.Within("prices.sugar_kg", r.Prices.Sugar, 0, 1e6, "")
+	return l
+}
+
+func (h Hold) check(path string, all, labelBySeam bool, l *fault.List) {
+	switch h.Kind {
+	case Crystals:
+		h.checkAmount(path+".grams", float64(h.Grams), all, 0.5, 25000, "g", l)
+	case Packet:
+		l.Within(path+".grams", float64(h.Grams), 1, 5000, "g")
+		h.checkAmount(path+".count", h.Count, all, 0.05, 1000, "packets", l)
+		if h.MadeUpTo != 0 {
+			l.Within(path+".made_up_to_ml", float64(h.MadeUpTo), MinVolume, MaxVolume, "mL")
+		}
+	case Tablets:
+		l.Within(path+".grams", float64(h.Grams), 0.1, 50, "g")
+		h.checkAmount(path+".count", h.Count, all, 1, 10000, "tablets", l)
+		if h.Count != float64(int(h.Count)) {
+			l.AddRange(path+".count", fault.WholeOnly, 1, 10000, "tablets")
+		}
+	case ReadyMix:
+		h.Stock.check(path+".stock", l)
+		h.checkAmount(path+".volume_ml", float64(h.Volume), all, MinVolume, MaxVolume, "mL", l)
+		return
+	case ReadyToUse:
+		h.checkAmount(path+".volume_ml", float64(h.Volume), all, MinVolume, MaxVolume, "mL", l)
+		if h.Card == nil {
+			l.Add(path+".card", fault.Missing)
+			return
+		}
+		h.Card.check(path+".card", labelBySeam, l)
+		return
+	case "":
+		l.Add(path+".kind", fault.Missing)
+		return
+	default:
+		l.Add(path+".kind", fault.Unknown)
+		return
+	}
+	if h.Basis != "" {
+		checkBasis(path+".basis", h.Basis, l)
+	}
+	// A share of 71.4 % is what pure dihydrate holds counted anhydrous: taken for a
+	// purity it would make the syrup stronger by two fifths.
+	off := math.Abs(float64(h.Share) - chem.AnhydrousShare)
+	if l.Within(path+".oad_percent", float64(h.Share)*100, 1, 100, "%") && off < 0.005 && !h.Sure {
+		l.Add(path+".oad_percent", fault.BasisShare)
+	}
+}
+
+// checkAmount lets a missing amount pass unless the plan is sized by it.
+func (h Hold) checkAmount(field string, v float64, needed bool, low, high float64, unit string, l *fault.List) {
+	if v == 0 && !needed {
+		return
+	}
+	if v == 0 {
+		l.AddRange(field, fault.Missing, low, high, unit)
+		return
+	}
+	l.Within(field, v, low, high, unit)
+}
+
+func (r Request) checkAim(l *fault.List) {
+	if r.Hold.Kind == ReadyToUse {
+		return
+	}
+	switch r.Aim.By {
+	case BySchool:
+		if _, ok := Find(r.Aim.School); !ok {
+			l.Add("strength.school", fault.Unknown)
+		}
+	case ByPacket:
+		if r.Hold.Kind != Packet {
+			l.Add("strength.by", fault.NotFitting)
+		} else if r.Hold.MadeUpTo == 0 {
+			l.AddRange("hold.made_up_to_ml", fault.Missing, MinVolume, MaxVolume, "mL")
+		}
+	case ByValue:
+		switch r.Aim.Form {
+		case chem.PerSeam, chem.PerColonyAtCap:
+		default:
+			checkForm("strength.form", r.Aim.Form, l)
+		}
+		checkBasis("strength.basis", r.Aim.Basis, l)
+	case "":
+		l.Add("strength.by", fault.Missing)
+	default:
+		l.Add("strength.by", fault.Unknown)
+	}
+}
+
+func (r Request) checkSize(l *fault.List) {
+	switch r.Size.By {
+	case SizeVolume:
+		l.Within("size.volume_ml", float64(r.Size.Volume), MinVolume, MaxVolume, "mL")
+	case SizeColonies:
+		l.Within("size.colonies", float64(r.Size.Colonies), 1, hive.MaxColonies, "colonies")
+	case SizeSeams:
+		l.Within("size.reserve_percent", float64(r.Size.Reserve)*100, 0, 100, "%")
+		if len(r.Colonies) > 0 {
+			return
+		}
+		if r.Mean == nil {
+			l.Add("mean.seams", fault.Missing)
+			return
+		}
+		if l.Within("mean.colonies", float64(r.Mean.Colonies), 1, hive.MaxColonies, "colonies") {
+			most := float64(r.Mean.Colonies * 2 * (hive.MaxFrames + 1))
+			l.Within("mean.seams", r.Mean.Seams, 0.25, most, "seams")
+		}
+	case SizeHand:
+	case "":
+		l.Add("size.by", fault.Missing)
+	default:
+		l.Add("size.by", fault.Unknown)
+	}
+}

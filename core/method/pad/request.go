@@ -1,0 +1,246 @@
+package pad
+
+import (
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/mixing"
+)
+
+// HoldKind is what the keeper has.
+type HoldKind string
+
+const (
+	Acid      HoldKind = "acid"
+	ReadyPads HoldKind = "ready_pads" // a product given as it is, by its label card
+)
+
+// Hold is what the keeper has. An acid's strength is as labelled, or read.
+type Hold struct {
+	Kind    HoldKind
+	Label   chem.Share // by mass; used without a Reading
+	Reading *Reading
+	Volume  chem.Millilitres // in hand; 0 when not said
+	Card    *Card
+	Count   int // ready pads in hand; 0 when not said
+}
+
+// Card is what the keeper copied from the label of ready pads.
+type Card struct {
+	Name   string
+	Pure   chem.Grams // formic acid in one pad
+	Per    Per        // colony or box
+	Each   int        // pads for it at a visit
+	Nuc    int        // pads for a nuc; 0 when the label says nothing of nucs
+	From   From
+	Visits int
+	Apart  int
+}
+
+// SizeBy is what settles how much is made.
+type SizeBy string
+
+const (
+	SizeVisit   SizeBy = "visit"   // for one visit to the colonies, with a reserve
+	SizeCourse  SizeBy = "course"  // for all visits, with a reserve
+	SizeWorking SizeBy = "working" // so much working acid
+	SizeStock   SizeBy = "stock"   // all of so much stock
+	SizeWater   SizeBy = "water"   // as much as goes with so much water
+)
+
+// Size settles how much is made.
+type Size struct {
+	By      SizeBy
+	Working chem.Millilitres
+	Stock   chem.Millilitres
+	Water   chem.Grams
+	Reserve chem.Share
+}
+
+// Mean is many colonies alike.
+type Mean struct{ Colonies, Combs, Boxes int }
+
+// Sheet is a cloth or sponge and what one of them takes up, measured with water.
+type Sheet struct {
+	Takes         chem.Millilitres // 0 when not said
+	Width, Length float64          // cm
+}
+
+// Prices in any one currency; 0 when not said. StockL is for a litre of stock,
+// or for one ready pad.
+type Prices struct{ StockL float64 }
+
+// Request is all that a plan depends on.
+type Request struct {
+	Hold     Hold
+	Working  chem.Share
+	School   string // or Own
+	Own      *Rule
+	Visits   int // 0: the school's
+	Apart    int // days; 0: the school's
+	Size     Size
+	Colonies []hive.Colony
+	Mean     *Mean // used when there are no colonies
+	Sheet    Sheet
+	Bottle   chem.Millilitres // in which the stock is sold
+	Balance  mixing.Balance
+	Prices   Prices
+}
+
+func (r Request) check() fault.List {
+	var l fault.List
+	hive.CheckAll(r.Colonies, &l)
+	switch r.Hold.Kind {
+	case Acid:
+		r.checkAcid(&l)
+	case ReadyPads:
+		r.Hold.check(&l)
+	case "":
+		l.Add("hold.kind", fault.Missing)
+	default:
+		l.Add("hold.kind", fault.Unknown)
+	}
+	if r.Hold.Kind != Acid {
+		r.checkMean(&l)
+	}
+	r.Balance.Check(&l)
+	l.Within("prices.stock", r.Prices.StockL, 0, 1e6, "")
+	return l
+}
+
+func (r Request) checkAcid(l *fault.List) {
+	before := len(*l)
+	if r.Hold.Reading != nil {
+		r.Hold.Reading.check("hold.reading", l)
+	} else if r.Hold.Label == 0 {
+		l.AddRange("hold.percent", fault.Missing, 5, 100, "%")
+	} else {
+		l.Within("hold.percent", float64(r.Hold.Label)*100, 5, 100, "%")
+	}
+	if len(*l) == before {
+		stock, _ := r.Hold.strength()
+		checkDown(stock, r.Working, l)
+	}
+	if r.Hold.Volume != 0 {
+		l.Within("hold.volume_ml", float64(r.Hold.Volume), 10, 100000, "mL")
+	}
+	if _, ok := Find(r.School); !ok && r.Own == nil {
+		l.Add("amount.school", fault.Unknown)
+	}
+	r.checkMean(l)
+	if len(*l) == before { // amounts go by all of that
+		r.checkAmount("amount", l)
+	}
+	r.Size.check(l)
+	l.Within("bottle_ml", float64(r.Bottle), 50, 50000, "mL")
+	if r.Sheet.Takes != 0 {
+		l.Within("sheet.takes_ml", float64(r.Sheet.Takes), 1, 1000, "mL")
+		l.Within("sheet.width_cm", r.Sheet.Width, 1, 200, "cm")
+		l.Within("sheet.length_cm", r.Sheet.Length, 1, 200, "cm")
+	}
+}
+
+// checkAmount checks the rule, whose bounds are those of what each box would get.
+func (r Request) checkAmount(path string, l *fault.List) {
+	before, rule := len(*l), r.rule()
+	if own := r.Own; own != nil {
+		own.check(path, l)
+		if len(*l) > before {
+			return
+		}
+		l.Within(path+".ml", float64(own.ML), 0.1, r.mostML(rule, r.Working), "mL")
+		l.Within(path+".nuc_ml", float64(own.Nuc), 0, min(maxML, float64(shortVisit.most)/potency(own.At)), "mL")
+		l.Within(path+".cap_ml", float64(own.Cap), 0, 1000, "mL")
+	}
+	most := float64(mostVisits)
+	if len(*l) == before {
+		most = r.mostVisitsOf(rule)
+	}
+	checkCourse(path, rule.Visits, most, r.Apart, l)
+}
+
+func (r Rule) check(path string, l *fault.List) {
+	switch r.Per {
+	case PerComb, PerBox, PerColony:
+		l.Within(path+".at_percent", float64(r.At)*100, 5, 100, "%")
+	case "":
+		l.Add(path+".per", fault.Missing)
+	default:
+		l.Add(path+".per", fault.Unknown)
+	}
+	if r.From != Above && r.From != Below {
+		l.Add(path+".from", fault.Unknown)
+	}
+}
+
+func checkCourse(path string, visits int, most float64, apart int, l *fault.List) {
+	l.Within(path+".visits", float64(visits), 1, most, "visits")
+	l.Within(path+".days_apart", float64(apart), 0, 30, "days")
+}
+
+func (h Hold) check(l *fault.List) {
+	l.Within("hold.count", float64(h.Count), 0, 10000, "pads")
+	c := h.Card
+	if c == nil {
+		l.Add("hold.card", fault.Missing)
+		return
+	}
+	l.Length("hold.card.name", c.Name, maxName)
+	before := len(*l)
+	l.Within("hold.card.formic_g", float64(c.Pure), 1, 200, "g")
+	if c.Per != PerColony && c.Per != PerBox {
+		l.Add("hold.card.per", fault.Unknown)
+	}
+	most := float64(maxPads)
+	if len(*l) == before {
+		most = c.mostPads()
+	}
+	l.Within("hold.card.each", float64(c.Each), 1, most, "pads")
+	l.Within("hold.card.nuc_each", float64(c.Nuc), 0, most, "pads")
+	if c.From != Above && c.From != Below {
+		l.Add("hold.card.from", fault.Unknown)
+	}
+	checkCourse("hold.card", c.Visits, mostVisits, c.Apart, l)
+}
+
+func (s Size) check(l *fault.List) {
+	switch s.By {
+	case SizeVisit, SizeCourse:
+		l.Within("size.reserve_percent", float64(s.Reserve)*100, 0, 100, "%")
+	case SizeWorking:
+		l.Within("size.working_ml", float64(s.Working), 5, 100000, "mL")
+	case SizeStock:
+		l.Within("size.stock_ml", float64(s.Stock), 5, 100000, "mL")
+	case SizeWater:
+		l.Within("size.water_g", float64(s.Water), 2, 50000, "g")
+	case "":
+		l.Add("size.by", fault.Missing)
+	default:
+		l.Add("size.by", fault.Unknown)
+	}
+}
+
+// checkMean asks for colonies where the amount goes by them.
+func (r Request) checkMean(l *fault.List) {
+	if len(r.Colonies) > 0 {
+		return
+	}
+	if r.Mean == nil {
+		if r.Hold.Kind == ReadyPads || r.Size.By == SizeVisit || r.Size.By == SizeCourse {
+			l.Add("mean.colonies", fault.Missing)
+		}
+		return
+	}
+	l.Within("mean.colonies", float64(r.Mean.Colonies), 1, hive.MaxColonies, "colonies")
+	if l.Within("mean.boxes", float64(r.Mean.Boxes), 1, hive.MaxBoxes, "boxes") {
+		l.Within("mean.combs", float64(r.Mean.Combs), 1, float64(r.Mean.Boxes*hive.MaxFrames), "combs")
+	}
+}
+
+// strength is the stock's, by mass, and how far off it can be either way.
+func (h Hold) strength() (strength, off chem.Share) {
+	if h.Reading != nil {
+		return h.Reading.Strength()
+	}
+	return h.Label, 0
+}

@@ -1,0 +1,218 @@
+package strip
+
+import (
+	"keeler/core/chem"
+	"keeler/core/fault"
+	"keeler/core/hive"
+	"keeler/core/mixing"
+)
+
+// What a plan takes, in physical sense.
+const (
+	MinLiquor = 20.0     // g
+	MaxLiquor = 150000.0 // g
+	MaxStrips = 20000
+	// MinRatio and MaxRatio bound g OAD to 1 g glycerol: the strongest school puts
+	// in 1 : 1, and a tenth more is taken for a slip of the pen.
+	MinRatio = 0.1
+	MaxRatio = 1.1
+)
+
+// Temperatures of the pot, °C: the usual one, the gentler school's, and the one
+// that is never gone above.
+const (
+	UsualHeat   chem.Celsius = 70
+	GentleHeat  chem.Celsius = 60
+	HighestHeat chem.Celsius = 77
+	LowestHeat  chem.Celsius = 50
+)
+
+// Aim is the wanted recipe: a school, or the keeper's own.
+type Aim struct {
+	School string
+	Own    *Recipe
+}
+
+// SizeBy is what settles how much is made.
+type SizeBy string
+
+const (
+	SizeColonies SizeBy = "colonies" // the strips placed in the colonies
+	SizeCount    SizeBy = "count"    // so many colonies with so many strips each
+	SizeStrips   SizeBy = "strips"
+	SizeAcid     SizeBy = "acid"     // all the acid in hand
+	SizeGlycerol SizeBy = "glycerol" // all the glycerol in hand
+	SizeTimes    SizeBy = "times"    // the recipe so many times
+	SizeVolume   SizeBy = "volume"   // of the liquor
+)
+
+// Size settles how much is made.
+type Size struct {
+	By       SizeBy
+	Colonies int
+	Each     float64 // strips a colony, by count
+	Strips   int
+	Acid     chem.Grams
+	Glycerol chem.Millilitres // as bought
+	Times    float64
+	Volume   chem.Millilitres
+}
+
+// Carried is liquor left from an earlier pot, with its own composition. What is
+// neither acid nor water counts as glycerol.
+type Carried struct {
+	Mass  chem.Grams
+	OAD   chem.Share
+	Water chem.Share
+}
+
+// Jig is what the strips are soaked in.
+type Jig struct {
+	Slots int // 0: none
+	Most  int // strips in a slot at most; 0 for no limit
+}
+
+// Prices in any one currency; 0 when not said.
+type Prices struct{ AcidKg, GlycerolL, Strip float64 }
+
+// Request is all that a plan depends on.
+type Request struct {
+	Aim      Aim
+	Glycerol chem.Share   // strength of the glycerol as bought
+	Basis    chem.Basis   // of the acid as bought; dihydrate when empty
+	Heat     chem.Celsius // of the pot
+	Layout   Layout
+	Number   Number
+	Uptake   chem.Grams       // of liquor by one piece
+	Stays    chem.Millilitres // must still stand in the vessel for the pieces to be covered
+	Size     Size
+	Colonies []hive.Colony
+	Placed   [][][]int // by colony and box, the gaps the keeper chose; nil where Keeler places
+	Carried  Carried
+	Headroom chem.Share // of the pot above the liquor, over the liquor
+	Jig      Jig
+	Balance  mixing.Balance
+	Prices   Prices
+}
+
+// powder is so much OAD in grams of the powder as bought. Anhydrous acid lacks its
+// crystal water, which is weighed in beside it, so that the liquor is the same.
+func (r Request) powder(oad chem.Grams) chem.Grams {
+	return chem.Grams(chem.FromDihydrate(float64(oad), r.Basis))
+}
+
+// inHand is the OAD in the acid in hand.
+func (r Request) inHand() chem.Grams {
+	return chem.Grams(chem.ToDihydrate(float64(r.Size.Acid), r.Basis))
+}
+
+func (r Request) check() fault.List {
+	var l fault.List
+	hive.CheckAll(r.Colonies, &l)
+	r.Aim.check(r.Glycerol, &l)
+	if r.Basis != "" && r.Basis != chem.Dihydrate && r.Basis != chem.Anhydrous {
+		l.Add("acid_basis", fault.Unknown)
+	}
+	l.Within("glycerol_percent", float64(r.Glycerol)*100, float64(chem.MinGlycerol)*100, float64(chem.MaxGlycerol)*100, "%")
+	l.Within("warm_to_c", float64(r.Heat), float64(LowestHeat), float64(HighestHeat), "°C")
+	r.Layout.check(&l)
+	r.Number.check(&l)
+	if most := r.mostUptake(len(l) == 0); r.Uptake == 0 {
+		l.AddRange("uptake_g", fault.Missing, minUptake, most, "g")
+	} else {
+		l.Within("uptake_g", float64(r.Uptake), minUptake, most, "g")
+	}
+	l.Within("stays_ml", float64(r.Stays), 0, 20000, "mL")
+	r.Size.check(&l)
+	if r.Carried.Mass != 0 {
+		l.Within("carried.grams", float64(r.Carried.Mass), 0, MaxLiquor, "g")
+		if l.Within("carried.oad_percent", float64(r.Carried.OAD)*100, 1, 60, "%") {
+			l.Within("carried.water_percent", float64(r.Carried.Water)*100, 0, min(30, 100-float64(r.Carried.OAD)*100), "%")
+		}
+	}
+	l.Within("headroom_percent", float64(r.Headroom)*100, 0, 200, "%")
+	l.Within("jig.slots", float64(r.Jig.Slots), 0, 500, "slots")
+	l.Within("jig.most", float64(r.Jig.Most), 0, 500, "strips")
+	r.Balance.Check(&l)
+	l.Within("prices.acid_kg", r.Prices.AcidKg, 0, 1e6, "")
+	l.Within("prices.glycerol_l", r.Prices.GlycerolL, 0, 1e6, "")
+	l.Within("prices.strip", r.Prices.Strip, 0, 1e6, "")
+	return l
+}
+
+// What one piece takes up, g.
+const minUptake, maxUptake = 0.5, 500
+
+// mostUptake is that of a piece which alone brings as much acid as a box may get; of a
+// recipe or carrier that cannot be nothing is known.
+func (r Request) mostUptake(known bool) float64 {
+	if !known {
+		return maxUptake
+	}
+	strength := Strength(r.recipe().Made(r.Glycerol))
+	return min(maxUptake, float64(r.Layout.Carrier.bounds().mostBox)/float64(strength))
+}
+
+func (how Layout) check(l *fault.List) {
+	switch how.Carrier {
+	case Fibre, Long, Sponge:
+	case "":
+		l.Add("carrier", fault.Missing)
+	default:
+		l.Add("carrier", fault.Unknown)
+	}
+}
+
+func (a Aim) check(glycerol chem.Share, l *fault.List) {
+	if a.Own == nil {
+		if _, ok := Find(a.School); !ok {
+			l.Add("recipe.school", fault.Unknown)
+		}
+		return
+	}
+	low := len(*l)
+	l.Within("recipe.oad_g", float64(a.Own.OAD), 1, 25000, "g")
+	switch {
+	case a.Own.Volume != 0 && a.Own.Glycerol != 0:
+		l.Add("recipe.glycerol_ml", fault.NotFitting)
+	case a.Own.Volume != 0:
+		l.Within("recipe.glycerol_ml", float64(a.Own.Volume), 1, 50000, "mL")
+	case a.Own.Glycerol != 0:
+		l.Within("recipe.glycerol_g", float64(a.Own.Glycerol), 1, 60000, "g")
+	default:
+		l.AddRange("recipe.glycerol_g", fault.Missing, 1, 60000, "g")
+	}
+	if len(*l) > low {
+		return
+	}
+	weight := float64(a.Own.Weight(glycerol))
+	switch ratio := float64(a.Own.OAD) / weight; {
+	case ratio > MaxRatio:
+		l.AddRange("recipe.oad_g", fault.UpsideDown, MinRatio*weight, MaxRatio*weight, "g")
+	case ratio < MinRatio:
+		l.AddRange("recipe.oad_g", fault.TooLow, MinRatio*weight, MaxRatio*weight, "g")
+	}
+}
+
+func (s Size) check(l *fault.List) {
+	switch s.By {
+	case SizeColonies:
+	case SizeCount:
+		l.Within("size.colonies", float64(s.Colonies), 1, hive.MaxColonies, "colonies")
+		l.Within("size.each", s.Each, 0.25, 40, "strips")
+	case SizeStrips:
+		l.Within("size.strips", float64(s.Strips), 1, MaxStrips, "strips")
+	case SizeAcid:
+		l.Within("size.acid_g", float64(s.Acid), 7, 25000, "g")
+	case SizeGlycerol:
+		l.Within("size.glycerol_ml", float64(s.Glycerol), 15, 50000, "mL")
+	case SizeTimes:
+		l.Within("size.times", s.Times, 0.02, 50, "times")
+	case SizeVolume:
+		l.Within("size.volume_ml", float64(s.Volume), 20, 75000, "mL")
+	case "":
+		l.Add("size.by", fault.Missing)
+	default:
+		l.Add("size.by", fault.Unknown)
+	}
+}

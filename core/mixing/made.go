@@ -1,0 +1,122 @@
+package mixing
+
+import (
+	"math"
+
+	"keeler/core/chem"
+)
+
+// Taken is a mass of an ingredient that is in, and how far it may be off.
+type Taken struct {
+	Part      int
+	Mass, Off chem.Grams
+}
+
+// Stand says on which side of a band something lies.
+type Stand string
+
+const (
+	Within Stand = "within"
+	Below  Stand = "below"
+	Above  Stand = "above"
+)
+
+// Tolerance is how far a strength, or a ratio of sugar to water, may stray from
+// what was wanted before it is called another. Neighbouring schools lie 15 % and
+// more apart: within 5 % a batch is still nearest to its own by far.
+const Tolerance = 0.05
+
+// Likely turns the root of the squares of several limits (± a, anywhere between
+// alike) into ± at 95 %: 1.96 standard deviations of a/√3 each.
+const Likely = 1.96 / 1.7320508
+
+// Span is a figure with its uncertainty at 95 %, and the band it should lie in.
+type Span struct {
+	Value, Off float64
+	Low, High  float64
+	Stand      Stand
+}
+
+// Made is what a batch really is, from what was weighed.
+type Made struct {
+	Mixture  chem.Mixture
+	Strength Span // in the measure of the work
+	Volume   chem.Millilitres
+	Ratio    *Span        // sugar to water; nil where there is no sugar
+	Clear    chem.Celsius // of a syrup: colder, crystals can fall out
+}
+
+// Mix adds up what is taken.
+func (w Work) Mix(taken []Taken) chem.Mixture {
+	var m chem.Mixture
+	for _, t := range taken {
+		m = m.Plus(w.Parts[t.Part].Gram.Times(t.Mass))
+	}
+	return m
+}
+
+// Made tells what has come of what is taken.
+//
+// Source of the uncertainties: each weighing, and each ingredient's own strength,
+// is moved by as much as it may be off either way; what that does to the figure adds
+// in quadrature, since none depends on another. Each is as likely anywhere in its
+// range, so the sum of squares is by √3 too wide for a standard deviation; 1.96 of
+// those hold 95 %.
+func (w Work) Made(taken []Taken) Made {
+	all := w.Mix(taken)
+	m := Made{Mixture: all, Volume: w.Measure.Volume(all)}
+	m.Strength = w.span(taken, all, w.Measure.Strength)
+	if w.Measure == PerLitre {
+		m.Clear = chem.Saturation(all.OAD, all.Water)
+		if w.Aim.Sugar > 0 {
+			ratio := w.span(taken, all, func(m chem.Mixture) float64 {
+				if m.Water <= 0 {
+					return 0
+				}
+				return float64(m.Sugar / m.Water)
+			})
+			m.Ratio = &ratio
+		}
+	}
+	return m
+}
+
+func (w Work) span(taken []Taken, all chem.Mixture, figure func(chem.Mixture) float64) Span {
+	s := Span{Value: figure(all)}
+	wanted := figure(w.Aim)
+	s.Low, s.High = wanted*(1-Tolerance), wanted*(1+Tolerance)
+	sum := 0.0
+	add := func(moved chem.Mixture) {
+		d := figure(moved) - s.Value
+		sum += d * d
+	}
+	for _, t := range taken {
+		p := w.Parts[t.Part]
+		add(all.Plus(p.Gram.Times(t.Off)))
+		if p.Off > 0 {
+			acid := chem.Mixture{OAD: p.Gram.OAD, Formic: p.Gram.Formic}.Times(t.Mass * chem.Grams(p.Off))
+			acid.Water = -acid.Mass() // a stronger stock holds less water
+			add(all.Plus(acid))
+		}
+	}
+	s.Off = Likely * math.Sqrt(sum)
+	switch {
+	case s.Value < s.Low*(1-1e-9):
+		s.Stand = Below
+	case s.Value > s.High*(1+1e-9):
+		s.Stand = Above
+	default:
+		s.Stand = Within
+	}
+	return s
+}
+
+// Right reports whether strength and ratio lie in their bands.
+func (m Made) Right() bool {
+	return m.Strength.Stand == Within && (m.Ratio == nil || m.Ratio.Stand == Within)
+}
+
+// Room is the smallest vessel that the batch goes into with its headroom.
+func (w Work) Room(m Made) chem.Millilitres {
+	return m.Volume * chem.Millilitres(1+w.Headroom)
+}

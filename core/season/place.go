@@ -1,7 +1,0 @@
-package season
-
-// South and North are the latitudes, in degrees, between which bees are kept.
-const (
-	South = -66.0
-	North = 70.0
-)
