@@ -172,7 +172,7 @@ func TestRequestFiguresAreDescribed(t *testing.T) {
 }
 
 func TestProblemsNameTheField(t *testing.T) {
-	const ok = `"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"}`
+	const ok = `"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"}`
 	for _, c := range []struct{ path, body, location string }{
 		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":-5}}`, "body.size.volume_ml"},
 		{"/api/dribble/plan", `{` + ok + `,"size":{"by":"volume","volume_ml":"much"}}`, "body.size.volume_ml"},
@@ -181,12 +181,12 @@ func TestProblemsNameTheField(t *testing.T) {
 		{"/api/dribble/plan", `{"hold":{"kind":"crystals"},"size":{"by":"volume","volume_ml":100}}`, "body.strength.by"},
 		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":2,"seams":[1,1,1,1]}]}]}`, "body.colonies[0].boxes[0].seams"},
 		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[]}`, "body.colonies"},
-		{"/api/dribble/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"school","school":"mild"}}`, "body.hold.oad_percent"},
-		{"/api/dribble/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"school","school":"mild"},"volume_ml":1}`, "body.volume_ml"},
-		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
-		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"school","school":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.school"},
-		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips"}}`, "body.size.strips"},
-		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":9},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":4}],"placed":[[9]]}]}`, "body.colonies[0].placed[0][0]"},
+		{"/api/dribble/packet", `{"hold":{"kind":"packet","grams":35,"oad_percent":0,"count":1},"strength":{"by":"protocol","protocol":"mild"}}`, "body.hold.oad_percent"},
+		{"/api/dribble/tablets", `{"hold":{"kind":"tablets","grams":1,"oad_percent":100},"strength":{"by":"protocol","protocol":"mild"},"volume_ml":1}`, "body.volume_ml"},
+		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv"},"strength":{"by":"protocol","protocol":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.stock.basis"},
+		{"/api/dribble/thinning", `{"stock":{"value":3,"form":"percent_wv","basis":"dihydrate"},"strength":{"by":"protocol","protocol":"medium"},"sugar_percent_ww":30,"volume_ml":500}`, "body.strength.protocol"},
+		{"/api/strip/plan", `{"recipe":{"protocol":"two-to-three"},"size":{"by":"strips"}}`, "body.size.strips"},
+		{"/api/strip/plan", `{"recipe":{"protocol":"two-to-three"},"size":{"by":"strips","strips":9},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":4}],"placed":[[9]]}]}`, "body.colonies[0].placed[0][0]"},
 		{"/api/strip/placement", `{"carrier":"rope","colonies":[]}`, "body.carrier"},
 		{"/api/pad/dilution", `{"hold":{"kind":"acid","percent":60},"working_percent":65,"size":{"by":"working","working_ml":100}}`, "body.working_percent"},
 		{"/api/pad/assay", `{"reading":{"g_per_ml":1.19}}`, "body.reading.temp_c"},
@@ -209,7 +209,7 @@ func TestProblemsNameTheField(t *testing.T) {
 // A figure beyond all sense is answered at its field, with what could be there, and never
 // in words of the machine; what is named as possible is taken.
 func TestBadFiguresAreNamed(t *testing.T) {
-	const hold = `"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"}`
+	const hold = `"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"}`
 	for _, c := range []struct{ path, body, location, possible string }{
 		{"/api/round/reach", `{"left":1e308,"expected":[1e308]}`, "body.left", "0 to 10,000,000"},
 		{"/api/round/reach", `{"left":5,"expected":[1,1e308]}`, "body.expected[1]", "0 to 10,000,000"},
@@ -219,10 +219,10 @@ func TestBadFiguresAreNamed(t *testing.T) {
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":-1}}`, "body.size.colonies", "1 to 1000 colonies"},
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":1},"rule":{"cap_ml":5}}`, "body.size.colonies", "2 to 20,000 colonies"},
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"volume","volume_ml":1e308}}`, "body.size.volume_ml", "10 to 100,000 mL"},
-		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":1e30}}`, "body.size.strips", "1 to 20,000 strips"},
-		{"/api/strip/plan", `{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":20000}}`, "body.size.strips", "1 to 7500 strips"},
-		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"school":"sponge-above","visits":-1},"size":{"by":"working","working_ml":100}}`, "body.amount.visits", "1 to 15 visits"},
-		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"school":"sponge-above"},"size":{"by":"visit"},"mean":{"colonies":3,"combs":10,"boxes":-1}}`, "body.mean.boxes", "1 to 6 boxes"},
+		{"/api/strip/plan", `{"recipe":{"protocol":"two-to-three"},"size":{"by":"strips","strips":1e30}}`, "body.size.strips", "1 to 20,000 strips"},
+		{"/api/strip/plan", `{"recipe":{"protocol":"two-to-three"},"size":{"by":"strips","strips":20000}}`, "body.size.strips", "1 to 7500 strips"},
+		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"protocol":"sponge-above","visits":-1},"size":{"by":"working","working_ml":100}}`, "body.amount.visits", "1 to 15 visits"},
+		{"/api/pad/plan", `{"hold":{"kind":"acid","percent":60},"amount":{"protocol":"sponge-above"},"size":{"by":"visit"},"mean":{"colonies":3,"combs":10,"boxes":-1}}`, "body.mean.boxes", "1 to 6 boxes"},
 		{"/api/counts", `{"counts":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df1","colony_id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df2","kind":"board","mites":1e30,"days":7}]}`, "body.counts[0].mites", "0 to 100,000 mites"},
 		{"/api/dribble/dose", `{"g_per_l":35,"colonies":[{"name":"` + strings.Repeat("a", 41) + `","boxes":[{"kind":"deep","frames":4}]}]}`, "body.colonies[0].name", "at most 40 characters"},
 		{"/api/dribble/plan", `{"hold":{"kind":"ready_to_use","card":{"name":"` + strings.Repeat("a", 81) + `","rows":[{"dose_ml":9}]}},"size":{"by":"volume","volume_ml":100}}`, "body.hold.card.name", "at most 80 characters"},
@@ -253,11 +253,11 @@ func TestBadFiguresAreNamed(t *testing.T) {
 // Every operation says of a syrup, an acid or a dose what the plan says.
 func TestEveryOperationWarns(t *testing.T) {
 	for _, c := range []struct{ path, body, code string }{
-		{"/api/dribble/dose", `{"g_per_l":120,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":5}]}]}`, "above_schools"},
+		{"/api/dribble/dose", `{"g_per_l":120,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":5}]}]}`, "above_protocols"},
 		{"/api/dribble/dose", `{"g_per_l":59,"rule":{"flat_ml":50},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":4}]}]}`, "seam_high"},
 		{"/api/dribble/dose", `{"g_per_l":35,"rule":{"from_above":true},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":9},{"kind":"deep","frames":10,"counted":1}]}]}`, "not_reached"},
-		{"/api/dribble/thinning", `{"stock":{"value":70,"form":"g_per_l","basis":"dihydrate"},"strength":{"by":"value","value":65,"form":"g_per_l","basis":"dihydrate"},"sugar_percent_ww":0,"volume_ml":500}`, "above_schools"},
-		{"/api/pad/dilution", `{"hold":{"kind":"acid","percent":98},"working_percent":80,"size":{"by":"working","working_ml":500}}`, "above_schools"},
+		{"/api/dribble/thinning", `{"stock":{"value":70,"form":"g_per_l","basis":"dihydrate"},"strength":{"by":"value","value":65,"form":"g_per_l","basis":"dihydrate"},"sugar_percent_ww":0,"volume_ml":500}`, "above_protocols"},
+		{"/api/pad/dilution", `{"hold":{"kind":"acid","percent":98},"working_percent":80,"size":{"by":"working","working_ml":500}}`, "above_protocols"},
 		{"/api/strip/placement", `{"piece_oad_g":20,"number":{"by":"colony","each":4},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":9}]}]}`, "box_oad_high"},
 		{"/api/cards", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9df4","name":"Another acid","method":"dribble","content":{"min_c":0,"max_c":10,"supers":"off","dribble":{"actives":[{"name":"oxalic","g_per_l":35,"basis":"dihydrate"},{"name":"other","g_per_l":9}],"rows":[{"dose_ml":20}]}}}`, "other_acid"},
 	} {
@@ -285,9 +285,9 @@ func TestBatchesOfAllKinds(t *testing.T) {
 		unit               string
 		components         int
 	}{
-		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0101", "dribble", `"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}`, 35.046, "g_per_l", 3},
-		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0102", "strip", `"strip":{"recipe":{"school":"two-to-three"},"size":{"by":"strips","strips":40}}`, 34.602, "percent_ww", 3},
-		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0103", "pad", `"pad":{"hold":{"kind":"acid","percent":85},"working_percent":62,"amount":{"school":"floor-sheet"},"size":{"by":"working","working_ml":300}}`, 62, "percent_ww", 2},
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0101", "dribble", `"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"label-litre"},"size":{"by":"volume","volume_ml":262}}`, 35.046, "g_per_l", 3},
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0102", "strip", `"strip":{"recipe":{"protocol":"two-to-three"},"size":{"by":"strips","strips":40}}`, 34.602, "percent_ww", 3},
+		{"7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0103", "pad", `"pad":{"hold":{"kind":"acid","percent":85},"working_percent":62,"amount":{"protocol":"floor-sheet"},"size":{"by":"working","working_ml":300}}`, 62, "percent_ww", 2},
 	} {
 		status, b := call(t, "/api/batches", `{"id":"`+c.id+`","name":"`+c.method+`","recipe":{`+c.recipe+`}}`)
 		if status != http.StatusCreated {
@@ -318,7 +318,7 @@ func TestBatchIdsCountOnce(t *testing.T) {
 	const id = "7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0001"
 	save := func(name string) (int, map[string]any) {
 		return call(t, "/api/batches", `{"id":"`+id+`","name":"`+name+`","recipe":{"dribble":{"hold":{"kind":"crystals"},
-			"strength":{"by":"school","school":"label-litre"},"size":{"by":"volume","volume_ml":262}}}}`)
+			"strength":{"by":"protocol","protocol":"label-litre"},"size":{"by":"volume","volume_ml":262}}}}`)
 	}
 	if status, b := save("A"); status != http.StatusCreated || b["made_on"] != "2026-12-04T08:30" {
 		t.Fatalf("got %d %v", status, b)

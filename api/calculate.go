@@ -22,19 +22,19 @@ func calculations(h huma.API) {
 	calculate(h, "dribble/thinning", "A bought solution let down with water and sugar", wire.Thinning)
 	calculate(h, "dribble/calibration", "What one shot of an applicator gives", wire.Calibrate)
 	calculate(h, "dribble/strength", "A strength in every form and on both bases", wire.Convert)
-	list(h, "dribble/schools", "The established syrups, weakest first", wire.Schools)
+	list(h, "dribble/protocols", "The established syrups, weakest first", wire.Protocols)
 
 	calculate(h, "round/reach", "How far what is left in a jar goes", wire.Reach)
 
 	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)
 	calculate(h, "strip/placement", "Which gaps of each hive the strips hang in", wire.PlaceStrips)
-	list(h, "strip/schools", "The established recipes for strips, weakest first", wire.StripSchools)
+	list(h, "strip/protocols", "The established recipes for strips, weakest first", wire.StripProtocols)
 
 	calculate(h, "pad/plan", "Formic acid let down for all colonies and visits, or ready pads", wire.PlanPad)
 	calculate(h, "pad/dilution", "Formic acid let down by weight, any of stock, working acid or water given", wire.DilutePad)
 	calculate(h, "pad/assay", "The strength of formic acid from its density and temperature", wire.AssayPad)
 	list(h, "pad/strengths", "The strengths that formic acid is worked with and bought at", wire.PadStrengths)
-	list(h, "pad/schools", "The established ways of giving formic acid", wire.PadSchools)
+	list(h, "pad/protocols", "The established ways of giving formic acid", wire.PadProtocols)
 }
 
 // describe names an operation by its path: strip/plan is strip-plan.

@@ -26,13 +26,13 @@ func cards(h huma.API, d *desks) {
 
 // deciding registers the judgement and the jobs that come of it.
 func deciding(h huma.API, d *desks) {
-	list(h, "season/schools", "What each established way asks of colony, day and weather", wire.SeasonSchools)
+	list(h, "season/protocols", "What each established way asks of colony, day and weather", wire.SeasonProtocols)
 	answering(h, d, app.Viewer, operation("decide", "decide", http.MethodGet, "decide", "Which method fits which colony on a day, and the windows of the next ten", 422),
 		func(ctx context.Context, desk app.Desk, in *struct {
 			Day     string `query:"day" doc:"2006-01-02; today when left out."`
 			Yard    string `query:"yard" doc:"Its id; all yards when left out."`
 			People  int    `query:"people" doc:"The crew, 1 to 12; 1 when left out."`
-			Dribble string `query:"dribble" doc:"School or card: for the dribble; the usual of the season when left out."`
+			Dribble string `query:"dribble" doc:"Protocol or card: for the dribble; the usual of the season when left out."`
 			Strip   string `query:"strip" doc:"The same for strips."`
 			Pad     string `query:"pad" doc:"The same for formic acid."`
 		}) (wire.Decide, error) {

@@ -28,7 +28,7 @@ var marked = map[string]string{
 const (
 	box    = `"boxes":[{"kind":"deep","slots":["comb","comb"]}]`
 	card   = `"method":"strip","content":{"min_c":10,"max_c":30,"supers":"off","strip":{"by":"bees"}}`
-	recipe = `"recipe":{"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"school","school":"mild"},"size":{"by":"volume","volume_ml":100}}}`
+	recipe = `"recipe":{"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"},"size":{"by":"volume","volume_ml":100}}}`
 	lines  = `{"lines":[{"season":"winter","wash":3,"board":1},{"season":"spring","wash":2,"board":0},{"season":"early_summer","wash":3,"board":0},{"season":"late_summer","wash":3,"board":10},{"season":"autumn","wash":3,"board":0}]}`
 )
 

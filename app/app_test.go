@@ -52,7 +52,7 @@ func here() Desk { return keeler().Desk(Member{Operation: store.FirstOperation, 
 func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
-		Strength: wire.Aim{By: "school", School: "label-litre"},
+		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
 		Size:     wire.Size{By: "volume", VolumeML: 1000},
 	}}}
 }
@@ -143,7 +143,7 @@ func TestRemarkAndVoid(t *testing.T) {
 func TestPotsParent(t *testing.T) {
 	k := here()
 	pot := func(carried float64, parent string) wire.SaveBatch {
-		r := wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
+		r := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
 		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}
 		if parent != "" {
 			r.Carried, in.Parent = &wire.StripCarried{Grams: 100, OADPercent: carried}, &parent

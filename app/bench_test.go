@@ -191,7 +191,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 // A pot for ten strips at 20 g: 200 g and what stays. Its rest is a batch that the
 // next pot starts from; 20.3 g a strip are close to the plan, 35 g are asked about.
 func TestPotAndWhatItLeaves(t *testing.T) {
-	pot := wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}
+	pot := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &pot}}, wire.BeginBench{})
 	s.all()
 	in := s.run.SoFar.MassG
@@ -247,7 +247,7 @@ func wireMass(parts []wire.Component) float64 { return float64(wire.Mixture(part
 // batch that is thrown away stays in the book with what was done to it.
 func TestFormicDiscarded(t *testing.T) {
 	pad := wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{School: "sponge-above"},
+		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{Protocol: "sponge-above"},
 		Size: wire.PadSize{By: "visit"}, Mean: &wire.PadMean{Colonies: 5, Combs: 10},
 	}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pads", Recipe: wire.Recipe{Pad: &pad}}, wire.BeginBench{VesselML: 250})

@@ -64,7 +64,7 @@ func (d Desk) SaveCard(ctx context.Context, id string, in wire.LabelCard) (wire.
 	return cardOf(row)
 }
 
-// chosen is what a method is held against: a school, a card, or the usual school of
+// chosen is what a method is held against: a protocol, a card, or the usual protocol of
 // the day and the latitude.
 type chosen struct {
 	method fit.Method
@@ -79,7 +79,7 @@ func (c chosen) on(day calendar.Day, latitude float64) fit.Conditions {
 	return fit.Usual(c.method, day, latitude)
 }
 
-// choose finds what an id names; an empty one is the usual school. What is not
+// choose finds what an id names; an empty one is the usual protocol. What is not
 // known, or of another method, is a fault at the field.
 func (d Desk) choose(ctx context.Context, field string, method fit.Method, id string) (chosen, error) {
 	out := chosen{method: method}
@@ -103,10 +103,10 @@ func (d Desk) choose(ctx context.Context, field string, method fit.Method, id st
 		out.card, out.fixed = &card, &conditions
 		return out, err
 	}
-	school, known := fit.School(id)
-	if !known || school.Method != method {
+	protocol, known := fit.Protocol(id)
+	if !known || protocol.Method != method {
 		return out, unknown
 	}
-	out.fixed = &school
+	out.fixed = &protocol
 	return out, nil
 }

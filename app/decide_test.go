@@ -139,7 +139,7 @@ func TestJob(t *testing.T) {
 	at(t, "a permit without words", err, "rule", fault.Missing)
 }
 
-// A card stands where a school can: it is judged by, and it doses.
+// A card stands where a protocol can: it is judged by, and it doses.
 func TestCard(t *testing.T) {
 	d, _, ids := ready(t, 5)
 	ml, top := 3.0, 30.0

@@ -90,11 +90,11 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 		return wire.Job{}, fault.List{{Field: "rule_kind", Reason: fault.NotFitting}}
 	}
 	row := store.Job{
-		ID: in.ID, Name: strings.TrimSpace(in.Name), Method: in.Method, School: in.Under, RuleKind: in.RuleKind,
+		ID: in.ID, Name: strings.TrimSpace(in.Name), Method: in.Method, Protocol: in.Under, RuleKind: in.RuleKind,
 		RuleWords: strings.TrimSpace(in.Rule), People: in.People, UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if under.card != nil {
-		row.School, row.CardID = "", &under.card.ID
+		row.Protocol, row.CardID = "", &under.card.ID
 	}
 	if row.Colonies, err = d.judged(ctx, in.ID, in.Colonies, under); err != nil {
 		return wire.Job{}, err
@@ -285,7 +285,7 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 func jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
 	out := wire.Job{CreatedAt: r.CreatedAt.Format(workTime)}
 	out.SaveJob = wire.SaveJob{
-		ID: r.ID, Name: r.Name, Method: r.Method, Under: r.School, RuleKind: r.RuleKind, Rule: r.RuleWords,
+		ID: r.ID, Name: r.Name, Method: r.Method, Under: r.Protocol, RuleKind: r.RuleKind, Rule: r.RuleWords,
 		People: r.People, Colonies: make([]wire.JobColony, len(r.Colonies)),
 	}
 	if r.CardID != nil {

@@ -67,7 +67,7 @@ func (d Desk) outing(ctx context.Context, id, day string) (outing, error) {
 	if w.recipe, err = d.JobRecipe(ctx, id, recipeDay); err != nil {
 		return w, err
 	}
-	under := w.job.School
+	under := w.job.Protocol
 	if w.job.CardID != nil {
 		under = wire.CardPrefix + *w.job.CardID
 	}

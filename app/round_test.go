@@ -43,7 +43,7 @@ func goOut(t *testing.T, under string) *visit {
 	}
 	save := litre(v.batch)
 	if method == "strip" {
-		save.Recipe = wire.Recipe{Strip: &wire.StripRequest{Recipe: wire.StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}
+		save.Recipe = wire.Recipe{Strip: &wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}
 	}
 	if _, _, err := d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)
@@ -173,7 +173,7 @@ func TestRoundOdd(t *testing.T) {
 }
 
 // Strips hang for six weeks; taken out, the hive is free of them. Their next day is
-// dated from the school.
+// dated from the protocol.
 func TestRoundOfStrips(t *testing.T) {
 	v := goOut(t, "strips")
 	r, err := v.d.Round(t.Context(), v.job, outOn)

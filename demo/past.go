@@ -30,7 +30,7 @@ func past() []kept { return append(lastWinter(), thisYear()...) }
 func lastWinter() []kept {
 	saltmarsh := wire.DribbleRequest{
 		Hold:       wire.Hold{Kind: "crystals", OADPercent: 100},
-		Strength:   wire.Aim{By: "school", School: "label-litre"},
+		Strength:   wire.Aim{By: "protocol", Protocol: "label-litre"},
 		Size:       wire.Size{By: "seams"},
 		Mean:       &wire.Mean{Seams: 88, Colonies: 10},
 		Applicator: &wire.Applicator{Device: "syringe", SizeML: 60},
@@ -63,7 +63,7 @@ func lastWinter() []kept {
 
 // thisYear is the spring comparison of strips and the August job with formic acid.
 func thisYear() []kept {
-	recipe := wire.StripRecipe{School: "two-to-three"}
+	recipe := wire.StripRecipe{Protocol: "two-to-three"}
 	first := wire.StripRequest{
 		Recipe: recipe, StaysML: 120, Size: wire.StripSize{By: "count", Colonies: 10, Each: 4.4},
 		Jig: wire.StripJig{Slots: 6, Most: 8}, BalanceG: 0.1, BalanceCapacityG: 500,
@@ -75,7 +75,7 @@ func thisYear() []kept {
 	}
 	august := wire.PadRequest{
 		Hold: wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000}, WorkingPercent: 60,
-		Amount: wire.PadAmount{School: "sponge-above"}, Size: wire.PadSize{By: "visit"},
+		Amount: wire.PadAmount{Protocol: "sponge-above"}, Size: wire.PadSize{By: "visit"},
 		Mean: &wire.PadMean{Colonies: 8, Combs: 10}, BalanceG: 0.1,
 	}
 	return []kept{

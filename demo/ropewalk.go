@@ -27,7 +27,7 @@ func drafts() *wire.Recipe {
 	return &wire.Recipe{
 		Dribble: &wire.DribbleRequest{
 			Hold:       wire.Hold{Kind: "crystals", Grams: 64, OADPercent: 100},
-			Strength:   wire.Aim{By: "school", School: "label-litre"},
+			Strength:   wire.Aim{By: "protocol", Protocol: "label-litre"},
 			Size:       wire.Size{By: "seams"},
 			Applicator: &wire.Applicator{Device: "syringe", SizeML: 60},
 			BalanceG:   0.1,
@@ -35,7 +35,7 @@ func drafts() *wire.Recipe {
 			Colonies:   colonies,
 		},
 		Strip: &wire.StripRequest{
-			Recipe:   wire.StripRecipe{School: "two-to-three"},
+			Recipe:   wire.StripRecipe{Protocol: "two-to-three"},
 			UptakeG:  20,
 			StaysML:  120,
 			Size:     wire.StripSize{By: "colonies"},
@@ -47,7 +47,7 @@ func drafts() *wire.Recipe {
 		Pad: &wire.PadRequest{
 			Hold:           wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000},
 			WorkingPercent: 60,
-			Amount:         wire.PadAmount{School: "sponge-above"},
+			Amount:         wire.PadAmount{Protocol: "sponge-above"},
 			Size:           wire.PadSize{By: "visit"},
 			BottleML:       1000,
 			BalanceG:       0.1,

@@ -243,10 +243,10 @@ func TestLabelHoldsItsText(t *testing.T) {
 	})()`
 	for name, recipe := range map[string]wire.Recipe{
 		"syrup": {Dribble: &wire.DribbleRequest{
-			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
+			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
 		}},
 		"acid": {Pad: &wire.PadRequest{
-			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{School: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
+			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
 		}},
 	} {
 		id := uuid.NewString()

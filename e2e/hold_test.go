@@ -46,10 +46,10 @@ func TestThinAReadyMix(t *testing.T) {
 	p.choose("Dihydrate")
 	p.says(`[data-line="Ready-mix"]`, "584 mL", "poured in last")
 	p.fill("hold.stock.value", "2")
-	p.says(`[data-path="strength.school"]`, "cannot make it stronger")
+	p.says(`[data-path="strength.protocol"]`, "cannot make it stronger")
 }
 
-// The label card overrides the school: R1's six seams are 13,200 bees.
+// The label card overrides the protocol: R1's six seams are 13,200 bees.
 func TestLabelCard(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.choose("Ready to use")

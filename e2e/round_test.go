@@ -108,7 +108,7 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 	o.post("/api/inspections", looks)
 	o.post("/api/jobs", in)
 	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: ml},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: ml},
 	}}})
 	return job, batch, doses
 }
@@ -512,7 +512,7 @@ func TestRoundOfStrips(t *testing.T) {
 		const yard = await (await fetch('/api/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001')).json()
 		await send('/api/jobs', { id: %q, name: 'Strips', method: 'strip', under: 'strips', rule_kind: 'own', rule: 'permit', people: 1,
 			colonies: yard.stands.slice(0, 2).map((c) => ({ colony_id: c.id, day: '2026-12-04', override: 'as a trial' })) })
-		await send('/api/batches', { id: crypto.randomUUID(), name: 'Trial pot', recipe: { strip: { recipe: { school: 'two-to-three' }, uptake_g: 20, stays_ml: 60, size: { by: 'strips', strips: 8 } } } })
+		await send('/api/batches', { id: crypto.randomUUID(), name: 'Trial pot', recipe: { strip: { recipe: { protocol: 'two-to-three' }, uptake_g: 20, stays_ml: 60, size: { by: 'strips', strips: 8 } } } })
 		return ''
 	})()`, job))
 	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))

@@ -80,7 +80,7 @@ func TestStripsRefused(t *testing.T) {
 	p.open("Recipe, acid to glycerol")
 	p.choose("My own")
 	p.fill("recipe.oad_g", "1500")
-	p.says(`[data-path="recipe.oad_g"]`, "More acid than any school", "Possible: 94.5 to 1039 g")
+	p.says(`[data-path="recipe.oad_g"]`, "More acid than any standard recipe", "Possible: 94.5 to 1039 g")
 	p.fill("recipe.oad_g", "500")
 	p.fill("glycerol_percent", "80")
 	p.says(`[data-path="glycerol_percent"]`, "Possible: 86 to 99.5 %")

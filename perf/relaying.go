@@ -91,7 +91,7 @@ func relaying() ([]figure, error) {
 	defer func() { _ = c.Down() }()
 	id := uuid.NewString()
 	err = c.post("/api/batches", wire.SaveBatch{ID: id, Name: "Bench", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "school", School: "mild"}, Size: wire.Size{By: "volume", VolumeML: 9000},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "mild"}, Size: wire.Size{By: "volume", VolumeML: 9000},
 	}}})
 	if err != nil {
 		return nil, err

@@ -27,7 +27,7 @@ type Job struct {
 	ID          string `gorm:"primaryKey"`
 	Name        string
 	Method      string
-	School      string
+	Protocol    string
 	CardID      *string
 	RuleKind    string
 	RuleWords   string

@@ -15,20 +15,20 @@ func recipes() map[string]Recipe {
 	dribble := func(hold Hold, aim Aim) Recipe {
 		return Recipe{Dribble: &DribbleRequest{Hold: hold, Strength: aim, Size: Size{By: "volume", VolumeML: 500}}}
 	}
-	label := Aim{By: "school", School: "label-litre"}
+	label := Aim{By: "protocol", Protocol: "label-litre"}
 	return map[string]Recipe{
 		"crystals":        dribble(Hold{Kind: "crystals"}, label),
 		"packet":          dribble(Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, label),
 		"tablets":         dribble(Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, label),
 		"ready mix":       dribble(Hold{Kind: "ready_mix", Stock: &Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 0}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
-		"strips":          {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
+		"strips":          {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
 		"anhydrous syrup": dribble(Hold{Kind: "crystals", Basis: "anhydrous"}, label),
-		"anhydrous strips": {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, AcidBasis: "anhydrous", UptakeG: 20, StaysML: 60,
+		"anhydrous strips": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, AcidBasis: "anhydrous", UptakeG: 20, StaysML: 60,
 			Size: StripSize{By: "strips", Strips: 12}}},
-		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{School: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
-		"carried": {Strip: &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
+		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
+		"carried": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
 			Carried: &StripCarried{Grams: 80, OADPercent: 34.6, WaterPercent: 0.33}}},
-		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadAmount{School: "sponge-above"},
+		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadAmount{Protocol: "sponge-above"},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
 	}
 }

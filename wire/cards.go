@@ -46,13 +46,13 @@ type LabelCards struct {
 	Blank []LabelCard `json:"blank" doc:"Generic templates: nothing of any product."`
 }
 
-// CardPrefix stands before the id of a card where a school could be named.
+// CardPrefix stands before the id of a card where a protocol could be named.
 const CardPrefix = "card:"
 
 // CoreConditions are what a card asks, as core judges by them; a fault.List when
 // they cannot be.
 func (c LabelCard) CoreConditions() (fit.Conditions, error) {
-	base, _ := fit.School(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
+	base, _ := fit.Protocol(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
 	k := c.Content
 	out := base
 	out.ID, out.Method = CardPrefix+c.ID, fit.Method(c.Method)

@@ -2,9 +2,9 @@ package wire
 
 import "keeler/core/fit"
 
-// Conditions are what a school or a label asks of colony, day and weather.
+// Conditions are what a protocol or a label asks of colony, day and weather.
 type Conditions struct {
-	ID         string  `json:"id" doc:"Of a school, or card: and the id of a card."`
+	ID         string  `json:"id" doc:"Of a protocol, or card: and the id of a card."`
 	Method     string  `json:"method" enum:"dribble,strip,pad"`
 	Name       string  `json:"name,omitempty" doc:"Of a card."`
 	MinC       float64 `json:"min_c" doc:"Outside temperature, °C."`
@@ -100,10 +100,10 @@ func WriteConditions(c fit.Conditions) Conditions {
 	}
 }
 
-// SeasonSchools are what each established way asks.
-func SeasonSchools() []Conditions {
-	out := make([]Conditions, len(fit.Schools))
-	for i, s := range fit.Schools {
+// SeasonProtocols are what each established way asks.
+func SeasonProtocols() []Conditions {
+	out := make([]Conditions, len(fit.Protocols))
+	for i, s := range fit.Protocols {
 		out[i] = WriteConditions(s)
 	}
 	return out

@@ -11,8 +11,8 @@ type Strength struct {
 	MgPerSeamOAA  float64 `json:"mg_per_seam_oaa" doc:"mg OAA in the dose of a full seam."`
 	GPerColonyOAD float64 `json:"g_per_colony_oad" doc:"g OAD in the largest dose of a colony."`
 	GPerColonyOAA float64 `json:"g_per_colony_oaa" doc:"g OAA in the largest dose of a colony."`
-	Below         string  `json:"below,omitempty" doc:"The school at or next below this strength; left out below all."`
-	Above         string  `json:"above,omitempty" doc:"The school next above; left out above all."`
+	Below         string  `json:"below,omitempty" doc:"The protocol at or next below this strength; left out below all."`
+	Above         string  `json:"above,omitempty" doc:"The protocol next above; left out above all."`
 }
 
 // Syrup is a mixture by its masses.
@@ -138,8 +138,8 @@ type CalibrationAnswer struct {
 	UnitML float64 `json:"unit_ml" doc:"mL a shot, squeeze or second."`
 }
 
-// School is one established recipe.
-type School struct {
+// Protocol is one established recipe.
+type Protocol struct {
 	ID       string   `json:"id"`
 	Recipe   Syrup    `json:"recipe"`
 	Strength Strength `json:"strength"`

@@ -110,7 +110,7 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 	if r.Liquid != "water" && r.Liquid != "syrup" {
 		l.Add("liquid", fault.Unknown)
 	}
-	usual, _ := dribble.Find(dribble.DefaultSchool)
+	usual, _ := dribble.Find(dribble.DefaultProtocol)
 	strength := usual.Recipe.Strength()
 	if r.GPerL != 0 && l.Within("g_per_l", r.GPerL, dribble.MinStrength, 150, "g/L") {
 		strength = chem.GramsPerLitre(r.GPerL)
@@ -131,14 +131,14 @@ func Convert(r StrengthRequest) (Strength, error) {
 	return p.Strength, err
 }
 
-// Schools lists the established recipes, weakest first.
-func Schools() []School {
-	out := make([]School, len(dribble.Schools))
-	for i, s := range dribble.Schools {
+// Protocols lists the established recipes, weakest first.
+func Protocols() []Protocol {
+	out := make([]Protocol, len(dribble.Protocols))
+	for i, s := range dribble.Protocols {
 		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: dribble.DefaultRule.FullSeam, Cap: dribble.DefaultRule.Cap}
-		out[i] = School{
+		out[i] = Protocol{
 			ID: s.ID, Recipe: mixture(s.Recipe), Strength: strength(s.Recipe.Strength(), m),
-			Default: s.ID == dribble.DefaultSchool,
+			Default: s.ID == dribble.DefaultProtocol,
 		}
 	}
 	return out

@@ -78,7 +78,7 @@ func (c Card) core() *dribble.Card {
 
 func (a Aim) core() dribble.Aim {
 	return dribble.Aim{
-		By: dribble.AimBy(a.By), School: a.School,
+		By: dribble.AimBy(a.By), Protocol: a.Protocol,
 		Value: a.Value, Form: chem.Form(a.Form), Basis: chem.Basis(a.Basis),
 	}
 }

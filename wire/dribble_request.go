@@ -45,11 +45,11 @@ type CardRow struct {
 
 // Aim is the wanted strength.
 type Aim struct {
-	By     string  `json:"by" enum:"school,value,packet" doc:"By a school, by a free value, or as the packet's own label makes it."`
-	School string  `json:"school,omitempty" doc:"ID from /api/schools."`
-	Value  float64 `json:"value,omitempty" doc:"Free strength in form and on basis; at least 5 g OAD per litre, at most what stays dissolved at 20 °C (about 80 g OAD per litre in 1 : 1 syrup)."`
-	Form   string  `json:"form,omitempty" doc:"g_per_l, percent_wv, percent_ww, mg_per_seam (in a full seam) or g_per_colony (at the cap)."`
-	Basis  string  `json:"basis,omitempty" doc:"dihydrate or anhydrous; never guessed."`
+	By       string  `json:"by" enum:"protocol,value,packet" doc:"By a protocol, by a free value, or as the packet's own label makes it."`
+	Protocol string  `json:"protocol,omitempty" doc:"ID from /api/protocols."`
+	Value    float64 `json:"value,omitempty" doc:"Free strength in form and on basis; at least 5 g OAD per litre, at most what stays dissolved at 20 °C (about 80 g OAD per litre in 1 : 1 syrup)."`
+	Form     string  `json:"form,omitempty" doc:"g_per_l, percent_wv, percent_ww, mg_per_seam (in a full seam) or g_per_colony (at the cap)."`
+	Basis    string  `json:"basis,omitempty" doc:"dihydrate or anhydrous; never guessed."`
 }
 
 // Size settles how much is made.
@@ -94,7 +94,7 @@ type Prices struct {
 type DribbleRequest struct {
 	Hold             Hold        `json:"hold"`
 	Strength         Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
-	SugarPerWater    float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the school's ratio, or 1, when left out."`
+	SugarPerWater    float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the protocol's ratio, or 1, when left out."`
 	SugarPercentWW   *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
 	Size             Size        `json:"size"`
 	Colonies         []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`

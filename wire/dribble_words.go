@@ -20,9 +20,9 @@ func sayDribble(n note.Note, held dribble.HoldKind) string {
 	who := names(n.Colonies)
 	switch n.Code {
 	case dribble.NoteWeak:
-		return "At " + at(0) + " g/L it is weaker than the mildest school (" + at(1) + " g/L): it may not kill enough mites."
+		return "At " + at(0) + " g/L it is weaker than the mildest standard recipe (" + at(1) + " g/L): it may not kill enough mites."
 	case dribble.NoteStrong:
-		return "At " + at(0) + " g/L it is stronger than any school (" + at(1) + " g/L): it can harm bees. Check dihydrate against anhydrous."
+		return "At " + at(0) + " g/L it is stronger than any standard recipe (" + at(1) + " g/L): it can harm bees. Check dihydrate against anhydrous."
 	case dribble.NoteSeamLow:
 		return who + at(0) + " mg acid in a full seam; below about " + at(1) + " mg it may not kill enough mites."
 	case dribble.NoteSeamHigh:
@@ -42,7 +42,7 @@ func sayDribble(n note.Note, held dribble.HoldKind) string {
 	case dribble.NoteCap:
 		return who + "the seams ask up to " + at(0) + " mL; " + at(1) + " mL is given, shared over all seams."
 	case dribble.NoteBigCap:
-		return "The maximum is set to " + at(0) + " mL; every school stops at " + at(1) + " mL a colony."
+		return "The maximum is set to " + at(0) + " mL; every standard recipe stops at " + at(1) + " mL a colony."
 	case dribble.NoteMean:
 		return at(0) + " seams a colony is a mean. A colony of over " + at(1) + " seams is capped and takes less than this sum, and the mean hides it: count singly to know."
 	case dribble.NoteShort:
@@ -52,7 +52,7 @@ func sayDribble(n note.Note, held dribble.HoldKind) string {
 	case dribble.NoteCrystals:
 		return "Colder than " + degrees(n.Figures[0]) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
 	case dribble.NoteRatio:
-		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the schools keep 1 : 1."
+		return at(0) + " g sugar to 1 g water: bees drink a sweeter syrup, and a thinner one runs off; the standard recipes keep 1 : 1."
 	case dribble.NoteBalance:
 		return "A balance that reads " + at(0) + " g puts ± " + percent(1) + " % on the acid: borrow a finer one, or make more."
 	case dribble.NoteNoBees:

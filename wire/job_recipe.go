@@ -11,7 +11,7 @@ func RecipeOf(method string, colonies []Colony, card *LabelCard) Recipe {
 	switch method {
 	case Strip:
 		r := StripRequest{
-			Recipe: StripRecipe{School: "two-to-three"}, UptakeG: 20, Size: StripSize{By: "colonies"},
+			Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, Size: StripSize{By: "colonies"},
 			Number: k.Strip, BalanceG: usualBalance,
 		}
 		for _, c := range colonies {
@@ -20,7 +20,7 @@ func RecipeOf(method string, colonies []Colony, card *LabelCard) Recipe {
 		return Recipe{Strip: &r}
 	case Pad:
 		r := PadRequest{
-			Hold: PadHold{Kind: "acid", Percent: 60}, WorkingPercent: 60, Amount: PadAmount{School: "sponge-above"},
+			Hold: PadHold{Kind: "acid", Percent: 60}, WorkingPercent: 60, Amount: PadAmount{Protocol: "sponge-above"},
 			Size: PadSize{By: "visit"}, BalanceG: usualBalance, Colonies: colonies,
 		}
 		if k.Pad != nil {
@@ -34,7 +34,7 @@ func RecipeOf(method string, colonies []Colony, card *LabelCard) Recipe {
 		return Recipe{Pad: &r}
 	}
 	r := DribbleRequest{
-		Hold: Hold{Kind: "crystals", OADPercent: 100}, Strength: Aim{By: "school", School: "label-litre"},
+		Hold: Hold{Kind: "crystals", OADPercent: 100}, Strength: Aim{By: "protocol", Protocol: "label-litre"},
 		Size: Size{By: "seams"}, Applicator: &Applicator{Device: "syringe", SizeML: 60}, BalanceG: usualBalance, Colonies: colonies,
 	}
 	if k.Dribble != nil {

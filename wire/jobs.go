@@ -5,7 +5,7 @@ type SaveJob struct {
 	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
 	Name     string      `json:"name" maxLength:"120"`
 	Method   string      `json:"method" enum:"dribble,strip,pad"`
-	Under    string      `json:"under" maxLength:"60" doc:"The conditions: id of a school, or card: and the id of a card."`
+	Under    string      `json:"under" maxLength:"60" doc:"The conditions: id of a protocol, or card: and the id of a card."`
 	RuleKind string      `json:"rule_kind" enum:"label,permit,own" doc:"The rule worked under: a registered product by its label, a prescription or permit, or one's own mixture where that is allowed."`
 	Rule     string      `json:"rule,omitempty" maxLength:"200" doc:"The same in words: which permit, which product."`
 	People   int         `json:"people,omitempty" doc:"The crew, 1 to 12."`
@@ -57,7 +57,7 @@ type Jobs struct {
 type JobPlan struct {
 	YardID   string   `json:"yard_id" format:"uuid"`
 	Method   string   `json:"method" enum:"dribble,strip,pad"`
-	Under    string   `json:"under,omitempty" maxLength:"60" doc:"School or card: to judge by; the usual of the season when left out."`
+	Under    string   `json:"under,omitempty" maxLength:"60" doc:"Protocol or card: to judge by; the usual of the season when left out."`
 	Colonies []string `json:"colonies" maxItems:"1000" doc:"Their ids in stand order."`
 	People   int      `json:"people" doc:"The crew, 1 to 12."`
 	From     string   `json:"from" doc:"The first day, 2006-01-02."`

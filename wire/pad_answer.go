@@ -89,8 +89,8 @@ type PadAssayAnswer struct {
 	OffPercent float64 `json:"off_percent" doc:"How far off either way, %."`
 }
 
-// PadSchool is one established way of giving formic acid.
-type PadSchool struct {
+// PadProtocol is one established way of giving formic acid.
+type PadProtocol struct {
 	ID        string    `json:"id"`
 	Per       string    `json:"per" doc:"comb, box, colony, or day: g evaporated a day."`
 	ML        float64   `json:"ml,omitempty" doc:"For it, mL."`
@@ -107,7 +107,7 @@ type PadSchool struct {
 type PadStrength struct {
 	ID      string  `json:"id"`
 	Percent float64 `json:"percent" doc:"By weight, %."`
-	Worked  bool    `json:"worked" doc:"Schools work with it; otherwise it is only bought."`
+	Worked  bool    `json:"worked" doc:"Protocols work with it; otherwise it is only bought."`
 }
 
 // PlanPad works out working acid or ready pads. Its error is a fault.List whose
@@ -128,7 +128,7 @@ func PlanPad(r PadRequest) (PadAnswer, error) {
 func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 	a, err := PlanPad(PadRequest{
 		Hold: r.Hold, WorkingPercent: r.WorkingPercent, Size: r.Size, BalanceG: r.BalanceG,
-		Amount: PadAmount{School: pad.DefaultSchool},
+		Amount: PadAmount{Protocol: pad.DefaultProtocol},
 	})
 	if err != nil {
 		return PadDilutionAnswer{}, err
@@ -142,13 +142,13 @@ func AssayPad(r PadAssayRequest) (PadAssayAnswer, error) {
 	return PadAssayAnswer{Percent: round(100 * strength), OffPercent: round(100 * off)}, err
 }
 
-// PadSchools lists the established ways.
-func PadSchools() []PadSchool {
-	out := make([]PadSchool, len(pad.Schools))
-	for i, s := range pad.Schools {
-		out[i] = PadSchool{
+// PadProtocols lists the established ways.
+func PadProtocols() []PadProtocol {
+	out := make([]PadProtocol, len(pad.Protocols))
+	for i, s := range pad.Protocols {
+		out[i] = PadProtocol{
 			ID: s.ID, Per: string(s.Rule.Per), ML: float64(s.Rule.ML), AtPercent: round(100 * s.Rule.At),
-			From: string(s.Rule.From), Visits: s.Rule.Visits, DaysApart: s.Rule.Apart, Default: s.ID == pad.DefaultSchool,
+			From: string(s.Rule.From), Visits: s.Rule.Visits, DaysApart: s.Rule.Apart, Default: s.ID == pad.DefaultProtocol,
 		}
 		if s.Rule.Per == pad.PerDay {
 			out[i].GPerDay, out[i].Days = []float64{float64(s.Rule.Day[0]), float64(s.Rule.Day[1])}, s.Rule.Days

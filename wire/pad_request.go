@@ -36,18 +36,18 @@ type PadHold struct {
 	Count    int         `json:"count,omitempty" doc:"Ready pads in hand, 0 to 10000."`
 }
 
-// PadAmount is how much a colony gets and how often: a school's, or the keeper's own.
+// PadAmount is how much a colony gets and how often: a protocol's, or the keeper's own.
 type PadAmount struct {
-	School    string  `json:"school,omitempty" doc:"ID from /api/pad/schools; or give per, ml and from."`
+	Protocol  string  `json:"protocol,omitempty" doc:"ID from /api/pad/protocols; or give per, ml and from."`
 	Per       string  `json:"per,omitempty" doc:"Own: comb, box or colony."`
 	ML        float64 `json:"ml,omitempty" doc:"Own: mL for it, from 0.1; as much as brings no box over 100 g of pure acid at a visit."`
 	AtPercent float64 `json:"at_percent,omitempty" doc:"Own: the strength that ml, nuc_ml and cap_ml are meant in, 5 to 100 %; the working strength when left out."`
 	From      string  `json:"from,omitempty" doc:"Own: above or below."`
 	NucML     float64 `json:"nuc_ml,omitempty" doc:"Own: mL for every nuc; 0 for its part by combs."`
 	CapML     float64 `json:"cap_ml,omitempty" doc:"Own: mL for any colony at a visit at most, 0 to 1000; 0 for no cap."`
-	Visits    int     `json:"visits,omitempty" doc:"1 to 15, and as many as bring no box over 500 g of pure acid; the school's when left out, 1 for one's own."`
+	Visits    int     `json:"visits,omitempty" doc:"1 to 15, and as many as bring no box over 500 g of pure acid; the protocol's when left out, 1 for one's own."`
 	ByLabel   bool    `json:"by_label,omitempty" doc:"Own: these are a label's figures: never rounded up, and not warned about."`
-	DaysApart int     `json:"days_apart,omitempty" doc:"0 to 30; the school's when left out."`
+	DaysApart int     `json:"days_apart,omitempty" doc:"0 to 30; the protocol's when left out."`
 }
 
 // PadSize settles how much is let down.
@@ -113,8 +113,8 @@ func (r PadRequest) core() (pad.Request, error) {
 			Kind: pad.HoldKind(r.Hold.Kind), Label: chem.Share(r.Hold.Percent / 100),
 			Volume: chem.Millilitres(r.Hold.VolumeML), Count: r.Hold.Count,
 		},
-		Working: chem.Share(r.WorkingPercent / 100),
-		School:  r.Amount.School, Visits: r.Amount.Visits, Apart: r.Amount.DaysApart,
+		Working:  chem.Share(r.WorkingPercent / 100),
+		Protocol: r.Amount.Protocol, Visits: r.Amount.Visits, Apart: r.Amount.DaysApart,
 		Size: pad.Size{
 			By: pad.SizeBy(r.Size.By), Working: chem.Millilitres(r.Size.WorkingML),
 			Stock: chem.Millilitres(r.Size.StockML), Water: chem.Grams(r.Size.WaterG),
@@ -138,7 +138,7 @@ func (r PadRequest) core() (pad.Request, error) {
 			From: pad.From(c.From), Visits: c.Visits, Apart: c.DaysApart,
 		}
 	}
-	if a := r.Amount; a.School == "" {
+	if a := r.Amount; a.Protocol == "" {
 		out.Own = &pad.Rule{
 			Per: pad.Per(a.Per), ML: chem.Millilitres(a.ML), At: chem.Share(a.AtPercent / 100),
 			From: pad.From(a.From), Nuc: chem.Millilitres(a.NucML), Cap: chem.Millilitres(a.CapML),

@@ -10,9 +10,9 @@ func sayPad(n note.Note) string {
 	who := names(n.Colonies)
 	switch n.Code {
 	case pad.NoteWeak:
-		return "At " + at(0) + " % it is weaker than any school works with (" + at(1) + " %): too little may evaporate."
+		return "At " + at(0) + " % it is weaker than any standard way works with (" + at(1) + " %): too little may evaporate."
 	case pad.NoteStrong:
-		return "At " + at(0) + " % it is stronger than any school works with (" + at(1) + " %): it can kill queens and brood."
+		return "At " + at(0) + " % it is stronger than any standard way works with (" + at(1) + " %): it can kill queens and brood."
 	case pad.NoteFuming:
 		return "Acid of " + at(0) + " % fumes far more than the " + at(1) + " % that keepers are sold. Leave it to those who have a hood."
 	case pad.NoteReading:
@@ -32,9 +32,9 @@ func sayPad(n note.Note) string {
 	case pad.NoteHolding:
 		return "This takes " + at(0) + " more than you hold (mL of stock, or pads)."
 	case pad.NoteVisits:
-		return at(0) + " visits are fewer than the " + at(1) + " of the school: mites under caps are missed."
+		return at(0) + " visits are fewer than the " + at(1) + " of the standard way: mites under caps are missed."
 	case pad.NoteApart:
-		return at(0) + " days apart: the school keeps to " + at(1) + " to " + at(2) + " days, so that no mite has time to breed."
+		return at(0) + " days apart: the standard way keeps to " + at(1) + " to " + at(2) + " days, so that no mite has time to breed."
 	case pad.NoteBoxHigh:
 		return who + "up to " + at(0) + " g of pure acid on a box at once; above " + at(1) + " g queens and brood are at risk."
 	case pad.NoteAllHigh:

@@ -11,11 +11,11 @@ import (
 
 var (
 	syrupLitre = &DribbleRequest{
-		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "school", School: "label-litre"}, Size: Size{By: "volume", VolumeML: 1000},
+		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", VolumeML: 1000},
 	}
-	fortyStrips = &StripRequest{Recipe: StripRecipe{School: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
+	fortyStrips = &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
 	litreOf60   = &PadRequest{
-		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadAmount{School: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
+		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadAmount{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
 	}
 	sixteenPads = &PadRequest{
 		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
@@ -134,12 +134,12 @@ func TestNarrowStripsAndPads(t *testing.T) {
 	if err != nil || a.Percent != 60 || a.OffPercent != 0 {
 		t.Errorf("assay: %+v %v", a, err)
 	}
-	if s := StripSchools(); len(s) != 2 || math.Abs(s[0].Liquor.OADPercent-34.602) > 0.001 || s[1].Liquor.OADPercent != 50 || s[1].UptakeG != 0 {
-		t.Errorf("schools for strips: %+v", s)
+	if s := StripProtocols(); len(s) != 2 || math.Abs(s[0].Liquor.OADPercent-34.602) > 0.001 || s[1].Liquor.OADPercent != 50 || s[1].UptakeG != 0 {
+		t.Errorf("protocols for strips: %+v", s)
 	}
-	for _, s := range PadSchools() { // each is a plan that can be done, from 60 % as it is
+	for _, s := range PadProtocols() { // each is a plan that can be done, from 60 % as it is
 		plan, err := PlanPad(PadRequest{
-			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadAmount{School: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
+			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadAmount{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
 		})
 		if err != nil || plan.Course.Visits != s.Visits || plan.From != s.From || plan.Dilution.WaterG != 0 {
 			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)

@@ -61,8 +61,8 @@ type StripAnswer struct {
 	AcidG       float64        `json:"acid_g" doc:"New OAD to weigh, g."`
 	GlycerolG   float64        `json:"glycerol_g" doc:"New glycerol as bought, g."`
 	GlycerolML  float64        `json:"glycerol_ml" doc:"The same, mL at 20 °C."`
-	Below       string         `json:"below,omitempty" doc:"The school at or next below in strength."`
-	Above       string         `json:"above,omitempty" doc:"The school next above."`
+	Below       string         `json:"below,omitempty" doc:"The protocol at or next below in strength."`
+	Above       string         `json:"above,omitempty" doc:"The protocol next above."`
 	Strips      int            `json:"strips" doc:"Pieces to be soaked."`
 	Need        int            `json:"need" doc:"Pieces that the colonies, or else the count, ask for; 0 when nobody was asked."`
 	Served      int            `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
@@ -90,8 +90,8 @@ type StripPlacementAnswer struct {
 	Notes    []Note         `json:"notes"`
 }
 
-// StripSchool is one established recipe for a pot.
-type StripSchool struct {
+// StripProtocol is one established recipe for a pot.
+type StripProtocol struct {
 	ID      string  `json:"id"`
 	Liquor  Liquor  `json:"liquor" doc:"As it makes it with glycerol of 99.5 %."`
 	Carrier string  `json:"carrier" doc:"What it is soaked into."`
@@ -134,13 +134,13 @@ func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
 	return out, err
 }
 
-// StripSchools lists the established recipes, weakest first.
-func StripSchools() []StripSchool {
-	out := make([]StripSchool, len(strip.Schools))
-	for i, s := range strip.Schools {
-		out[i] = StripSchool{
+// StripProtocols lists the established recipes, weakest first.
+func StripProtocols() []StripProtocol {
+	out := make([]StripProtocol, len(strip.Protocols))
+	for i, s := range strip.Protocols {
+		out[i] = StripProtocol{
 			ID: s.ID, Liquor: liquor(s.Recipe.Made(chem.MaxGlycerol)), Carrier: string(s.Carrier),
-			UptakeG: float64(s.Uptake), Default: s.ID == strip.DefaultSchool,
+			UptakeG: float64(s.Uptake), Default: s.ID == strip.DefaultProtocol,
 		}
 	}
 	return out

@@ -7,9 +7,9 @@ import (
 	"keeler/core/method/strip"
 )
 
-// StripRecipe is the wanted recipe: a school's, or the keeper's own.
+// StripRecipe is the wanted recipe: a protocol's, or the keeper's own.
 type StripRecipe struct {
-	School     string  `json:"school,omitempty" doc:"ID from /api/strip/schools; or give oad_g and the glycerol."`
+	Protocol   string  `json:"protocol,omitempty" doc:"ID from /api/strip/protocols; or give oad_g and the glycerol."`
 	OADG       float64 `json:"oad_g,omitempty" doc:"Own: g OAD, 1 to 25000; 0.1 to 1.1 g for each gram of glycerol."`
 	GlycerolG  float64 `json:"glycerol_g,omitempty" doc:"Own: g glycerol as bought to that much acid, 1 to 60000; or give glycerol_ml."`
 	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Own: mL glycerol as bought to that much acid, 1 to 50000."`
@@ -66,7 +66,7 @@ type StripRequest struct {
 	Recipe           StripRecipe   `json:"recipe"`
 	GlycerolPercent  float64       `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
 	AcidBasis        string        `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
-	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler school."`
+	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
 	Number           *StripNumber  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
@@ -94,7 +94,7 @@ type StripPlacementRequest struct {
 func (r StripRequest) core() (strip.Request, error) {
 	var l fault.List
 	out := strip.Request{
-		Aim:      strip.Aim{School: r.Recipe.School},
+		Aim:      strip.Aim{Protocol: r.Recipe.Protocol},
 		Glycerol: chem.MaxGlycerol,
 		Basis:    chem.Basis(r.AcidBasis),
 		Heat:     strip.UsualHeat,
@@ -118,7 +118,7 @@ func (r StripRequest) core() (strip.Request, error) {
 	if r.WarmToC != 0 {
 		out.Heat = chem.Celsius(r.WarmToC)
 	}
-	if r.Recipe.School == "" {
+	if r.Recipe.Protocol == "" {
 		out.Aim.Own = &strip.Recipe{
 			OAD: chem.Grams(r.Recipe.OADG), Glycerol: chem.Grams(r.Recipe.GlycerolG), Volume: chem.Millilitres(r.Recipe.GlycerolML),
 		}

@@ -10,9 +10,9 @@ func sayStrip(n note.Note) string {
 	who := names(n.Colonies)
 	switch n.Code {
 	case strip.NoteWeak:
-		return "At " + at(0) + " % acid by weight the liquor is weaker than the weakest school (" + at(1) + " %): strips may not last six weeks."
+		return "At " + at(0) + " % acid by weight the liquor is weaker than the weakest standard recipe (" + at(1) + " %): strips may not last six weeks."
 	case strip.NoteStrong:
-		return "At " + at(0) + " % acid by weight the liquor is stronger than any school (" + at(1) + " %): it may set before it soaks in."
+		return "At " + at(0) + " % acid by weight the liquor is stronger than any standard recipe (" + at(1) + " %): it may set before it soaks in."
 	case strip.NoteUptake:
 		return at(0) + " g in a strip is more than the " + at(1) + " g that the trade’s pot has to give: weigh ten dry and ten soaked."
 	case strip.NoteHot:

@@ -146,7 +146,7 @@ func refusals[In, Out any](t *testing.T, method string, plan func(In) (Out, erro
 func TestNotANumber(t *testing.T) {
 	for _, v := range []float64{math.NaN(), math.Inf(1)} {
 		request := DribbleRequest{
-			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "school", School: "mild"},
+			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"},
 			Size: Size{By: "volume", VolumeML: v},
 		}
 		_, err := PlanDribble(request)

@@ -30,7 +30,7 @@ var atField = map[string]string{
 	"reason":        "Say why: it stays with the entry.",
 	"hold.card":     "Copy the label: how much or how many for which colony.",
 	"hold.kind":     "Say what you hold.",
-	"strength.by":   "Choose a school or give a strength.",
+	"strength.by":   "Choose a standard recipe or give a strength.",
 	"size.by":       "Choose what settles the amount.",
 }
 
@@ -78,7 +78,7 @@ func bySort(f fault.Fault) string {
 	case fault.Overfull:
 		return "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot."
 	case fault.UpsideDown:
-		return "More acid than any school puts into that glycerol. Are the two figures the wrong way round?"
+		return "More acid than any standard recipe puts into that glycerol. Are the two figures the wrong way round?"
 	case fault.Future:
 		return "This day has not come yet."
 	case fault.NoDate:

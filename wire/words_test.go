@@ -81,14 +81,14 @@ func TestEveryNoteHasWords(t *testing.T) {
 
 // The narrow calculations agree with the plan they are a part of.
 func TestNarrowCalculations(t *testing.T) {
-	school := Aim{By: "school", School: "label-litre"}
+	protocol := Aim{By: "protocol", Protocol: "label-litre"}
 
 	// 35 g at 89 % are 31.15 g OAD; at 35.046 g/L that is 888.8 mL, 17 colonies.
-	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, Strength: school})
+	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, Strength: protocol})
 	if err != nil || packet.OADG != 31.15 || packet.AtCap != 17 || packet.VolumeML < 888.7 || packet.VolumeML > 888.9 {
 		t.Errorf("packet: %+v %v", packet, err)
 	}
-	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, Strength: school, VolumeML: 500})
+	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, Strength: protocol, VolumeML: 500})
 	if err != nil || tablets.Tablets != 18 || tablets.Strength.GPerL != 36 {
 		t.Errorf("tablets: %+v %v", tablets, err)
 	}
@@ -111,7 +111,7 @@ func TestNarrowCalculations(t *testing.T) {
 	if _, err := Calibrate(CalibrationRequest{Shots: 10, Grams: 50, Liquid: "mead"}); err == nil {
 		t.Error("a liquid of unknown density must be refused")
 	}
-	if _, err := Packet(PacketRequest{Hold: Hold{Kind: "tablets"}, Strength: school}); err == nil {
+	if _, err := Packet(PacketRequest{Hold: Hold{Kind: "tablets"}, Strength: protocol}); err == nil {
 		t.Error("tablets are no packet")
 	}
 }

@@ -120,7 +120,7 @@ func (p *process) save() (string, bool) {
 	id := uuid.NewString()
 	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
-		Strength: wire.Aim{By: "school", School: "label-litre"},
+		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
 		Size:     wire.Size{By: "volume", VolumeML: 262},
 	}}})
 	response, err := p.browser.Post(p.url+"/api/batches", "application/json", bytes.NewReader(body))

@@ -26,7 +26,7 @@ const (
 	WholeOnly  Reason = "whole_only"  // a whole number is needed
 	NotRising  Reason = "not_rising"  // rows must rise
 	Overfull   Reason = "overfull"    // the parts exceed the whole
-	UpsideDown Reason = "upside_down" // more acid than any school puts in
+	UpsideDown Reason = "upside_down" // more acid than any protocol puts in
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 	Future     Reason = "future"      // what is recorded cannot lie ahead
 	NoDate     Reason = "no_date"     // not a day of the calendar

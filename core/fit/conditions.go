@@ -5,7 +5,7 @@ import (
 	"keeler/core/fault"
 )
 
-// Supers says what a school or label holds of supers for harvest on the hive.
+// Supers says what a protocol or label holds of supers for harvest on the hive.
 type Supers string
 
 const (
@@ -17,8 +17,8 @@ const (
 // hottest, °C: no yard is warmer, and no label speaks of more.
 const hottest = 40
 
-// Conditions are what a school or a label card asks of colony, day and weather.
-// A school is a value here: adding one is one entry of Schools.
+// Conditions are what a protocol or a label card asks of colony, day and weather.
+// A protocol is a value here: adding one is one entry of Protocols.
 type Conditions struct {
 	ID     string
 	Method Method
@@ -63,9 +63,9 @@ const (
 	MaxRainMM = 0.1 // in an hour
 )
 
-// Schools are the established conditions (REFERENCE §3 to §5). The first of a
+// Protocols are the established conditions (REFERENCE §3 to §5). The first of a
 // method and half-year is the default.
-var Schools = []Conditions{
+var Protocols = []Conditions{
 	{ID: "winter", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 10, BestLowC: 3, BestHighC: 8, FromHour: 8, ToHour: 16},
 	{ID: "winter-tight", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 5, BestLowC: 1, BestHighC: 5, FromHour: 8, ToHour: 16},
 	{ID: "winter-loose", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 5, MaxC: 10, BestLowC: 5, BestHighC: 8, FromHour: 8, ToHour: 16},
@@ -88,9 +88,9 @@ func (c Conditions) courseDays() int {
 	return max(1, c.DaysInHigh)
 }
 
-// School finds conditions by their id.
-func School(id string) (Conditions, bool) {
-	for _, c := range Schools {
+// Protocol finds conditions by their id.
+func Protocol(id string) (Conditions, bool) {
+	for _, c := range Protocols {
 		if c.ID == id {
 			return c, true
 		}
@@ -98,14 +98,14 @@ func School(id string) (Conditions, bool) {
 	return Conditions{}, false
 }
 
-// Usual is the default school of a method for a day at a latitude: the dribble
+// Usual is the default protocol of a method for a day at a latitude: the dribble
 // into the winter cluster and the one in season are two.
 func Usual(m Method, on calendar.Day, latitude float64) Conditions {
 	id := map[Method]string{Dribble: "in-season", Strip: "strips", Pad: "formic"}[m]
 	if m == Dribble && on.Cold(latitude) {
 		id = "winter"
 	}
-	c, _ := School(id)
+	c, _ := Protocol(id)
 	return c
 }
 

@@ -43,23 +43,23 @@ func TestYear(t *testing.T) {
 	}
 }
 
-// The three dribble schools of the winter part at 0, 5 and 10 °C.
-func TestWinterSchools(t *testing.T) {
+// The three dribble protocols of the winter part at 0, 5 and 10 °C.
+func TestWinterProtocols(t *testing.T) {
 	for _, c := range []struct {
-		school  string
-		degrees float64
-		fits    bool
+		protocol string
+		degrees  float64
+		fits     bool
 	}{
 		{"winter", 0, true}, {"winter", 10, true}, {"winter", 10.1, false}, {"winter", -0.1, false},
 		{"winter-tight", 0, true}, {"winter-tight", 5, true}, {"winter-tight", 5.1, false},
 		{"winter-loose", 4.9, false}, {"winter-loose", 5, true}, {"winter-loose", 10, true},
 	} {
-		under, ok := School(c.school)
+		under, ok := Protocol(c.protocol)
 		if !ok {
-			t.Fatalf("there is no school %s", c.school)
+			t.Fatalf("there is no protocol %s", c.protocol)
 		}
 		if o := fine(december, c.degrees).Look(december, under); (len(o.Windows) > 0) != c.fits {
-			t.Errorf("%s at %v °C: %+v", c.school, c.degrees, o.Windows)
+			t.Errorf("%s at %v °C: %+v", c.protocol, c.degrees, o.Windows)
 		}
 	}
 }

@@ -86,7 +86,7 @@ func pads(given, out calendar.Day) func(*Case) {
 
 func bottle() Case {
 	c := formic()
-	c.Under, _ = School("formic-bottle")
+	c.Under, _ = Protocol("formic-bottle")
 	return c
 }
 
@@ -400,17 +400,17 @@ func TestConditions(t *testing.T) {
 	if Usual(Dribble, december, -40).ID != "in-season" || Usual(Dribble, june, -40).ID != "winter" {
 		t.Error("the south is taken for the north")
 	}
-	for _, c := range Schools {
+	for _, c := range Protocols {
 		if err := c.Check(); err != nil {
 			t.Errorf("%s: %v", c.ID, err)
 		}
 	}
-	bad, _ := School("strips")
+	bad, _ := Protocol("strips")
 	bad.MaxC, bad.DaysInHigh = bad.MinC, 1
 	if bad.Check() == nil {
 		t.Error("a maximum at the minimum was taken")
 	}
-	if _, ok := School("guess"); ok {
-		t.Error("there is no such school")
+	if _, ok := Protocol("guess"); ok {
+		t.Error("there is no such protocol")
 	}
 }

@@ -134,14 +134,14 @@ func TestCountsAgeByGrowth(t *testing.T) {
 	}
 }
 
-// Whatever the weather, windows lie in order within the hours of the school, and
+// Whatever the weather, windows lie in order within the hours of the protocol, and
 // a day without one has a cause.
 func FuzzLook(f *testing.F) {
 	f.Add(5.0, 3.0, 0.0, 9)
 	f.Fuzz(func(t *testing.T, degrees, wind, rain float64, at int) {
 		forecast := fine(december, 5)
 		forecast[min(max(at, 0), 23)] = Hour{Day: december, Hour: min(max(at, 0), 23), TempC: degrees, WindMS: wind, Rain: rain}
-		for _, s := range Schools {
+		for _, s := range Protocols {
 			o := forecast.Look(december, s)
 			end := s.FromHour
 			for _, w := range o.Windows {

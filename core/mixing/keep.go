@@ -2,7 +2,7 @@ package mixing
 
 import "keeler/core/calendar"
 
-// Keeping is how long a batch may be kept in a place by its school's rule.
+// Keeping is how long a batch may be kept in a place by its protocol's rule.
 type Keeping struct {
 	Store string
 	Days  int // 0: no rule of days; as the date on what it was made of

@@ -22,7 +22,7 @@ const (
 )
 
 // Tolerance is how far a strength, or a ratio of sugar to water, may stray from
-// what was wanted before it is called another. Neighbouring schools lie 15 % and
+// what was wanted before it is called another. Neighbouring protocols lie 15 % and
 // more apart: within 5 % a batch is still nearest to its own by far.
 const Tolerance = 0.05
 

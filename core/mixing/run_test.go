@@ -9,7 +9,7 @@ import (
 	"keeler/core/fault"
 )
 
-// litre is the medium school's litre: 45 g OAD, 600 g water, 600 g sugar.
+// litre is the medium protocol's litre: 45 g OAD, 600 g water, 600 g sugar.
 func litre(share chem.Grams) Work {
 	w := Work{
 		Measure: PerLitre, Headroom: 0.1, Aim: chem.Mixture{OAD: 45, Water: 600, Sugar: 600},

@@ -15,7 +15,7 @@ const (
 	Left    Kind = "left"  // what is left over goes on the balance
 )
 
-// Act is one step of the work at the bench. A school's order of work is a list
+// Act is one step of the work at the bench. A protocol's order of work is a list
 // of them; Keeler shows one at a time.
 type Act struct {
 	ID        string
@@ -31,7 +31,7 @@ type Act struct {
 	Join      bool         // what is added to mend comes just before this
 }
 
-// Order is one school's order of work.
+// Order is one protocol's order of work.
 type Order struct {
 	ID   string
 	Acts []Act

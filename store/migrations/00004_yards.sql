@@ -144,7 +144,7 @@ CREATE TABLE jobs (
   id CHAR(36) NOT NULL,
   name VARCHAR(120) NOT NULL,
   method VARCHAR(8) NOT NULL,
-  school VARCHAR(32) NOT NULL,
+  protocol VARCHAR(32) NOT NULL,
   card_id CHAR(36) NULL,
   rule_kind VARCHAR(16) NOT NULL,
   rule_words VARCHAR(200) NOT NULL,

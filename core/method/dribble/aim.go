@@ -19,9 +19,9 @@ func (r Request) resolve() (target, error) {
 		return target{strength: r.Hold.Card.strength()}, nil
 	}
 	t := target{sugar: 0.5}
-	school, _ := Find(r.Aim.School)
-	if r.Aim.By == BySchool {
-		t.sugar = school.Recipe.SugarShare()
+	protocol, _ := Find(r.Aim.Protocol)
+	if r.Aim.By == ByProtocol {
+		t.sugar = protocol.Recipe.SugarShare()
 	}
 	if r.SugarRatio > 0 {
 		t.sugar = chem.Share(r.SugarRatio / (1 + r.SugarRatio))
@@ -31,8 +31,8 @@ func (r Request) resolve() (target, error) {
 	var l fault.List
 	top := chem.MaxStrength(t.sugar, RoomTemperature)
 	switch r.Aim.By {
-	case BySchool:
-		t.strength = school.Recipe.Strength()
+	case ByProtocol:
+		t.strength = protocol.Recipe.Strength()
 		if t.strength > top {
 			l.AddRange("sugar_per_water", fault.Insoluble, 0, 0, "")
 		}

@@ -6,7 +6,7 @@ import (
 )
 
 // Card is what the keeper copied from the label of a ready-to-use product; it
-// overrides the schools. Its rows give mL by the size of the colony.
+// overrides the protocols. Its rows give mL by the size of the colony.
 type Card struct {
 	Name    string
 	Actives []Active

@@ -143,7 +143,7 @@ func TestLabelCard(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for i, want := range []float64{20, 40, 54} { // the label overrides the school's cap of 50
+	for i, want := range []float64{20, 40, 54} { // the label overrides the protocol's cap of 50
 		if float64(got[i].Given) != want {
 			t.Errorf("%s: got %v mL, want %v", got[i].Name, got[i].Given, want)
 		}
@@ -161,7 +161,7 @@ func TestCalibrate(t *testing.T) {
 	// Ten shots of 5 mL: 50 g of water at 0.9982 is 5.009 mL each; 62 g of the label
 	// litre, 1235 g in 998.68 mL, so 1.23663 g/mL, is 5.0136 mL each.
 	water, _ := Calibrate(10, 50, Calibrated(true, 0))
-	syrup, _ := Calibrate(10, 62, Calibrated(false, Schools[1].Recipe.Strength()))
+	syrup, _ := Calibrate(10, 62, Calibrated(false, Protocols[1].Recipe.Strength()))
 	if math.Abs(float64(water)-5.009) > 0.001 || math.Abs(float64(syrup)-5.0136) > 0.0005 {
 		t.Errorf("got %v, %v", water, syrup)
 	}

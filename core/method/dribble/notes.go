@@ -12,8 +12,8 @@ import (
 
 // The figures that each note carries are named behind it.
 const (
-	NoteWeak     note.Code = "below_schools"   // strength, weakest school: g/L
-	NoteStrong   note.Code = "above_schools"   // strength, strongest school: g/L
+	NoteWeak     note.Code = "below_protocols" // strength, weakest protocol: g/L
+	NoteStrong   note.Code = "above_protocols" // strength, strongest protocol: g/L
 	NoteSeamLow  note.Code = "seam_low"        // mg in a full seam, lowest of the span
 	NoteSeamHigh note.Code = "seam_high"       // most mg in a full seam or gap, highest of the span
 	NoteCap      note.Code = "cap_bites"       // most asked, given: mL
@@ -29,7 +29,7 @@ const (
 	NoteSteps    note.Code = "coarse_steps"    // step mL, worst share off
 	NoteUnder    note.Code = "step_short"      // mL short, given mL, of the worst; 1 when it is a syringe already
 	NoteBelow    note.Code = "not_reached"     // seams in the boxes below, of the worst
-	NoteLabel    note.Code = "label_strength"  // strength, strongest school: g/L
+	NoteLabel    note.Code = "label_strength"  // strength, strongest protocol: g/L
 	NoteOther    note.Code = "other_acid"      // none: an acid that bicarbonate and register do not count
 	NoteBeyond   note.Code = "beyond_card"     // bees, largest row's mL
 	NoteNoOxalic note.Code = "no_oxalic"       // none: a product whose card names no oxalic acid
@@ -71,7 +71,7 @@ func notes(r Request, p Plan) []note.Note {
 	return out
 }
 
-// strengthNotes hold a strength against the schools. One that a packet's label makes
+// strengthNotes hold a strength against the protocols. One that a packet's label makes
 // is the label's: it is told, and not called harmful.
 func strengthNotes(s chem.GramsPerLitre, label bool) []note.Note {
 	weakest, strongest := Span()

@@ -17,7 +17,7 @@ import (
 func quiet() Request {
 	return Request{
 		Hold:       Hold{Kind: Crystals, Share: 1},
-		Aim:        Aim{By: BySchool, School: "label-litre"},
+		Aim:        Aim{By: ByProtocol, Protocol: "label-litre"},
 		Size:       Size{By: SizeVolume, Volume: 500},
 		Colonies:   []hive.Colony{colony("R1", []hive.Seam{0, 4, 4, 4, 4, 4, 4, 0})},
 		Rule:       DefaultRule,
@@ -43,8 +43,8 @@ func TestNotes(t *testing.T) {
 		figures []float64 // to half a unit of their last place here
 		who     []string
 	}{
-		{"weaker than every school", func(r *Request) { r.Aim = free(25) }, NoteWeak, true, []float64{25, 30.14}, nil},
-		{"stronger than every school", func(r *Request) { r.Aim = free(60) }, NoteStrong, true, []float64{60, 59.49}, nil},
+		{"weaker than every protocol", func(r *Request) { r.Aim = free(25) }, NoteWeak, true, []float64{25, 30.14}, nil},
+		{"stronger than every protocol", func(r *Request) { r.Aim = free(60) }, NoteStrong, true, []float64{60, 59.49}, nil},
 		// 60 g/L: 35.5 g OAA per litre in water of 1 : 1 syrup, saturated near 13 °C.
 		{"crystals in fridge and yard", func(r *Request) { r.Aim = free(59); r.Fridge, r.Yard = 8, 10 }, NoteCrystals, true, []float64{12.5, 1, 1}, nil},
 		{"crystals in the yard alone", func(r *Request) { r.Aim = free(59); r.Fridge = 20 }, NoteCrystals, true, []float64{12.5, 0, 1}, nil},
@@ -164,7 +164,7 @@ func TestCost(t *testing.T) {
 	}
 	// 500 mL of a half-litre packet at 6 each: 500/523.64 of one, and no sugar priced.
 	r.Hold = Hold{Kind: Packet, Grams: 35, Share: 0.89}
-	r.Aim.School = "half-litre-packet"
+	r.Aim.Protocol = "half-litre-packet"
 	r.Prices = Prices{Hold: 6}
 	p, err = New(r)
 	if err != nil || p.Cost.Total < 5.72 || p.Cost.Total > 5.74 {
@@ -284,11 +284,11 @@ func TestDosesBeyondSenseAreRefused(t *testing.T) {
 	expectFault(t, err, "hold.card.rows[0].dose_ml", fault.TooHigh)
 }
 
-// A warning that always stands is none: every school at its own dose, on 2 to 10 seams
+// A warning that always stands is none: every protocol at its own dose, on 2 to 10 seams
 // in one box of 8 to 12 combs, is quiet, on a balance that can weigh it and given as
 // warm as it should be. The flat 50 mL warns below six seams of the label litre.
-func TestSchoolsAreQuietAtTheirOwnDose(t *testing.T) {
-	for _, school := range Schools {
+func TestProtocolsAreQuietAtTheirOwnDose(t *testing.T) {
+	for _, protocol := range Protocols {
 		for combs := 8; combs <= 12; combs++ {
 			for quarters := 8; quarters <= 40; quarters++ {
 				box := hive.Box{Kind: hive.Deep, Slots: hive.Combs(combs)}
@@ -296,17 +296,17 @@ func TestSchoolsAreQuietAtTheirOwnDose(t *testing.T) {
 					continue
 				}
 				r := quiet()
-				r.Aim.School, r.Size, r.Balance.Division, r.Fridge, r.Yard = school.ID, Size{By: SizeSeams, Reserve: 0.1}, 0.001, 20, 20
+				r.Aim.Protocol, r.Size, r.Balance.Division, r.Fridge, r.Yard = protocol.ID, Size{By: SizeSeams, Reserve: 0.1}, 0.001, 20, 20
 				r.Colonies = []hive.Colony{{Name: "Q", Boxes: []hive.Box{box}}}
 				p, err := New(r)
 				if err != nil || slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Warn }) {
-					t.Fatalf("%s, %d combs, %d quarters: %v %v", school.ID, combs, quarters, p.Notes, err)
+					t.Fatalf("%s, %d combs, %d quarters: %v %v", protocol.ID, combs, quarters, p.Notes, err)
 				}
 				r.Rule.Flat = 50
 				if p, err = New(r); err != nil {
 					t.Fatal(err)
 				}
-				if school.ID == "label-litre" && quarters%4 == 0 && warned(p.Notes, NoteSeamHigh) != (quarters < 24) {
+				if protocol.ID == "label-litre" && quarters%4 == 0 && warned(p.Notes, NoteSeamHigh) != (quarters < 24) {
 					t.Errorf("a flat 50 mL on %d quarters: %v", quarters, p.Notes)
 				}
 			}

@@ -23,7 +23,7 @@ const (
 // formicGear is for a product that holds some formic acid; its label may ask for more.
 var formicGear = []mixing.Gear{mixing.ButylGloves, mixing.Goggles}
 
-// Water temperatures of the schools, °C.
+// Water temperatures of the protocols, °C.
 const (
 	hotWater  chem.Celsius = 65 // 60 to 70
 	warmWater chem.Celsius = 40

@@ -70,7 +70,7 @@ func TestGearForAProductWithFormicAcid(t *testing.T) {
 // 3.85 g filler, so that 500 mL of the half-litre recipe take 500/523.64 of 308 g.
 func TestFillerIsSugar(t *testing.T) {
 	r := quiet()
-	r.Aim.School = "half-litre-packet"
+	r.Aim.Protocol = "half-litre-packet"
 	r.Hold = Hold{Kind: Packet, Grams: 35, Share: 0.89}
 	packet, err := New(r)
 	if err != nil {

@@ -234,8 +234,8 @@ func left(held, used float64) float64 {
 func (r Request) atAim(err error) error {
 	l, ok := err.(fault.List)
 	for i := range l {
-		if ok && r.Aim.By == BySchool && l[i].Field == "strength.value" {
-			l[i].Field = "strength.school"
+		if ok && r.Aim.By == ByProtocol && l[i].Field == "strength.value" {
+			l[i].Field = "strength.protocol"
 		}
 	}
 	return err

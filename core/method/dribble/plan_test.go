@@ -26,9 +26,9 @@ func TestLadder(t *testing.T) {
 			t.Errorf("%v g/L stands at %v, want %s to %s", c.strength, got, c.below, c.above)
 		}
 	}
-	for i := 1; i < len(Schools); i++ {
-		if Schools[i].Recipe.Strength() <= Schools[i-1].Recipe.Strength() {
-			t.Errorf("%s does not rise above %s", Schools[i].ID, Schools[i-1].ID)
+	for i := 1; i < len(Protocols); i++ {
+		if Protocols[i].Recipe.Strength() <= Protocols[i-1].Recipe.Strength() {
+			t.Errorf("%s does not rise above %s", Protocols[i].ID, Protocols[i-1].ID)
 		}
 	}
 }

@@ -50,18 +50,18 @@ type Hold struct {
 type AimBy string
 
 const (
-	BySchool AimBy = "school"
-	ByValue  AimBy = "value"
-	ByPacket AimBy = "packet" // as the packet's own label makes it
+	ByProtocol AimBy = "protocol"
+	ByValue    AimBy = "value"
+	ByPacket   AimBy = "packet" // as the packet's own label makes it
 )
 
 // Aim is the wanted strength.
 type Aim struct {
-	By     AimBy
-	School string
-	Value  float64
-	Form   chem.Form
-	Basis  chem.Basis
+	By       AimBy
+	Protocol string
+	Value    float64
+	Form     chem.Form
+	Basis    chem.Basis
 }
 
 // SizeBy is what settles how much is made.
@@ -96,7 +96,7 @@ type Prices struct{ Hold, Sugar float64 }
 type Request struct {
 	Hold       Hold
 	Aim        Aim
-	SugarRatio float64    // sugar to water by mass; 0 takes the school's, or 1 : 1
+	SugarRatio float64    // sugar to water by mass; 0 takes the protocol's, or 1 : 1
 	ThinSugar  chem.Share // sugar wanted in a thinned ready-mix, of the whole weight
 	Size       Size
 	Colonies   []hive.Colony
@@ -191,9 +191,9 @@ func (r Request) checkAim(l *fault.List) {
 		return
 	}
 	switch r.Aim.By {
-	case BySchool:
-		if _, ok := Find(r.Aim.School); !ok {
-			l.Add("strength.school", fault.Unknown)
+	case ByProtocol:
+		if _, ok := Find(r.Aim.Protocol); !ok {
+			l.Add("strength.protocol", fault.Unknown)
 		}
 	case ByPacket:
 		if r.Hold.Kind != Packet {

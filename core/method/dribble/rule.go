@@ -12,7 +12,7 @@ type Rule struct {
 	Flat     chem.Millilitres // over 0: every full-size colony gets this, whatever its seams
 	NucFlat  chem.Millilitres // over 0: every nuc gets this; otherwise by seam
 	// FromAbove: boxes are not parted, and the topmost one with bees is dosed by its
-	// own seams; those below are not reached. Source: one school cracks the boxes of
+	// own seams; those below are not reached. Source: one protocol cracks the boxes of
 	// a cluster that spans the joint, another treats from above so as not to break it.
 	FromAbove bool
 	// Label: the figures are a label's. Its doses are never rounded up, and they are

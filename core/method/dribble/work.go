@@ -8,7 +8,7 @@ import (
 	"keeler/core/mixing"
 )
 
-// Orders of work. The two for powder are two schools.
+// Orders of work. The two for powder are two protocols.
 const (
 	AcidFirst  = "acid-first"  // acid into a third of the water, then sugar, then the rest
 	SyrupFirst = "syrup-first" // syrup made first, the acid dissolved apart and added

@@ -11,8 +11,8 @@ import (
 // What a keeper should know of formic acid; the figures that each note carries
 // are named behind it.
 const (
-	NoteWeak    note.Code = "below_schools"      // strength, weakest worked with: %
-	NoteStrong  note.Code = "above_schools"      // strength, strongest worked with: %
+	NoteWeak    note.Code = "below_protocols"    // strength, weakest worked with: %
+	NoteStrong  note.Code = "above_protocols"    // strength, strongest worked with: %
 	NoteFuming  note.Code = "fuming_stock"       // strength, strongest that is sold to keepers: %
 	NoteReading note.Code = "unsure_stock"       // strength, either way: %
 	NoteScaled  note.Code = "same_acid"          // strength meant, strength worked with: %; mL meant, mL given for the largest dose
@@ -20,8 +20,8 @@ const (
 	NoteCap     note.Code = "cap_bites"          // most asked, given: mL
 	NoteShort   note.Code = "runs_short"         // one visit, the batch: mL
 	NoteHolding note.Code = "holding_short"      // missing, mL of stock or pads
-	NoteVisits  note.Code = "few_visits"         // visits, the school's least
-	NoteApart   note.Code = "odd_gap"            // days apart, the school's least and most
+	NoteVisits  note.Code = "few_visits"         // visits, the protocol's least
+	NoteApart   note.Code = "odd_gap"            // days apart, the protocol's least and most
 	NoteNuc     note.Code = "nuc_part"           // none
 	NoteNoNuc   note.Code = "nuc_unspoken"       // none
 	NoteBalance note.Code = "finer_balance"      // division g, share of the acid
@@ -58,7 +58,7 @@ func notes(r Request, rule Rule, p Plan) []note.Note {
 	return append(out, colonyNotes(rule, p)...)
 }
 
-// ruleNotes hold a course against its school, or the keeper's own against them all.
+// ruleNotes hold a course against its protocol, or the keeper's own against them all.
 func ruleNotes(r Request, rule Rule, p Plan) []note.Note {
 	var out []note.Note
 	if rule.Per != PerDay && math.Abs(float64(rule.At-p.Working)) > 0.001 && p.Spoons.Dose > 0 {
@@ -81,18 +81,18 @@ func ruleNotes(r Request, rule Rule, p Plan) []note.Note {
 	return out
 }
 
-// limits are the school's own, or the widest of the schools that give their acid
+// limits are the protocol's own, or the widest of the protocols that give their acid
 // in visits. A filling that lasts has none for its gaps.
-func (r Request) limits() School {
+func (r Request) limits() Protocol {
 	if r.Own == nil {
-		s, _ := Find(r.School)
+		s, _ := Find(r.Protocol)
 		if s.Rule.Per == PerDay {
 			s.MostApart = math.MaxInt
 		}
 		return s
 	}
-	out := School{LeastVisits: math.MaxInt, LeastApart: math.MaxInt}
-	for _, s := range Schools {
+	out := Protocol{LeastVisits: math.MaxInt, LeastApart: math.MaxInt}
+	for _, s := range Protocols {
 		if s.Rule.Per != PerDay {
 			out.LeastVisits = min(out.LeastVisits, s.LeastVisits)
 			out.LeastApart = min(out.LeastApart, s.LeastApart)

@@ -95,7 +95,7 @@ func colony(name string, nuc bool, frames ...int) hive.Colony {
 // quiet lets 85 % down to 60 % for one visit to a ten-comb colony, 2 mL a comb.
 func quiet() Request {
 	return Request{
-		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, School: "sponge-above",
+		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, Protocol: "sponge-above",
 		Size: Size{By: SizeVisit}, Colonies: []hive.Colony{colony("K1", false, 10)},
 		Bottle: 1000, Balance: mixing.Balance{Division: 0.1},
 	}
@@ -126,14 +126,14 @@ func TestAmounts(t *testing.T) {
 		ml, pure float64
 	}{
 		{"2 mL a comb from above", nil, colony("A", false, 10), 20, 13.71},
-		{"3 mL a comb from below", func(r *Request) { r.School = "sponge-below" }, colony("A", false, 10), 30, 20.565},
+		{"3 mL a comb from below", func(r *Request) { r.Protocol = "sponge-below" }, colony("A", false, 10), 30, 20.565},
 		{"two boxes of eleven", nil, colony("A", false, 11, 11), 44, 30.162},
 		{"a nuc by its combs", nil, colony("A", true, 5), 10, 6.855},
-		{"the floor sheet", func(r *Request) { r.School = "floor-sheet" }, colony("A", false, 11, 11), 30, 20.565},
-		{"a nuc's half of it", func(r *Request) { r.School = "floor-sheet" }, colony("A", true, 5), 15, 10.283},
+		{"the floor sheet", func(r *Request) { r.Protocol = "floor-sheet" }, colony("A", false, 11, 11), 30, 20.565},
+		{"a nuc's half of it", func(r *Request) { r.Protocol = "floor-sheet" }, colony("A", true, 5), 15, 10.283},
 		// 17.5 g a day for 14 days: 245 g, at 1.1425 214.4 mL; 22.5 for two: 275.7.
-		{"a wick on one box", func(r *Request) { r.School = "bottle-wick" }, colony("A", false, 10), 214, 146.697},
-		{"a wick on two", func(r *Request) { r.School = "bottle-wick" }, colony("A", false, 10, 10), 276, 189.198},
+		{"a wick on one box", func(r *Request) { r.Protocol = "bottle-wick" }, colony("A", false, 10), 214, 146.697},
+		{"a wick on two", func(r *Request) { r.Protocol = "bottle-wick" }, colony("A", false, 10, 10), 276, 189.198},
 		// 20 mL of 60 % hold as much as 18.27 mL of 65 %.
 		{"the same acid in 65 %", func(r *Request) { r.Working = 0.65 }, colony("A", false, 10), 18, 13.506},
 		{"own, a box", own(Rule{Per: PerBox, ML: 25, At: 0.6, From: Below}), colony("A", false, 10, 10), 50, 34.275},
@@ -195,16 +195,16 @@ func TestCourse(t *testing.T) {
 	}
 }
 
-// Whatever the school and the strengths: a visit is the sum of its colonies, the
+// Whatever the protocol and the strengths: a visit is the sum of its colonies, the
 // course so many visits, what is made holds the acid that is given and the rest,
 // and the same pure acid is given at every working strength, to the whole mL.
 func TestWhatIsGivenAddsUp(t *testing.T) {
 	hives := []hive.Colony{colony("A", false, 10), colony("B", false, 11, 11), colony("N", true, 5), colony("H", false, 10, 6)}
-	for _, school := range Schools {
+	for _, protocol := range Protocols {
 		atSixty := 0.0
 		for _, working := range []chem.Share{0.60, 0.62, 0.65, 0.80} {
 			p := plan(t, func(r *Request) {
-				r.School, r.Working, r.Colonies = school.ID, working, hives
+				r.Protocol, r.Working, r.Colonies = protocol.ID, working, hives
 				r.Size = Size{By: SizeCourse, Reserve: 0.1}
 			})
 			sum, pure := 0.0, 0.0
@@ -213,34 +213,34 @@ func TestWhatIsGivenAddsUp(t *testing.T) {
 				pure += float64(a.Pure)
 			}
 			visits := float64(p.Course.Visits)
-			near(t, school.ID+" visit", float64(p.Visit), sum, 1e-9)
-			near(t, school.ID+" course", float64(p.Course.Working), 1.1*visits*sum, 1e-6)
-			near(t, school.ID+" made", float64(p.Dilution.WorkingML), 1.1*visits*sum, 1e-6)
-			near(t, school.ID+" left", float64(p.Leftover), 0.1*visits*sum, 1e-6)
-			near(t, school.ID+" acid in it", float64(p.Made.Formic), 1.1*visits*pure, 1e-6)
-			near(t, school.ID+" stock", float64(p.Course.Stock), float64(p.Dilution.StockML), 1e-6)
+			near(t, protocol.ID+" visit", float64(p.Visit), sum, 1e-9)
+			near(t, protocol.ID+" course", float64(p.Course.Working), 1.1*visits*sum, 1e-6)
+			near(t, protocol.ID+" made", float64(p.Dilution.WorkingML), 1.1*visits*sum, 1e-6)
+			near(t, protocol.ID+" left", float64(p.Leftover), 0.1*visits*sum, 1e-6)
+			near(t, protocol.ID+" acid in it", float64(p.Made.Formic), 1.1*visits*pure, 1e-6)
+			near(t, protocol.ID+" stock", float64(p.Course.Stock), float64(p.Dilution.StockML), 1e-6)
 			if bought := float64(p.Course.Bottles) * 1000; bought < float64(p.Course.Stock) || bought-float64(p.Course.Stock) >= 1000 {
-				t.Errorf("%s: %v mL of stock in %d bottles", school.ID, p.Course.Stock, p.Course.Bottles)
+				t.Errorf("%s: %v mL of stock in %d bottles", protocol.ID, p.Course.Stock, p.Course.Bottles)
 			}
 			if atSixty == 0 {
 				atSixty = pure
 			}
-			if school.Rule.Per != PerDay { // up to a mL a colony, of up to 0.96 g
-				near(t, school.ID+" pure acid", pure, atSixty, 4*0.96)
+			if protocol.Rule.Per != PerDay { // up to a mL a colony, of up to 0.96 g
+				near(t, protocol.ID+" pure acid", pure, atSixty, 4*0.96)
 			}
 		}
 	}
 }
 
-// A hive in which no comb hangs gets nothing, by every school and card.
+// A hive in which no comb hangs gets nothing, by every protocol and card.
 func TestHiveWithoutCombs(t *testing.T) {
 	empty := hive.Colony{Name: "E", Boxes: []hive.Box{{Kind: hive.Deep, Slots: []hive.Slot{hive.Feeder, hive.Dummy}}}}
-	for _, school := range Schools {
+	for _, protocol := range Protocols {
 		p := plan(t, func(r *Request) {
-			r.School, r.Colonies = school.ID, []hive.Colony{colony("A", false, 10), empty}
+			r.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, 10), empty}
 		})
 		if a := p.Amounts[1]; a.ML != 0 || a.Pure != 0 {
-			t.Errorf("%s: %+v", school.ID, a)
+			t.Errorf("%s: %+v", protocol.ID, a)
 		}
 	}
 	p := plan(t, func(r *Request) {
@@ -279,13 +279,13 @@ func TestNotes(t *testing.T) {
 			r.Hold.Reading = &Reading{Density: 1.1834, Temp: 30, Off: UsualOff, TempOff: UsualTempOff}
 		}, NoteReading, []float64{85, 1.209}},
 		{"by the spoon", nil, NoteSpoons, []float64{1, 14.8, 15, 20, 20}},
-		{"two spoons", func(r *Request) { r.School = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
+		{"two spoons", func(r *Request) { r.Protocol = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
 		{"the same acid", func(r *Request) { r.Working = 0.65 }, NoteScaled, []float64{60, 65, 19.7, 18}},
 		// 3.7 mL a comb on eleven are 41 mL of 60 %, 28.1 g; twelve of 2 mL seven times 115 g.
 		{"much for a box", func(r *Request) {
 			r.Own, r.Colonies = &Rule{Per: PerComb, ML: 3.7, At: 0.6, From: Below}, []hive.Colony{colony("A", false, 11)}
 		}, NoteBoxHigh, []float64{28.106, 25}},
-		{"much for a course", func(r *Request) { r.School, r.Visits = "floor-sheet", 8 }, NoteAllHigh, []float64{164.52, 150}},
+		{"much for a course", func(r *Request) { r.Protocol, r.Visits = "floor-sheet", 8 }, NoteAllHigh, []float64{164.52, 150}},
 		{"many visits", func(r *Request) { r.Visits = 7 }, NoteMany, []float64{7, 6}},
 		{"too few visits", func(r *Request) { r.Visits = 2 }, NoteVisits, []float64{2, 3}},
 		{"too far apart", func(r *Request) { r.Apart = 9 }, NoteApart, []float64{9, 4, 7}},
@@ -293,7 +293,7 @@ func TestNotes(t *testing.T) {
 		// 22.85 g of 60 % take 16.13 g of 85 %, 13.49 mL.
 		{"not enough stock", func(r *Request) { r.Hold.Volume = 10 }, NoteHolding, []float64{3.49}},
 		{"a nuc's part", func(r *Request) {
-			r.School, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
+			r.Protocol, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
 		}, NoteNuc, nil},
 		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, []float64{1, 0.031}},
 	} {
@@ -366,9 +366,9 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 	}
 }
 
-// A warning that always stands is none: every school at its own amount, on boxes of 8 to
+// A warning that always stands is none: every protocol at its own amount, on boxes of 8 to
 // 12 combs, and a label's pads whatever they hold, are quiet.
-func TestSchoolsAreQuietAtTheirOwnAmount(t *testing.T) {
+func TestProtocolsAreQuietAtTheirOwnAmount(t *testing.T) {
 	quietly := func(name string, p Plan) {
 		for _, n := range p.Notes {
 			if n.Warn {
@@ -377,9 +377,9 @@ func TestSchoolsAreQuietAtTheirOwnAmount(t *testing.T) {
 		}
 	}
 	for combs := 8; combs <= 12; combs++ {
-		for _, school := range Schools {
-			quietly(school.ID, plan(t, func(r *Request) {
-				r.School, r.Colonies = school.ID, []hive.Colony{colony("A", false, combs)}
+		for _, protocol := range Protocols {
+			quietly(protocol.ID, plan(t, func(r *Request) {
+				r.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, combs)}
 			}))
 		}
 		quietly("a label's pads", plan(t, func(r *Request) {

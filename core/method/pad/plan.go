@@ -88,7 +88,7 @@ func New(r Request) (Plan, error) {
 	return p, nil
 }
 
-// rule is the school's, the keeper's own, or what the card says of the course.
+// rule is the protocol's, the keeper's own, or what the card says of the course.
 func (r Request) rule() Rule {
 	switch {
 	case r.Hold.Kind == ReadyPads:
@@ -102,8 +102,8 @@ func (r Request) rule() Rule {
 		}
 		return own
 	}
-	school, _ := Find(r.School)
-	rule := school.Rule
+	protocol, _ := Find(r.Protocol)
+	rule := protocol.Rule
 	if r.Visits != 0 {
 		rule.Visits = r.Visits
 	}

@@ -74,10 +74,10 @@ type Prices struct{ StockL float64 }
 type Request struct {
 	Hold     Hold
 	Working  chem.Share
-	School   string // or Own
+	Protocol string // or Own
 	Own      *Rule
-	Visits   int // 0: the school's
-	Apart    int // days; 0: the school's
+	Visits   int // 0: the protocol's
+	Apart    int // days; 0: the protocol's
 	Size     Size
 	Colonies []hive.Colony
 	Mean     *Mean // used when there are no colonies
@@ -124,8 +124,8 @@ func (r Request) checkAcid(l *fault.List) {
 	if r.Hold.Volume != 0 {
 		l.Within("hold.volume_ml", float64(r.Hold.Volume), 10, 100000, "mL")
 	}
-	if _, ok := Find(r.School); !ok && r.Own == nil {
-		l.Add("amount.school", fault.Unknown)
+	if _, ok := Find(r.Protocol); !ok && r.Own == nil {
+		l.Add("amount.protocol", fault.Unknown)
 	}
 	r.checkMean(l)
 	if len(*l) == before { // amounts go by all of that

@@ -94,13 +94,13 @@ func TestEndsOfEachFigure(t *testing.T) {
 		}
 	}
 	for field, spoil := range map[string]func(*Request){
-		"hold.kind":      func(r *Request) { r.Hold.Kind = "vinegar" },
-		"amount.per":     func(r *Request) { own(r).Per = "hive" },
-		"amount.from":    func(r *Request) { own(r).From = "aside" },
-		"amount.school":  func(r *Request) { r.School = "" },
-		"size.by":        func(r *Request) { r.Size.By = "eye" },
-		"hold.card.per":  func(r *Request) { card(r).Per = PerComb },
-		"hold.card.from": func(r *Request) { card(r).From = "" },
+		"hold.kind":       func(r *Request) { r.Hold.Kind = "vinegar" },
+		"amount.per":      func(r *Request) { own(r).Per = "hive" },
+		"amount.from":     func(r *Request) { own(r).From = "aside" },
+		"amount.protocol": func(r *Request) { r.Protocol = "" },
+		"size.by":         func(r *Request) { r.Size.By = "eye" },
+		"hold.card.per":   func(r *Request) { card(r).Per = PerComb },
+		"hold.card.from":  func(r *Request) { card(r).From = "" },
 	} {
 		r := quiet()
 		spoil(&r)

@@ -21,7 +21,7 @@ var (
 	}}
 )
 
-// Keepings: no school gives days for working acid; it keeps as its stock does.
+// Keepings: no protocol gives days for working acid; it keeps as its stock does.
 var Keepings = []mixing.Keeping{{Store: "closed"}}
 
 // headroom of the bottle, so that it is never filled to the brim.

@@ -12,8 +12,8 @@ import (
 // What a keeper should know of a pot; the figures that each note carries are
 // named behind it.
 const (
-	NoteWeak     note.Code = "below_schools"   // strength, weakest school: %
-	NoteStrong   note.Code = "above_schools"   // strength, strongest school: %
+	NoteWeak     note.Code = "below_protocols" // strength, weakest protocol: %
+	NoteStrong   note.Code = "above_protocols" // strength, strongest protocol: %
 	NoteUptake   note.Code = "much_uptake"     // uptake, the trade's most: g
 	NoteHot      note.Code = "hot_pot"         // heat, usual: °C
 	NoteShort    note.Code = "runs_short"      // pieces asked, pieces that the pot does

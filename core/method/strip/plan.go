@@ -35,7 +35,7 @@ type Bundles struct {
 type Plan struct {
 	Pot
 	Strength     chem.Share // OAD in the liquor by mass
-	Below, Above string     // schools
+	Below, Above string     // protocols
 	Colonies     []ColonyStrips
 	Need         int // pieces that the colonies, or else the count, ask for
 	Strips       int // pieces to be soaked
@@ -137,8 +137,8 @@ func (r Request) recipe() Recipe {
 	if r.Aim.Own != nil {
 		return *r.Aim.Own
 	}
-	school, _ := Find(r.Aim.School)
-	return school.Recipe
+	protocol, _ := Find(r.Aim.Protocol)
+	return protocol.Recipe
 }
 
 func (r Request) place(i int, l *fault.List) ColonyStrips {

@@ -24,7 +24,7 @@ func near(t *testing.T, what string, got, want, tolerance float64) {
 // forty is 40 strips of 20 g by the trade's pot, in glycerol of 99.5 %.
 func forty() Request {
 	return Request{
-		Aim: Aim{School: "two-to-three"}, Glycerol: 0.995, Heat: 70,
+		Aim: Aim{Protocol: "two-to-three"}, Glycerol: 0.995, Heat: 70,
 		Layout: Layout{Carrier: Fibre}, Number: DefaultNumber, Uptake: 20,
 		Size: Size{By: SizeStrips, Strips: 40}, Headroom: 0.3, Balance: mixing.Balance{Division: 1},
 	}
@@ -72,9 +72,9 @@ func TestPotForStrips(t *testing.T) {
 	}
 }
 
-// The table of schools: its strength with strong and with weak glycerol, and where
+// The table of protocols: its strength with strong and with weak glycerol, and where
 // a liquor stands among them.
-func TestSchools(t *testing.T) {
+func TestProtocols(t *testing.T) {
 	for _, c := range []struct {
 		id           string
 		strong, weak float64 // % acid with glycerol of 99.5 and of 86 %
@@ -118,7 +118,7 @@ func TestSizes(t *testing.T) {
 		{"ten strips and what stays", func(r *Request) { r.Size.Strips, r.Stays = 10, 120 }, 125.02, 236.28, 361.30, 10},
 		// 86 %: 750 mL weigh 922.5 g; 500/1422.5 = 0.35149 of 800 g.
 		{"weak glycerol", func(r *Request) { r.Glycerol = 0.86 }, 281.20, 518.80, 800, 40},
-		{"one to one", func(r *Request) { r.Aim.School = "one-to-one" }, 400, 400, 800, 40},
+		{"one to one", func(r *Request) { r.Aim.Protocol = "one-to-one" }, 400, 400, 800, 40},
 		{"own, by weight", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 30, Glycerol: 50}} }, 300, 500, 800, 40},
 		{"12 colonies with 3 each", func(r *Request) { r.Size = Size{By: SizeCount, Colonies: 12, Each: 3} }, 249.13, 470.87, 720, 36},
 		// 200 g of 40 % bring 80 g acid.
@@ -168,8 +168,8 @@ func TestNotes(t *testing.T) {
 		code    note.Code
 		figures []float64
 	}{
-		{"weaker than every school", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 300, Glycerol: 700}} }, NoteWeak, []float64{30, 34.602}},
-		{"stronger than every school", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 104, Glycerol: 100}} }, NoteStrong, []float64{50.98, 50}},
+		{"weaker than every protocol", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 300, Glycerol: 700}} }, NoteWeak, []float64{30, 34.602}},
+		{"stronger than every protocol", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 104, Glycerol: 100}} }, NoteStrong, []float64{50.98, 50}},
 		{"a thirsty strip", func(r *Request) { r.Uptake = 25 }, NoteUptake, []float64{25, 22}},
 		{"a hot pot", func(r *Request) { r.Heat = 75 }, NoteHot, []float64{75, 70}},
 		{"carried of another strength", func(r *Request) { r.Carried = Carried{100, 0.4, 0} }, NoteCarried, []float64{40, 34.602}},
@@ -289,7 +289,7 @@ func TestUsualNumbersAreQuiet(t *testing.T) {
 				box.Seams = box.Cluster(4 * seams)
 				r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{box}}}
 				if sponge {
-					r.Aim, r.Layout, r.Number, r.Uptake = Aim{School: "one-to-one"}, Layout{Carrier: Sponge}, Number{By: PerBox, Each: SpongesPerBox}, 50
+					r.Aim, r.Layout, r.Number, r.Uptake = Aim{Protocol: "one-to-one"}, Layout{Carrier: Sponge}, Number{By: PerBox, Each: SpongesPerBox}, 50
 				}
 				p, err := New(r)
 				if err != nil {

@@ -12,13 +12,13 @@ const (
 	MinLiquor = 20.0     // g
 	MaxLiquor = 150000.0 // g
 	MaxStrips = 20000
-	// MinRatio and MaxRatio bound g OAD to 1 g glycerol: the strongest school puts
+	// MinRatio and MaxRatio bound g OAD to 1 g glycerol: the strongest protocol puts
 	// in 1 : 1, and a tenth more is taken for a slip of the pen.
 	MinRatio = 0.1
 	MaxRatio = 1.1
 )
 
-// Temperatures of the pot, °C: the usual one, the gentler school's, and the one
+// Temperatures of the pot, °C: the usual one, the gentler protocol's, and the one
 // that is never gone above.
 const (
 	UsualHeat   chem.Celsius = 70
@@ -27,10 +27,10 @@ const (
 	LowestHeat  chem.Celsius = 50
 )
 
-// Aim is the wanted recipe: a school, or the keeper's own.
+// Aim is the wanted recipe: a protocol, or the keeper's own.
 type Aim struct {
-	School string
-	Own    *Recipe
+	Protocol string
+	Own      *Recipe
 }
 
 // SizeBy is what settles how much is made.
@@ -165,8 +165,8 @@ func (how Layout) check(l *fault.List) {
 
 func (a Aim) check(glycerol chem.Share, l *fault.List) {
 	if a.Own == nil {
-		if _, ok := Find(a.School); !ok {
-			l.Add("recipe.school", fault.Unknown)
+		if _, ok := Find(a.Protocol); !ok {
+			l.Add("recipe.protocol", fault.Unknown)
 		}
 		return
 	}

@@ -71,7 +71,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		"carrier":           func(r *Request) { r.Layout.Carrier = "rope" },
 		"number.by":         func(r *Request) { r.Number.By = "feel" },
 		"size.by":           func(r *Request) { r.Size.By = "eye" },
-		"recipe.school":     func(r *Request) { r.Aim.School = "" },
+		"recipe.protocol":   func(r *Request) { r.Aim.Protocol = "" },
 		"recipe.oad_g":      func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 5, Glycerol: 100}} }, // a twentieth
 		"carried.grams":     func(r *Request) { r.Carried.Mass = -5 },
 		"colonies":          func(r *Request) { r.Size = Size{By: SizeColonies} },

@@ -1,6 +1,6 @@
 export const text = {
   title: 'Label cards',
-  hint: 'Copy the label of the product in your hand. A card can stand wherever a school can: it is judged by, and it doses. The label itself comes first, always.',
+  hint: 'Copy the label of the product in your hand. A card can stand wherever a protocol can: it is judged by, and it doses. The label itself comes first, always.',
   blank: 'New card from a blank:',
   none: 'No cards yet.',
   name: 'What you call it',

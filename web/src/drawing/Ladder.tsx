@@ -26,7 +26,7 @@ const HEIGHT = 136
 const BOTTOM = HEIGHT - 10
 const ROW = 21
 
-/** The schools by strength, the weakest lowest, and where this batch stands among them. */
+/** The protocols by strength, the weakest lowest, and where this batch stands among them. */
 export function Ladder({ rungs, unit, places = 0, at, fill, chosen, onChoose }: Props) {
   const strengths = rungs.map((r) => r.at)
   const low = Math.min(...strengths, at ?? Infinity) - 4
@@ -58,7 +58,7 @@ export function Ladder({ rungs, unit, places = 0, at, fill, chosen, onChoose }: 
           <g
             key={r.id}
             className={onChoose ? styles.live : undefined}
-            data-school={r.id}
+            data-protocol={r.id}
             {...(onChoose
               ? {
                   role: 'button',

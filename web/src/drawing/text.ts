@@ -10,6 +10,6 @@ export const text = {
   vessels: { jar: 'jar', pot: 'pot', bottle: 'bottle', packet: 'packet' },
   vessel: (kind: string, figure: string, unit: string) => `a ${kind} with ${figure} ${unit}`,
   vesselOf: (ml: number, kind: string) => `${ml >= 1000 ? `${ml / 1000} L` : `${ml} mL`} ${kind}`.trim(),
-  ladder: 'strength among the schools',
+  ladder: 'strength among the standard recipes',
   rung: (name: string, strength: string) => `${name}, ${strength}`,
 }

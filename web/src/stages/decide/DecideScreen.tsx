@@ -95,7 +95,7 @@ export default function DecideScreen() {
             />
           </div>
         </div>
-        <div className={styles.schools}>
+        <div className={styles.protocols}>
           <span className="quiet">{text.under}</span>
           {METHODS.map((m) => (
             <label key={m}>
@@ -104,9 +104,9 @@ export default function DecideScreen() {
                 value={c.under[m]}
                 onChange={(e) => set({ ...c, under: { ...c.under, [m]: e.target.value } })}
               >
-                {schoolsOf(m).map((s) => (
+                {protocolsOf(m).map((s) => (
                   <option key={s} value={s}>
-                    {text.schools[s]}
+                    {text.protocols[s]}
                   </option>
                 ))}
                 {cards.data
@@ -163,7 +163,7 @@ export default function DecideScreen() {
   )
 }
 
-const schoolsOf = (m: Method) =>
+const protocolsOf = (m: Method) =>
   m === 'dribble'
     ? ['', 'winter', 'winter-tight', 'winter-loose', 'in-season']
     : m === 'strip'

@@ -276,7 +276,7 @@ export const text = {
     again: 'a second count would tell more',
   },
   head: { hive: 'Hive', mites: 'Mites' },
-  schools: {
+  protocols: {
     '': 'as usual',
     winter: 'winter, 0 to 10 °C',
     'winter-tight': 'tight cluster, 0 to 5 °C',

@@ -107,7 +107,7 @@ function Doses({ plan, device }: { plan: Answer; device: Device }) {
 function strengthName(request: Request): string {
   if (request.hold.kind === 'ready_to_use') return text.byCard
   const aim = request.strength
-  if (aim?.by === 'school') return mix.schoolNames[aim.school ?? ''] ?? ''
+  if (aim?.by === 'protocol') return mix.protocolNames[aim.protocol ?? ''] ?? ''
   return aim?.by === 'packet' ? text.asPacket : text.own
 }
 

@@ -27,7 +27,7 @@ export function HoldPanel({ draft, change }: { draft: DribbleDraft; change: Chan
         onChange={(kind) =>
           change((d) => {
             d.hold.kind = kind
-            if (kind !== 'packet' && d.aim.by === 'packet') d.aim.by = 'school'
+            if (kind !== 'packet' && d.aim.by === 'packet') d.aim.by = 'protocol'
           })
         }
       />

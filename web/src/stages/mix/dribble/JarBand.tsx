@@ -10,7 +10,7 @@ import styles from '../mix.module.css'
 import { text } from './text'
 import type { Answer } from './request'
 
-/** The jar filled to the volume, and the ladder of schools beside it. */
+/** The jar filled to the volume, and the ladder of protocols beside it. */
 export function JarBand({
   draft,
   plan,
@@ -21,14 +21,14 @@ export function JarBand({
   change: Change<DribbleDraft>
 }) {
   const { system } = useUnits()
-  const schools = useQuery({
-    queryKey: ['schools', 'dribble'],
-    queryFn: async ({ signal }) => (await client.GET('/api/dribble/schools', { signal })).data,
+  const protocols = useQuery({
+    queryKey: ['protocols', 'dribble'],
+    queryFn: async ({ signal }) => (await client.GET('/api/dribble/protocols', { signal })).data,
     staleTime: Infinity,
   })
-  const rungs = (schools.data ?? []).map((s) => ({
+  const rungs = (protocols.data ?? []).map((s) => ({
     id: s.id,
-    name: text.schoolNames[s.id] ?? s.id,
+    name: text.protocolNames[s.id] ?? s.id,
     at: s.strength.g_per_l,
   }))
   const made = plan ? volume(plan.volume_ml, system) : { value: '–', unit: '' }
@@ -48,14 +48,14 @@ export function JarBand({
           unit="g/L"
           fill="jar"
           at={plan && plan.strength.g_per_l > 0 ? plan.strength.g_per_l : undefined}
-          chosen={draft.aim.by === 'school' ? draft.aim.school : undefined}
+          chosen={draft.aim.by === 'protocol' ? draft.aim.protocol : undefined}
           onChoose={
             draft.hold.kind === 'ready_to_use'
               ? undefined
               : (id) =>
                   change((d) => {
-                    d.aim.by = 'school'
-                    d.aim.school = id
+                    d.aim.by = 'protocol'
+                    d.aim.protocol = id
                   })
           }
         />

@@ -7,14 +7,14 @@ import type { DribbleDraft, StrengthForm } from './draft'
 import { nameIn } from '../text'
 import { text } from './text'
 
-/** How strong: a school from the ladder, the packet's own label, or a free value. */
+/** How strong: a protocol from the ladder, the packet's own label, or a free value. */
 export function StrengthPanel({ draft, change }: { draft: DribbleDraft; change: Change<DribbleDraft> }) {
   const { aim, hold } = draft
   const options = text.aims.filter(([by]) => by !== 'packet' || hold.kind === 'packet')
   return (
     <Section
       title={text.strength}
-      brief={aim.by === 'school' ? text.schoolNames[aim.school] : nameIn(text.aims, aim.by)}
+      brief={aim.by === 'protocol' ? text.protocolNames[aim.protocol] : nameIn(text.aims, aim.by)}
     >
       <Choice
         label={text.strength}
@@ -24,7 +24,7 @@ export function StrengthPanel({ draft, change }: { draft: DribbleDraft; change: 
         path="strength.by"
         onChange={(by) => change((d) => void (d.aim.by = by))}
       />
-      <FaultLine path="strength.school" />
+      <FaultLine path="strength.protocol" />
       {aim.by === 'value' && (
         <>
           <Field

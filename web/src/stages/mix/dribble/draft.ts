@@ -14,8 +14,8 @@ export interface DribbleDraft {
     card: { name: string; actives: CardActive[]; rows: CardRow[]; repeats: string }
   }
   aim: {
-    by: 'school' | 'value' | 'packet'
-    school: string
+    by: 'protocol' | 'value' | 'packet'
+    protocol: string
     value: string
     form: StrengthForm
     basis: Basis | ''
@@ -82,7 +82,7 @@ export const empty = (): DribbleDraft => ({
     stock: { value: '', form: 'percent_wv', basis: '', sugar: '0' },
     card: { name: '', actives: [], rows: [{ upTo: '', dose: '' }], repeats: '' },
   },
-  aim: { by: 'school', school: 'label-litre', value: '', form: 'g_per_l', basis: '' },
+  aim: { by: 'protocol', protocol: 'label-litre', value: '', form: 'g_per_l', basis: '' },
   ratio: '',
   thinSugar: '30',
   size: { by: 'boards', volume: '', colonies: '', reserve: '10' },
@@ -135,7 +135,7 @@ export function adopt(plan: Schemas['DribbleRequest']): DribbleDraft {
   const s = plan.strength
   if (s) {
     d.aim.by = s.by
-    d.aim.school = s.school ?? d.aim.school
+    d.aim.protocol = s.protocol ?? d.aim.protocol
     d.aim.value = typed(s.value)
     d.aim.form = (s.form as DribbleDraft['aim']['form'] | undefined) ?? 'g_per_l'
     d.aim.basis = basisOf(s.basis)

@@ -16,8 +16,8 @@ export function read(draft: Draft): Reading<Request> {
   const request: Request = {
     hold: readHold(d.hold, r),
     strength: {
-      by: d.hold.kind === 'packet' || d.aim.by !== 'packet' ? d.aim.by : 'school',
-      school: d.aim.school,
+      by: d.hold.kind === 'packet' || d.aim.by !== 'packet' ? d.aim.by : 'protocol',
+      protocol: d.aim.protocol,
       value: r.number('strength.value', d.aim.value),
       form: d.aim.form,
       basis: d.aim.basis,

@@ -50,7 +50,7 @@ export const text = {
   cardRepeats: 'Repeats with brood',
   strength: 'How strong',
   aims: [
-    ['school', 'A school'],
+    ['protocol', 'A protocol'],
     ['packet', 'As its label'],
     ['value', 'My own'],
   ] as const,
@@ -64,7 +64,7 @@ export const text = {
     ['g_per_colony', 'g at the cap'],
   ] as const,
   ratio: 'Sugar to 1 g water',
-  schoolNames: {
+  protocolNames: {
     mild: 'mild',
     'label-litre': 'label litre',
     medium: 'medium',
@@ -113,7 +113,7 @@ export const text = {
   flat: 'Flat, full-size',
   nucFlat: 'Flat, nucs',
   bySeam: 'by seam',
-  flatHint: 'Empty: by seam. One school gives every full-size colony 50; nucs 12 or 25.',
+  flatHint: 'Empty: by seam. One standard way gives every full-size colony 50; nucs 12 or 25.',
   fridge: 'Fridge',
   yard: 'Yard',
   priceOf: {

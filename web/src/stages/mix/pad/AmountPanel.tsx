@@ -5,7 +5,7 @@ import { Section } from '../../../parts/Section'
 import { fixed } from '../../../units/format'
 import type { Change } from '../draft'
 import type { PadDraft } from './draft'
-import { usePadSchool } from './schools'
+import { usePadProtocol } from './protocols'
 import { text } from './text'
 
 interface Props {
@@ -28,18 +28,18 @@ export function WorkingPanel({ draft, change }: Props) {
   )
 }
 
-/** How much a colony gets, by a school or one's own; and the course of visits. */
+/** How much a colony gets, by a protocol or one's own; and the course of visits. */
 export function AmountPanel({ draft, change }: Props) {
   const { amount } = draft
-  const school = usePadSchool(amount.by)
+  const protocol = usePadProtocol(amount.by)
   const usual = (v: number | undefined) => (v === undefined ? text.once : fixed(v, 0))
   return (
-    <Section title={text.amount} brief={text.schoolNames[amount.by]}>
+    <Section title={text.amount} brief={text.protocolNames[amount.by]}>
       <Choice
         label={text.amount}
         value={amount.by as (typeof text.amounts)[number][0]}
         options={text.amounts}
-        path="amount.school"
+        path="amount.protocol"
         onChange={(by) => change((d) => void (d.amount.by = by))}
       />
       {amount.by === 'own' && (
@@ -81,12 +81,12 @@ export function AmountPanel({ draft, change }: Props) {
         part={amount}
         set={(key, v) => change((d) => void (d.amount[key] = v))}
         rows={[
-          { of: 'visits', label: text.visits, path: 'amount.visits', placeholder: usual(school?.visits) },
+          { of: 'visits', label: text.visits, path: 'amount.visits', placeholder: usual(protocol?.visits) },
           {
             of: 'apart',
             label: text.apart,
             path: 'amount.days_apart',
-            placeholder: school ? usual(school.days_apart) : '',
+            placeholder: protocol ? usual(protocol.days_apart) : '',
           },
         ]}
       />

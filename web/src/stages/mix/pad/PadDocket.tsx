@@ -60,7 +60,10 @@ function titleOf(plan: Answer, system: System): string {
 
 function subOf(plan: Answer, request: Request): string[] {
   if (!plan.dilution) return [request.hold.card?.name ?? '']
-  return [text.of(tenths(plan.working_percent ?? 0)), mix.schoolNames[request.amount?.school ?? 'own'] ?? '']
+  return [
+    text.of(tenths(plan.working_percent ?? 0)),
+    mix.protocolNames[request.amount?.protocol ?? 'own'] ?? '',
+  ]
 }
 
 /** Acid that is used as it was bought is not poured into water. */

@@ -14,7 +14,7 @@ import { AmountPanel, WorkingPanel } from './AmountPanel'
 import { HoldPanel } from './HoldPanel'
 import { Buying, HivesPanel, SheetPanel, SizePanel } from './SizePanel'
 import { read, type Answer } from './request'
-import { ruleOf, usePadSchool } from './schools'
+import { ruleOf, usePadProtocol } from './protocols'
 import { text } from './text'
 
 /** The Mix screen of formic acid and its pads. */
@@ -25,7 +25,7 @@ export default function PadMix(workplace: Workplace) {
   const reading = read(draft)
   const asked = useAnswer('pad', reading, (body, signal) => client.POST('/api/pad/plan', { body, signal }))
   const plan = asked.answer
-  const school = usePadSchool(own.amount.by)
+  const protocol = usePadProtocol(own.amount.by)
   const ready = own.hold.kind === 'ready_pads'
   return (
     <Frame
@@ -63,7 +63,7 @@ export default function PadMix(workplace: Workplace) {
           <Hives
             draft={draft}
             change={change}
-            rule={ready ? own.hold.card.name : ruleOf(school)}
+            rule={ready ? own.hold.card.name : ruleOf(protocol)}
             hint={text.hint}
             card={(colony, i) => (
               <PadCard

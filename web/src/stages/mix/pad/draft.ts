@@ -29,7 +29,7 @@ export interface PadDraft {
   }
   working: string
   amount: {
-    /** A school's id, or own. */
+    /** A protocol's id, or own. */
     by: string
     per: Per
     ml: string
@@ -112,7 +112,7 @@ export function adopt(plan: Schemas['PadRequest']): PadDraft {
   const a = plan.amount
   if (a)
     d.amount = {
-      by: a.school ?? 'own',
+      by: a.protocol ?? 'own',
       per: (a.per as Per | undefined) ?? d.amount.per,
       ml: typed(a.ml),
       at: typed(a.at_percent),

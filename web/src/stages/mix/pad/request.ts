@@ -93,7 +93,7 @@ function readAmount(a: PadDraft['amount'], r: Reader): Request['amount'] {
     visits: r.whole('amount.visits', a.visits),
     days_apart: r.whole('amount.days_apart', a.apart),
   }
-  if (a.by !== 'own') return { school: a.by, ...course }
+  if (a.by !== 'own') return { protocol: a.by, ...course }
   return {
     ...course,
     per: a.per,

@@ -41,7 +41,7 @@ export const text = {
     ['bottle-wick', 'Bottle and wick'],
     ['own', 'By label, or my own'],
   ] as const,
-  schoolNames: {
+  protocolNames: {
     'sponge-above': 'sponge above',
     'sponge-below': 'sponge below',
     'floor-sheet': 'floor sheet',

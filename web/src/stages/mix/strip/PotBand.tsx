@@ -19,14 +19,14 @@ interface Props {
 /** The pot filled with liquor, and the ladder of recipes beside it. */
 export function PotBand({ draft, plan, change }: Props) {
   const { system } = useUnits()
-  const schools = useQuery({
-    queryKey: ['schools', 'strip'],
-    queryFn: async ({ signal }) => (await client.GET('/api/strip/schools', { signal })).data,
+  const protocols = useQuery({
+    queryKey: ['protocols', 'strip'],
+    queryFn: async ({ signal }) => (await client.GET('/api/strip/protocols', { signal })).data,
     staleTime: Infinity,
   })
-  const rungs = (schools.data ?? []).map((s) => ({
+  const rungs = (protocols.data ?? []).map((s) => ({
     id: s.id,
-    name: text.schoolNames[s.id] ?? s.id,
+    name: text.protocolNames[s.id] ?? s.id,
     at: s.liquor.oad_percent,
   }))
   const made = plan ? volume(plan.liquor.volume_ml, system) : { value: '–', unit: '' }
@@ -64,11 +64,11 @@ export function PotBand({ draft, plan, change }: Props) {
           places={1}
           fill="pot"
           at={plan?.liquor.oad_percent}
-          chosen={draft.recipe.by === 'school' ? draft.recipe.school : undefined}
+          chosen={draft.recipe.by === 'protocol' ? draft.recipe.protocol : undefined}
           onChoose={(id) =>
             change((d) => {
-              d.recipe.by = 'school'
-              d.recipe.school = id
+              d.recipe.by = 'protocol'
+              d.recipe.protocol = id
             })
           }
         />

@@ -14,11 +14,11 @@ interface Props {
   change: Change<StripDraft>
 }
 
-/** Acid to glycerol: a school, or one's own; and how strong the glycerol is. */
+/** Acid to glycerol: a protocol, or one's own; and how strong the glycerol is. */
 export function RecipePanel({ draft, change }: Props) {
   const { recipe } = draft
   const { system } = useUnits()
-  const chosen = recipe.by === 'own' ? 'own' : recipe.school
+  const chosen = recipe.by === 'own' ? 'own' : recipe.protocol
   return (
     <Section title={text.recipe} brief={nameIn(text.recipes, chosen)}>
       <Choice
@@ -26,11 +26,11 @@ export function RecipePanel({ draft, change }: Props) {
         value={chosen as (typeof text.recipes)[number][0]}
         options={text.recipes}
         columns={3}
-        path="recipe.school"
+        path="recipe.protocol"
         onChange={(key) =>
           change((d) => {
-            d.recipe.by = key === 'own' ? 'own' : 'school'
-            if (key !== 'own') d.recipe.school = key
+            d.recipe.by = key === 'own' ? 'own' : 'protocol'
+            if (key !== 'own') d.recipe.protocol = key
           })
         }
       />

@@ -137,6 +137,6 @@ function work(plan: Answer, carrier: Carrier, system: System): string[] {
 }
 
 function recipeName(request: Request): string {
-  const { school } = request.recipe
-  return school ? (mix.schoolNames[school] ?? school) : mix.ownName
+  const { protocol } = request.recipe
+  return protocol ? (mix.protocolNames[protocol] ?? protocol) : mix.ownName
 }

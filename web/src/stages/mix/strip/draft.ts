@@ -11,7 +11,7 @@ export type Marks = 'seam' | 'strip' | 'brood'
 
 /** What is the strips' own in a plan being typed. */
 export interface StripDraft {
-  recipe: { by: 'school' | 'own'; school: string; oad: string; glycerol: string; per: 'ml' | 'g' }
+  recipe: { by: 'protocol' | 'own'; protocol: string; oad: string; glycerol: string; per: 'ml' | 'g' }
   glycerol: string
   /** The acid as bought is without crystal water. */
   anhydrous?: boolean
@@ -40,7 +40,7 @@ export interface StripDraft {
 }
 
 export const empty = (): StripDraft => ({
-  recipe: { by: 'school', school: 'two-to-three', oad: '500', glycerol: '750', per: 'ml' },
+  recipe: { by: 'protocol', protocol: 'two-to-three', oad: '500', glycerol: '750', per: 'ml' },
   glycerol: '99.5',
   warmTo: '70',
   carrier: 'strip',
@@ -68,8 +68,8 @@ export const empty = (): StripDraft => ({
 /** The inverse of read. */
 export function adopt(plan: Schemas['StripRequest']): StripDraft {
   const d = empty()
-  const { school, oad_g, glycerol_g, glycerol_ml } = plan.recipe
-  if (school) d.recipe.school = school
+  const { protocol, oad_g, glycerol_g, glycerol_ml } = plan.recipe
+  if (protocol) d.recipe.protocol = protocol
   else
     d.recipe = {
       ...d.recipe,

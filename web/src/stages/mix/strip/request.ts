@@ -56,7 +56,7 @@ function readNumber(d: StripDraft['number'], r: Reader): Request['number'] {
 }
 
 function readRecipe(d: StripDraft['recipe'], r: Reader): Request['recipe'] {
-  if (d.by === 'school') return { school: d.school }
+  if (d.by === 'protocol') return { protocol: d.protocol }
   const path = d.per === 'ml' ? 'recipe.glycerol_ml' : 'recipe.glycerol_g'
   const glycerol = r.number(path, d.glycerol)
   return {

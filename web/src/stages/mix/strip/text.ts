@@ -6,7 +6,7 @@ export const text = {
     ['one-to-one', 'One to one'],
     ['own', 'My own'],
   ] as const,
-  schoolNames: {
+  protocolNames: {
     'two-to-three': 'two to three',
     'one-to-one': 'one to one',
   } as Record<string, string>,
@@ -21,7 +21,7 @@ export const text = {
   glycerol: 'Glycerol bought at',
   warmTo: 'Pot kept at',
   warmHint: (at: (celsius: number) => string) =>
-    `Usual ${at(70)}; a gentler school stops at ${at(60)}. Never above ${at(77)}.`,
+    `Usual ${at(70)}; the gentler way stops at ${at(60)}. Never above ${at(77)}.`,
 
   carrier: 'Soaked into',
   carriers: [

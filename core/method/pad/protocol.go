@@ -4,7 +4,7 @@ package pad
 
 import "keeler/core/chem"
 
-// The strengths that the schools work with, by mass.
+// The strengths that the protocols work with, by mass.
 const (
 	WeakestWorking   chem.Share = 0.60
 	StrongestWorking chem.Share = 0.65
@@ -50,37 +50,37 @@ type Rule struct {
 // slow tells a filling that lasts from what is gone in a day or two.
 func (r Rule) slow() bool { return r.Per == PerDay || r.Per == "" }
 
-// School is one established way, and within what it is kept.
-type School struct {
+// Protocol is one established way, and within what it is kept.
+type Protocol struct {
 	ID                    string
 	Rule                  Rule
 	LeastVisits           int
 	LeastApart, MostApart int
 }
 
-// Schools is the table of established ways. Adding one is one entry here, its
+// Protocols is the table of established ways. Adding one is one entry here, its
 // words in the interface and a row in its test. By day it is the middle of what
 // is aimed at: 15 to 20 g for one box, 20 to 25 g for two.
-var Schools = []School{
+var Protocols = []Protocol{
 	{"floor-sheet", Rule{Per: PerColony, ML: 30, At: 0.60, From: Below, Visits: 4, Apart: 7}, 4, 4, 7},
 	{"sponge-above", Rule{Per: PerComb, ML: 2, At: 0.60, From: Above, Visits: 4, Apart: 5}, 3, 4, 7},
 	{"sponge-below", Rule{Per: PerComb, ML: 3, At: 0.60, From: Below, Visits: 4, Apart: 5}, 3, 4, 7},
 	{"bottle-wick", Rule{Per: PerDay, Day: [2]chem.Grams{17.5, 22.5}, Days: 14, From: Above, Visits: 1}, 1, 0, 0},
 }
 
-// DefaultSchool is the school a new plan starts from.
-const DefaultSchool = "sponge-above"
+// DefaultProtocol is the protocol a new plan starts from.
+const DefaultProtocol = "sponge-above"
 
 // fullCombs is the number of combs of the colony that an amount by the colony or
 // box is meant for; a nuc gets its part of it.
 const fullCombs = 10
 
-// Find looks a school up by its ID.
-func Find(id string) (School, bool) {
-	for _, s := range Schools {
+// Find looks a protocol up by its ID.
+func Find(id string) (Protocol, bool) {
+	for _, s := range Protocols {
 		if s.ID == id {
 			return s, true
 		}
 	}
-	return School{}, false
+	return Protocol{}, false
 }

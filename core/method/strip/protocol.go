@@ -26,24 +26,24 @@ func (r Recipe) Made(glycerol chem.Share) chem.Mixture {
 	return chem.Mixture{OAD: r.OAD, Glycerol: pure, Water: w - pure}
 }
 
-// School is one established recipe and what it is soaked into.
-type School struct {
+// Protocol is one established recipe and what it is soaked into.
+type Protocol struct {
 	ID      string
 	Recipe  Recipe
 	Carrier Carrier
 	Uptake  chem.Grams // of liquor by one piece, to start from; 0 when it must be weighed
 }
 
-// Schools is the table of established recipes, weakest first. Adding one is one
+// Protocols is the table of established recipes, weakest first. Adding one is one
 // entry here, its words in the interface and a row in its test. A pot of the
 // first does 60 to 70 strips, so that 20 g a strip leaves a little over.
-var Schools = []School{
+var Protocols = []Protocol{
 	{"two-to-three", Recipe{OAD: 500, Volume: 750}, Fibre, UsualUptake},
 	{"one-to-one", Recipe{OAD: 500, Glycerol: 500}, Sponge, 0},
 }
 
-// DefaultSchool is the school a new plan starts from.
-const DefaultSchool = "two-to-three"
+// DefaultProtocol is the protocol a new plan starts from.
+const DefaultProtocol = "two-to-three"
 
 // UsualUptake is what a fibre strip takes up, to start from.
 const UsualUptake chem.Grams = 20
@@ -52,23 +52,23 @@ const UsualUptake chem.Grams = 20
 // would leave nothing over.
 const MostUptake chem.Grams = 22
 
-// Find looks a school up by its ID.
-func Find(id string) (School, bool) {
-	for _, s := range Schools {
+// Find looks a protocol up by its ID.
+func Find(id string) (Protocol, bool) {
+	for _, s := range Protocols {
 		if s.ID == id {
 			return s, true
 		}
 	}
-	return School{}, false
+	return Protocol{}, false
 }
 
 // Strength is the share of OAD in the liquor by mass.
 func Strength(liquor chem.Mixture) chem.Share { return liquor.Share(liquor.OAD) }
 
-// Standing says where a liquor stands among the schools, each made with the same
-// glycerol; "" beyond either end. Within half a per cent it stands on a school.
+// Standing says where a liquor stands among the protocols, each made with the same
+// glycerol; "" beyond either end. Within half a per cent it stands on a protocol.
 func Standing(strength, glycerol chem.Share) (below, above string) {
-	for _, s := range Schools {
+	for _, s := range Protocols {
 		if strength < Strength(s.Recipe.Made(glycerol))*0.995 {
 			return below, s.ID
 		}
@@ -77,7 +77,7 @@ func Standing(strength, glycerol chem.Share) (below, above string) {
 	return below, ""
 }
 
-// Span is the strength of the weakest and of the strongest school.
+// Span is the strength of the weakest and of the strongest protocol.
 func Span(glycerol chem.Share) (weakest, strongest chem.Share) {
-	return Strength(Schools[0].Recipe.Made(glycerol)), Strength(Schools[len(Schools)-1].Recipe.Made(glycerol))
+	return Strength(Protocols[0].Recipe.Made(glycerol)), Strength(Protocols[len(Protocols)-1].Recipe.Made(glycerol))
 }
