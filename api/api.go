@@ -75,7 +75,7 @@ func register(h huma.API, d *desks) {
 	stocks(h, d)
 	yards(h, d)
 	colonies(h, d)
-	looks(h, d)
+	inspections(h, d)
 	counts(h, d)
 	cards(h, d)
 	deciding(h, d)

@@ -45,8 +45,8 @@ func TestRecordProblemsNameTheField(t *testing.T) {
 		{"POST", "/api/colonies/" + hive + "/end", `{"reason":"","version":1}`, "body.reason"},
 		{"POST", "/api/colonies/" + hive + "/split", `{"child":{"name":"",` + box + `}}`, "body.child.name"},
 		{"POST", "/api/colonies/" + hive + "/treatments", `{"id":"` + id + `","method":"pad","given_on":"yesterday"}`, "body.given_on"},
-		{"POST", "/api/inspections", `{"looks":[{"id":"` + id + `","colony_id":"` + hive + `","brood":"some"}]}`, "body.looks[0].brood"},
-		{"POST", "/api/inspections", `{"looks":[{"id":"` + id + `","colony_id":"` + hive + `","seams":-1}]}`, "body.looks[0].seams"},
+		{"POST", "/api/inspections", `{"inspections":[{"id":"` + id + `","colony_id":"` + hive + `","brood":"some"}]}`, "body.inspections[0].brood"},
+		{"POST", "/api/inspections", `{"inspections":[{"id":"` + id + `","colony_id":"` + hive + `","seams":-1}]}`, "body.inspections[0].seams"},
 		{"POST", "/api/counts", `{"counts":[{"id":"` + id + `","colony_id":"` + hive + `","kind":"board","mites":3}]}`, "body.counts[0].days"},
 		{"POST", "/api/counts", `{"counts":[{"id":"` + id + `","colony_id":"` + hive + `","kind":"wash","mites":3,"bees":0}]}`, "body.counts[0].bees"},
 		{"POST", "/api/counts", `{"counts":[{"id":"` + id + `","colony_id":"` + hive + `","kind":"wash","mites":3,"bees":300,"on":"2027-01-01"}]}`, "body.counts[0].on"},
@@ -92,7 +92,7 @@ func TestSeveralAtOnce(t *testing.T) {
 	if tally[http.StatusOK] != 1 || tally[http.StatusConflict] != 4 {
 		t.Errorf("got %v", tally)
 	}
-	look := `{"looks":[{"id":"` + uuid.NewString() + `","colony_id":"` + hive + `","brood":"none"}]}`
+	look := `{"inspections":[{"id":"` + uuid.NewString() + `","colony_id":"` + hive + `","brood":"none"}]}`
 	for range 3 {
 		all.Go(func() {
 			if status, answer := send(t, owner, http.MethodPost, "/api/inspections", look); status != http.StatusOK {
@@ -101,8 +101,8 @@ func TestSeveralAtOnce(t *testing.T) {
 		})
 	}
 	all.Wait()
-	if _, c := call(t, "/api/colonies/"+hive, ""); len(c["looks"].([]any)) != 1 {
-		t.Errorf("one look counts %d times", len(c["looks"].([]any)))
+	if _, c := call(t, "/api/colonies/"+hive, ""); len(c["inspections"].([]any)) != 1 {
+		t.Errorf("one look counts %d times", len(c["inspections"].([]any)))
 	}
 	if _, y := call(t, "/api/yards/"+yard, ""); y["colonies"] != 1.0 {
 		t.Errorf("got %v", y["colonies"])

@@ -26,10 +26,10 @@ var marked = map[string]string{
 }
 
 const (
-	box    = `"boxes":[{"kind":"deep","slots":["comb","comb"]}]`
-	card   = `"method":"strip","content":{"min_c":10,"max_c":30,"supers":"off","strip":{"by":"bees"}}`
-	recipe = `"recipe":{"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"},"size":{"by":"volume","volume_ml":100}}}`
-	lines  = `{"lines":[{"season":"winter","wash":3,"board":1},{"season":"spring","wash":2,"board":0},{"season":"early_summer","wash":3,"board":0},{"season":"late_summer","wash":3,"board":10},{"season":"autumn","wash":3,"board":0}]}`
+	box        = `"boxes":[{"kind":"deep","slots":["comb","comb"]}]`
+	card       = `"method":"strip","content":{"min_c":10,"max_c":30,"supers":"off","strip":{"by":"bees"}}`
+	recipe     = `"recipe":{"dribble":{"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"},"size":{"by":"volume","volume_ml":100}}}`
+	thresholds = `{"thresholds":[{"season":"winter","wash":3,"board":1},{"season":"spring","wash":2,"board":0},{"season":"early_summer","wash":3,"board":0},{"season":"late_summer","wash":3,"board":10},{"season":"autumn","wash":3,"board":0}]}`
 )
 
 // bodies has what is sent to each route; <yards> and the like are the marked rows.
@@ -37,7 +37,7 @@ const (
 var bodies = []struct{ call, body string }{
 	{"POST /api/yards", `{"id":"<yards>","name":"Marked yard","latitude":57}`},
 	{"POST /api/colonies", `{"id":"<colonies>","yard_id":"<yards>","name":"Marked hive",` + box + `}`},
-	{"POST /api/inspections", `{"looks":[{"id":"<inspections>","colony_id":"<colonies>","brood":"none","note":"Marked look"}]}`},
+	{"POST /api/inspections", `{"inspections":[{"id":"<inspections>","colony_id":"<colonies>","brood":"none","note":"Marked look"}]}`},
 	{"POST /api/colonies/{id}/treatments", `{"id":"<{treatment}>","method":"strip","what":"Marked strips","given_on":"2026-11-30"}`},
 	{"POST /api/counts", `{"counts":[{"id":"<counts>","colony_id":"<colonies>","kind":"board","mites":3,"days":7,"note":"Marked count"}]}`},
 	{"POST /api/cards", `{"id":"<cards>","name":"Marked card",` + card + `}`},
@@ -73,7 +73,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/batches/{id}/remarks", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dff","text":"Taken note"}`},
 	{"POST /api/batches/{id}/void", `{"reason":"Taken away"}`},
 	{"POST /api/import/colonies", "yard,colony,boxes\nTaken,Z,deep 2"},
-	{"PUT /api/lines", lines},
+	{"PUT /api/thresholds", thresholds},
 	{"POST /api/people/{id}/role", `{"role":"viewer"}`},
 	{"POST /api/password", `{"old":"no","new":"a longer password"}`},
 }

@@ -53,7 +53,7 @@ func TestBeesChanged(t *testing.T) {
 	} {
 		d, _, hives := ready(t, 5)
 		to := yard(t, d, "Elsewhere")
-		if _, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{ID: uuid.NewString(), ColonyID: hives[0], On: "2026-12-03", Queen: "laying"}}}); err != nil {
+		if _, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: hives[0], On: "2026-12-03", Queen: "laying"}}}); err != nil {
 			t.Fatal(err)
 		}
 		if err := c.change(d, hives[0], to); err != nil {
@@ -89,7 +89,7 @@ func (d Desk) boxes(t *testing.T, id, hive, queen string) error {
 // United with one that has brood, a broodless colony has brood until somebody looks.
 func TestUnitedTakesTheWorse(t *testing.T) {
 	d, _, hives := ready(t, 5)
-	_, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{ID: uuid.NewString(), ColonyID: hives[1], Brood: "much"}}})
+	_, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: hives[1], Brood: "much"}}})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -100,7 +100,7 @@ func TestUnitedTakesTheWorse(t *testing.T) {
 		t.Errorf("got %v", got)
 	}
 	no := false
-	_, err = d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{
+	_, err = d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{
 		ID: uuid.NewString(), ColonyID: hives[0], Board: [][]float64{{0, 1, 1, 1, 0}}, Brood: "none", Eggs: &no, Larvae: &no, Stores: "enough",
 	}}})
 	if err != nil {

@@ -146,8 +146,8 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		return wire.ColonyWhole{}, err
 	}
 	out := wire.ColonyWhole{
-		YardName: yard.Name,
-		Looks:    []wire.Look{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
+		YardName:    yard.Name,
+		Inspections: []wire.Inspection{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
 	}
 	past, err := d.past(ctx, timeOf(d.today()-memory))
 	if err != nil {
@@ -163,9 +163,9 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		return out, err
 	}
 	for _, l := range looks {
-		out.Looks = append(out.Looks, lookOf(l))
+		out.Inspections = append(out.Inspections, inspectionOf(l))
 	}
-	slices.Reverse(out.Looks)
+	slices.Reverse(out.Inspections)
 	treatments, err := d.op.Treatments(ctx, id, timeOf(0))
 	if err != nil {
 		return out, err
@@ -174,7 +174,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		k.treated(t, d.today())
 		out.Treatments = append(out.Treatments, treatmentOf(t, d.today()))
 	}
-	lines, err := d.lines(ctx)
+	thresholds, err := d.thresholds(ctx)
 	if err != nil {
 		return out, err
 	}
@@ -184,9 +184,9 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	}
 	for _, c := range counts {
 		if c.VoidedAt == nil {
-			k.counted(c, yard.Latitude, lines)
+			k.counted(c, yard.Latitude, thresholds)
 		}
-		out.Counts = append(out.Counts, countOf(c, yard.Latitude, lines))
+		out.Counts = append(out.Counts, countOf(c, yard.Latitude, thresholds))
 	}
 	events, err := d.op.Events(ctx, id)
 	for _, e := range events {

@@ -39,7 +39,7 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 
 // told gives counts with their standing, by the latitudes of their yards.
 func (d Desk) told(ctx context.Context, rows []store.MiteCount) (wire.CountBook, error) {
-	lines, err := d.lines(ctx)
+	thresholds, err := d.thresholds(ctx)
 	if err != nil {
 		return wire.CountBook{}, err
 	}
@@ -49,7 +49,7 @@ func (d Desk) told(ctx context.Context, rows []store.MiteCount) (wire.CountBook,
 	}
 	out := wire.CountBook{Counts: make([]wire.MiteCount, len(rows))}
 	for i, r := range rows {
-		out.Counts[i] = countOf(r, latitudes[r.ColonyID], lines)
+		out.Counts[i] = countOf(r, latitudes[r.ColonyID], thresholds)
 	}
 	return out, nil
 }
@@ -75,8 +75,8 @@ func (d Desk) VoidCount(ctx context.Context, id, reason string) error {
 	return d.op.VoidCount(ctx, id, reason, d.stamp())
 }
 
-func countOf(r store.MiteCount, latitude float64, lines mites.Lines) wire.MiteCount {
-	s := standing(r, latitude, lines)
+func countOf(r store.MiteCount, latitude float64, thresholds mites.Thresholds) wire.MiteCount {
+	s := standing(r, latitude, thresholds)
 	out := wire.MiteCount{
 		ID: r.ID, ColonyID: r.ColonyID, Kind: r.Kind, Mites: r.Mites, Days: r.Days, Bees: r.Bees,
 		On: r.CountedOn.Format(dateForm), Note: r.Note, Standing: &s,
@@ -87,48 +87,48 @@ func countOf(r store.MiteCount, latitude float64, lines mites.Lines) wire.MiteCo
 	return out
 }
 
-// lines are the trade's, with the operation's own over them.
-func (d Desk) lines(ctx context.Context) (mites.Lines, error) {
-	rows, err := d.op.Lines(ctx)
+// thresholds are the trade's, with the operation's own over them.
+func (d Desk) thresholds(ctx context.Context) (mites.Thresholds, error) {
+	rows, err := d.op.Thresholds(ctx)
 	out := mites.Trade
 	for _, r := range rows {
 		if r.Season >= 0 && r.Season < len(out) {
-			out[r.Season] = mites.Line{Wash: r.Wash, Board: r.Board}
+			out[r.Season] = mites.Threshold{Wash: r.Wash, Board: r.Board}
 		}
 	}
 	return out, err
 }
 
 // Lines tells where the operation acts, and where the trade does.
-func (d Desk) Lines(ctx context.Context) (wire.MiteLines, error) {
-	own, err := d.lines(ctx)
-	return wire.MiteLines{Lines: linesOf(own), Trade: linesOf(mites.Trade)}, err
+func (d Desk) Thresholds(ctx context.Context) (wire.Thresholds, error) {
+	own, err := d.thresholds(ctx)
+	return wire.Thresholds{Thresholds: thresholdsOf(own), Trade: thresholdsOf(mites.Trade)}, err
 }
 
-func linesOf(lines mites.Lines) []wire.MiteLine {
-	out := make([]wire.MiteLine, len(lines))
-	for i, l := range lines {
-		out[i] = wire.MiteLine{Season: calendar.Names[i], Wash: l.Wash, Board: l.Board}
+func thresholdsOf(thresholds mites.Thresholds) []wire.Threshold {
+	out := make([]wire.Threshold, len(thresholds))
+	for i, l := range thresholds {
+		out[i] = wire.Threshold{Season: calendar.Names[i], Wash: l.Wash, Board: l.Board}
 	}
 	return out
 }
 
-// SetLines changes where the operation acts.
-func (d Desk) SetLines(ctx context.Context, in wire.MiteLines) (wire.MiteLines, error) {
-	var lines mites.Lines
-	rows := make([]store.MiteLine, len(lines))
-	for i, l := range in.Lines {
+// SetThresholds changes where the operation acts.
+func (d Desk) SetThresholds(ctx context.Context, in wire.Thresholds) (wire.Thresholds, error) {
+	var thresholds mites.Thresholds
+	rows := make([]store.Threshold, len(thresholds))
+	for i, l := range in.Thresholds {
 		if l.Season != calendar.Names[i] {
-			return wire.MiteLines{}, fault.List{{Field: fault.Index("lines", i) + ".season", Reason: fault.Unknown}}
+			return wire.Thresholds{}, fault.List{{Field: fault.Index("thresholds", i) + ".season", Reason: fault.Unknown}}
 		}
-		lines[i] = mites.Line{Wash: l.Wash, Board: l.Board}
-		rows[i] = store.MiteLine{Season: i, Wash: l.Wash, Board: l.Board}
+		thresholds[i] = mites.Threshold{Wash: l.Wash, Board: l.Board}
+		rows[i] = store.Threshold{Season: i, Wash: l.Wash, Board: l.Board}
 	}
-	if err := lines.Check(); err != nil {
-		return wire.MiteLines{}, err
+	if err := thresholds.Check(); err != nil {
+		return wire.Thresholds{}, err
 	}
-	if err := d.op.SetLines(ctx, rows); err != nil {
-		return wire.MiteLines{}, err
+	if err := d.op.SetThresholds(ctx, rows); err != nil {
+		return wire.Thresholds{}, err
 	}
-	return d.Lines(ctx)
+	return d.Thresholds(ctx)
 }

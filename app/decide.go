@@ -142,7 +142,7 @@ func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
 func (c chosen) caseOf(day calendar.Day, yard store.Yard, forecast fit.Forecast) fit.Case {
 	under := c.on(day, yard.Latitude)
 	return fit.Case{
-		On: day, Latitude: yard.Latitude, Under: under, Weather: forecast.Look(day, under), Deep: calendar.Span(deep(yard)), Chosen: c.fixed != nil,
+		On: day, Latitude: yard.Latitude, Under: under, Weather: forecast.On(day, under), Deep: calendar.Span(deep(yard)), Chosen: c.fixed != nil,
 	}
 }
 
@@ -160,7 +160,7 @@ func (m matrix) outlook(u chosen) wire.Outlook {
 	for i := range out.Days {
 		day := m.today + calendar.Day(i)
 		under := u.on(day, m.yard.Latitude)
-		o := m.forecast.Look(day, under)
+		o := m.forecast.On(day, under)
 		told := wire.DayOutlook{Day: written(day), Known: o.Known, Cause: string(o.Cause), LowC: o.LowC, HighC: o.HighC}
 		if o.Harms(under) {
 			o.Windows, told.Cause, told.HighC = nil, "heat", o.HarmMaxC

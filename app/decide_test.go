@@ -19,7 +19,7 @@ func ready(t *testing.T, weather sky) (Desk, string, []string) {
 	ids := []string{colony(t, d, y, "A1").ID, colony(t, d, y, "A2").ID}
 	none := 0
 	for i, stores := range []string{"enough", "light"} {
-		_, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{
+		_, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{
 			ID: uuid.NewString(), ColonyID: ids[i], On: "2026-12-03", Board: [][]float64{{0, 1, 1, 0.5, 0}}, Brood: "none", Stores: stores, Supers: &none,
 		}}})
 		if err != nil {

@@ -52,7 +52,7 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	var windows []fit.Window
 	for day := from; day < from+ahead; day++ {
 		c := under.on(day, yard.Latitude)
-		if o := forecast.Look(day, c); !o.Harms(c) {
+		if o := forecast.On(day, c); !o.Harms(c) {
 			windows = append(windows, o.Windows...)
 		}
 	}

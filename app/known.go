@@ -45,7 +45,7 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 	if err != nil {
 		return nil, err
 	}
-	lines, err := d.lines(ctx)
+	thresholds, err := d.thresholds(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -62,7 +62,7 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 	}
 	for _, c := range counts {
 		if i, here := at[c.ColonyID]; here {
-			out[i].counted(c, latitudes[out[i].row.YardID], lines)
+			out[i].counted(c, latitudes[out[i].row.YardID], thresholds)
 		}
 	}
 	return out, nil
@@ -70,12 +70,12 @@ func (d Desk) known(ctx context.Context, yard string, latitudes map[string]float
 
 // past is what was seen of colonies and what happened to them, by their ids.
 type past struct {
-	seen     map[string][]fit.Seen
+	seen     map[string][]fit.Inspection
 	happened map[string][]store.Event
 }
 
 func (d Desk) past(ctx context.Context, since time.Time) (past, error) {
-	p := past{map[string][]fit.Seen{}, map[string][]store.Event{}}
+	p := past{map[string][]fit.Inspection{}, map[string][]store.Event{}}
 	looks, err := d.op.Inspections(ctx, "", since, false)
 	if err != nil {
 		return p, err
@@ -96,9 +96,9 @@ const deepest = 3
 // of is what is known of a colony's bees; of those that it was united with, too.
 func (p past) of(id string, depth int) fit.Colony {
 	events := p.happened[id]
-	happened := make([]fit.Happening, len(events))
+	happened := make([]fit.Event, len(events))
 	for i, e := range events {
-		happened[i] = fit.Happening{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
+		happened[i] = fit.Event{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
 		if e.Kind == string(fit.United) && e.OtherID != nil && depth < deepest {
 			happened[i].Other = p.of(*e.OtherID, depth+1)
 		}
@@ -106,9 +106,9 @@ func (p past) of(id string, depth int) fit.Colony {
 	return fit.Colony{}.Remember(p.seen[id], happened)
 }
 
-func seenBy(l store.Inspection) fit.Seen {
-	return fit.Seen{
-		On: dayOf(l.LookedOn), Order: l.CreatedAt.UnixMicro(), Quarters: l.Quarters, Brood: fit.Brood(l.Brood), Eggs: l.Eggs, Larvae: l.Larvae,
+func seenBy(l store.Inspection) fit.Inspection {
+	return fit.Inspection{
+		On: dayOf(l.SeenOn), Order: l.CreatedAt.UnixMicro(), Quarters: l.Quarters, Brood: fit.Brood(l.Brood), Eggs: l.Eggs, Larvae: l.Larvae,
 		Stores: fit.Stores(l.Stores), Supers: l.Supers, Queen: fit.Queen(l.Queen),
 	}
 }
@@ -141,21 +141,21 @@ func givenOf(t store.Treatment) fit.Treatment {
 	return out
 }
 
-func (k *known) counted(c store.MiteCount, latitude float64, lines mites.Lines) {
-	s := standing(c, latitude, lines)
+func (k *known) counted(c store.MiteCount, latitude float64, thresholds mites.Thresholds) {
+	s := standing(c, latitude, thresholds)
 	k.count = &s
 	k.stands = fit.Counted{
-		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Line: s.Line,
+		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Threshold: s.Threshold,
 		Latitude: latitude,
 	}
 }
 
-// standing holds a count against the line of its season.
-func standing(c store.MiteCount, latitude float64, lines mites.Lines) wire.Standing {
+// standing holds a count against the threshold of its season.
+func standing(c store.MiteCount, latitude float64, thresholds mites.Thresholds) wire.Standing {
 	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: dayOf(c.CountedOn)}
-	r, stood := count.Rate(), lines.Stand(count, latitude)
+	r, stood := count.Rate(), thresholds.Stand(count, latitude)
 	return wire.Standing{
-		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Line: stood.Line, Stands: string(stood.Standing),
+		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Threshold: stood.Threshold, Stands: string(stood.Standing),
 		Straddles: stood.Straddles, Enough: stood.Enough, On: written(count.On),
 	}
 }
@@ -234,7 +234,7 @@ func seamsOf(c fit.Colony) *float64 {
 	return &full
 }
 
-func on[T any](l fit.Look[T]) string {
+func on[T any](l fit.Observed[T]) string {
 	if !l.Seen {
 		return ""
 	}

@@ -195,16 +195,16 @@ func TestTreatments(t *testing.T) {
 }
 
 // What was not looked at stays as it was last seen.
-func TestLooks(t *testing.T) {
+func TestInspections(t *testing.T) {
 	d := own(t, Settings{})
 	c := colony(t, d, yard(t, d, "A"), "A1")
 	none := 0
-	look := func(l wire.Look) error {
+	look := func(l wire.Inspection) error {
 		l.ID, l.ColonyID = uuid.NewString(), c.ID
-		_, err := d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{l}})
+		_, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{l}})
 		return err
 	}
-	for _, l := range []wire.Look{
+	for _, l := range []wire.Inspection{
 		{On: "2026-11-10", Board: [][]float64{{0, 1, 1, 0.5, 0}}, Brood: "little", Stores: "enough", Supers: &none},
 		{On: "2026-12-01", Brood: "none"},
 		{On: "2026-11-20", Brood: "much"}, // written up late
@@ -224,22 +224,22 @@ func TestLooks(t *testing.T) {
 	many := 13
 	for _, c := range []struct {
 		what   string
-		look   wire.Look
+		look   wire.Inspection
 		field  string
 		reason fault.Reason
 	}{
-		{"tomorrow", wire.Look{On: "2026-12-05"}, "looks[0].on", fault.Future},
-		{"no date", wire.Look{On: "4 December"}, "looks[0].on", fault.NoDate},
-		{"more gaps than there are", wire.Look{Board: [][]float64{{0, 1, 1, 1, 1, 1}}}, "looks[0].board[0]", fault.TooMany},
-		{"more boxes than there are", wire.Look{Board: [][]float64{{0}, {0}}}, "looks[0].board", fault.TooMany},
-		{"a third of a seam", wire.Look{Board: [][]float64{{0, 0.3}}}, "looks[0].board[0][1]", fault.WholeOnly},
-		{"thirteen supers", wire.Look{Supers: &many}, "looks[0].supers", fault.TooHigh},
-		{"an unknown word", wire.Look{Brood: "some"}, "looks[0].brood", fault.Unknown},
+		{"tomorrow", wire.Inspection{On: "2026-12-05"}, "inspections[0].on", fault.Future},
+		{"no date", wire.Inspection{On: "4 December"}, "inspections[0].on", fault.NoDate},
+		{"more gaps than there are", wire.Inspection{Board: [][]float64{{0, 1, 1, 1, 1, 1}}}, "inspections[0].board[0]", fault.TooMany},
+		{"more boxes than there are", wire.Inspection{Board: [][]float64{{0}, {0}}}, "inspections[0].board", fault.TooMany},
+		{"a third of a seam", wire.Inspection{Board: [][]float64{{0, 0.3}}}, "inspections[0].board[0][1]", fault.WholeOnly},
+		{"thirteen supers", wire.Inspection{Supers: &many}, "inspections[0].supers", fault.TooHigh},
+		{"an unknown word", wire.Inspection{Brood: "some"}, "inspections[0].brood", fault.Unknown},
 	} {
 		at(t, c.what, look(c.look), c.field, c.reason)
 	}
-	_, err = d.Inspect(t.Context(), wire.Looks{Looks: []wire.Look{{ID: uuid.NewString(), ColonyID: uuid.NewString()}}})
-	at(t, "a colony that is none", err, "looks[0].colony_id", fault.Unknown)
+	_, err = d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: uuid.NewString()}}})
+	at(t, "a colony that is none", err, "inspections[0].colony_id", fault.Unknown)
 }
 
 // Counts stand to the line of their own season, and the operation's own lines.
@@ -270,12 +270,12 @@ func TestCounts(t *testing.T) {
 	if s, need, over := stands(); s != "over" || need != "treat" || over != 1 {
 		t.Errorf("got %s %s %d", s, need, over)
 	}
-	lines, err := d.Lines(t.Context())
+	thresholds, err := d.Thresholds(t.Context())
 	if err != nil {
 		t.Fatal(err)
 	}
-	lines.Lines[0].Board = 5
-	if _, err := d.SetLines(t.Context(), lines); err != nil {
+	thresholds.Thresholds[0].Board = 5
+	if _, err := d.SetThresholds(t.Context(), thresholds); err != nil {
 		t.Fatal(err)
 	}
 	if s, need, _ := stands(); s != "under" || need != "none" {
@@ -292,9 +292,9 @@ func TestCounts(t *testing.T) {
 	}
 	_, err = d.Count(t.Context(), wire.MiteCounts{Counts: []wire.MiteCount{{ID: uuid.NewString(), ColonyID: c.ID, Kind: "wash", Mites: 3}}})
 	at(t, "no bees", err, "counts[0].bees", fault.Missing)
-	lines.Lines[1].Wash = -1
-	_, err = d.SetLines(t.Context(), lines)
-	at(t, "a line below none", err, "lines[1].wash", fault.TooLow)
+	thresholds.Thresholds[1].Wash = -1
+	_, err = d.SetThresholds(t.Context(), thresholds)
+	at(t, "a line below none", err, "thresholds[1].wash", fault.TooLow)
 }
 
 // An order must name each hive once; otherwise somebody changed the yard meanwhile.

@@ -145,7 +145,7 @@ func TestDecember(t *testing.T) {
 			t.Errorf("%s: %s, want %s", name, verdicts[name], want)
 		}
 	}
-	for name, want := range map[string]string{"R3": "treat", "R7": "with_yard", "S1": "none", "S2": "count", "K1": "none", "K5": "count_anew"} {
+	for name, want := range map[string]string{"R3": "treat", "R7": "with_yard", "S1": "none", "S2": "count", "K1": "none", "K5": "count_again"} {
 		if needs[name] != want {
 			t.Errorf("%s needs %s, want %s", name, needs[name], want)
 		}

@@ -149,7 +149,7 @@ func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, yardID, id
 		}
 	}
 	supers, seen := 0, false
-	_, err = on(s.looked).Inspect(ctx, wire.Looks{Looks: []wire.Look{{
+	_, err = on(s.looked).Inspect(ctx, wire.Inspections{Inspections: []wire.Inspection{{
 		ID: part(id, "1001"), ColonyID: id, Board: board, Brood: s.brood, Eggs: &seen, Stores: s.stores, Supers: &supers, Queen: s.queen,
 	}}})
 	return err

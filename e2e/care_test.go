@@ -170,23 +170,23 @@ func TestNothingLookedAtNothingWritten(t *testing.T) {
 	o := ownerOf(t, s)
 	o.job(2, 100)
 	yard := read[wire.YardList](o, "/api/yards").Yards[0].ID
-	looks := func(i int) int {
+	inspections := func(i int) int {
 		stand := read[wire.YardWhole](o, "/api/yards/"+yard).Stands[i]
-		return len(read[wire.ColonyWhole](o, "/api/colonies/"+stand.ID).Looks)
+		return len(read[wire.ColonyWhole](o, "/api/colonies/"+stand.ID).Inspections)
 	}
 	p := open(t, s.URL+"/yards", browser.Desk)
 	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/yards/" + yard + "/look"))
+	p.do(chromedp.Navigate(s.URL + "/yards/" + yard + "/inspect"))
 	p.says("[data-look-sheet]", "H000")
 	p.do(chromedp.KeyEvent(kb.Enter))
 	p.says("[data-look-sheet]", "H001")
-	if n := looks(0); n != 1 {
-		t.Errorf("%d looks at a hive that nobody touched, want the one from before", n)
+	if n := inspections(0); n != 1 {
+		t.Errorf("%d inspections of a hive that nobody touched, want the one from before", n)
 	}
 	p.do(chromedp.KeyEvent("a"), chromedp.KeyEvent(kb.Enter))
-	p.says(`[data-look-list] li:nth-child(2)`, "kept")
-	if n := looks(1); n != 2 {
-		t.Errorf("%d looks at one said to be as shown, want 2", n)
+	p.says(`[data-look-list] li:nth-child(2)`, "saved")
+	if n := inspections(1); n != 2 {
+		t.Errorf("%d inspections of one said to be as shown, want 2", n)
 	}
 }
 

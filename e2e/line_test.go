@@ -50,7 +50,7 @@ func TestLinesOfOnesOwn(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
 	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/lines"))
+	p.do(chromedp.Navigate(s.URL + "/thresholds"))
 	p.says("main", "Midwinter", "trade: 1", "none in the trade")
 	p.fill("lines[0].board", "900")
 	p.choose("Save")

@@ -85,7 +85,7 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 	o.post("/api/yards", wire.SaveYard{ID: yard, Name: "Slipway", Latitude: ptr(57.0)})
 	in := wire.SaveJob{ID: job, Name: "Slipway", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", People: 3}
 	doses = map[string]float64{}
-	var looks wire.Looks
+	var inspections wire.Inspections
 	ten := strings.Split(strings.Repeat("comb ", 10)[:49], " ")
 	for i := range hives {
 		id, full := uuid.NewString(), 1+i%10
@@ -101,11 +101,11 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 		for g := range full {
 			board[g%len(boxes)][g/len(boxes)] = 1
 		}
-		looks.Looks = append(looks.Looks, wire.Look{ID: uuid.NewString(), ColonyID: id, Board: board, Brood: "none", Stores: "enough"})
+		inspections.Inspections = append(inspections.Inspections, wire.Inspection{ID: uuid.NewString(), ColonyID: id, Board: board, Brood: "none", Stores: "enough"})
 		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: id, Day: roundDay, Override: "as agreed"})
 		doses[id] = 5 * float64(full)
 	}
-	o.post("/api/inspections", looks)
+	o.post("/api/inspections", inspections)
 	o.post("/api/jobs", in)
 	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: ml},

@@ -99,7 +99,7 @@ func TestDecide(t *testing.T) {
 	p.says("main", "Enter the demo", "Made-up yards")
 	p.click("[data-demo]")
 	const yard = `[data-decide-yard="Ropewalk"] `
-	p.says(yard, "2 are over the line: the whole yard is treated")
+	p.says(yard, "2 are over the threshold: treat the whole yard")
 	p.says(yard+`[data-row="R3"]`, "over", "treat", "with care", "in a job")
 	p.says(yard+`[data-row="R4"]`, "with the yard", "does not fit")
 	p.click(yard + `[data-row="R4"] [data-cell="dribble"]`)
@@ -176,7 +176,7 @@ func TestLookWithoutSignal(t *testing.T) {
 	})
 	p := open(t, url, browser.Phone)
 	p.enter()
-	p.do(chromedp.Navigate(url + ropewalk + "/look"))
+	p.do(chromedp.Navigate(url + ropewalk + "/inspect"))
 	p.says("[data-look-sheet]", "R1")
 	away.Store(true)
 	p.click(`[data-ask="brood"] button[value="much"]`)

@@ -136,7 +136,7 @@ func (c crew) fill() error {
 	if err != nil {
 		return err
 	}
-	var looks wire.Looks
+	var looks wire.Inspections
 	var ids []string
 	for rows.Next() {
 		var id string
@@ -146,7 +146,7 @@ func (c crew) fill() error {
 		ids = append(ids, id)
 		seams := float64(4 + len(ids)%6)
 		none := 0
-		looks.Looks = append(looks.Looks, wire.Look{
+		looks.Inspections = append(looks.Inspections, wire.Inspection{
 			ID: uuid.NewString(), ColonyID: id, On: "2026-12-01", Seams: &seams, Brood: "none",
 			Stores: []string{"enough", "light", "heavy"}[len(ids)%3], Supers: &none,
 		})

@@ -24,8 +24,8 @@ type MiteCount struct {
 	VoidReason  string
 }
 
-// MiteLine is where a keeper acts in a season.
-type MiteLine struct {
+// Threshold is where a keeper acts in a season.
+type Threshold struct {
 	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
 	Season      int    `gorm:"primaryKey;autoIncrement:false"`
 	Wash, Board float64
@@ -75,14 +75,14 @@ func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Tim
 		Updates(map[string]any{"voided_at": at, "void_reason": reason}).Error
 }
 
-// Lines are the operation's own, where it has any.
-func (o Operation) Lines(ctx context.Context) ([]MiteLine, error) {
-	var out []MiteLine
+// Thresholds are the operation's own, where it has any.
+func (o Operation) Thresholds(ctx context.Context) ([]Threshold, error) {
+	var out []Threshold
 	return out, o.own(ctx).Order("season").Find(&out).Error
 }
 
-// SetLines writes the lines over what was there.
-func (o Operation) SetLines(ctx context.Context, rows []MiteLine) error {
+// SetThresholds writes the thresholds over what was there.
+func (o Operation) SetThresholds(ctx context.Context, rows []Threshold) error {
 	for i := range rows {
 		rows[i].OperationID = o.id
 	}

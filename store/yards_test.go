@@ -145,9 +145,9 @@ func TestNewest(t *testing.T) {
 		t.Errorf("got %+v %v", all, err)
 	}
 	looks := []Inspection{
-		{ID: "1", ColonyID: "a-c0", LookedOn: date(12, 1), Seams: json.RawMessage(`[[1]]`), CreatedAt: noon},
-		{ID: "2", ColonyID: "a-c0", LookedOn: date(11, 1), Seams: json.RawMessage(`[[0.5]]`), CreatedAt: noon},
-		{ID: "3", ColonyID: "a-c0", LookedOn: date(12, 2), Brood: "none", CreatedAt: noon},
+		{ID: "1", ColonyID: "a-c0", SeenOn: date(12, 1), Seams: json.RawMessage(`[[1]]`), CreatedAt: noon},
+		{ID: "2", ColonyID: "a-c0", SeenOn: date(11, 1), Seams: json.RawMessage(`[[0.5]]`), CreatedAt: noon},
+		{ID: "3", ColonyID: "a-c0", SeenOn: date(12, 2), Brood: "none", CreatedAt: noon},
 	}
 	for range 2 {
 		if err := o.Inspect(t.Context(), looks); err != nil {
@@ -160,7 +160,7 @@ func TestNewest(t *testing.T) {
 	if rows, err := o.Inspections(t.Context(), "", date(11, 15), false); err != nil || len(rows) != 2 || rows[1].Brood != "none" {
 		t.Errorf("got %+v %v", rows, err)
 	}
-	if err := o.Inspect(t.Context(), []Inspection{{ID: "9", ColonyID: "none", LookedOn: noon, CreatedAt: noon}}); !errors.Is(err, ErrNotFound) {
+	if err := o.Inspect(t.Context(), []Inspection{{ID: "9", ColonyID: "none", SeenOn: noon, CreatedAt: noon}}); !errors.Is(err, ErrNotFound) {
 		t.Errorf("a colony that is none: %v", err)
 	}
 }

@@ -14,7 +14,7 @@ type MiteCount struct {
 	VoidReason string    `json:"void_reason,omitempty" readOnly:"true"`
 }
 
-// Standing is what a count says: its rate with a 95 % interval, held against the line
+// Standing is what a count says: its rate with a 95 % interval, held against the threshold
 // of its season.
 type Standing struct {
 	Kind      string  `json:"kind" enum:"board,wash"`
@@ -22,9 +22,9 @@ type Standing struct {
 	Rate      float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
 	Low       float64 `json:"low" doc:"Lower end of the 95 % interval."`
 	High      float64 `json:"high" doc:"Upper end of the 95 % interval."`
-	Line      float64 `json:"line,omitempty" doc:"What it is held against; left out where there is no line."`
-	Stands    string  `json:"stands" enum:"over,near,under,cannot_tell,no_line"`
-	Straddles bool    `json:"straddles,omitempty" doc:"The line lies within the interval: a second count would tell more."`
+	Threshold float64 `json:"threshold,omitempty" doc:"What it is held against; left out where there is no threshold."`
+	Stands    string  `json:"stands" enum:"over,near,under,cannot_tell,no_threshold"`
+	Straddles bool    `json:"straddles,omitempty" doc:"The threshold lies within the interval: a second count would tell more."`
 	Enough    float64 `json:"enough,omitempty" doc:"Days, or bees, that would tell at the rate counted; with cannot_tell."`
 	On        string  `json:"on"`
 }
@@ -39,15 +39,15 @@ type CountBook struct {
 	Counts []MiteCount `json:"counts" doc:"Oldest first."`
 }
 
-// MiteLine is where a keeper acts in one season; 0 is no line.
-type MiteLine struct {
+// Threshold is where a keeper acts in one season; 0 is no threshold.
+type Threshold struct {
 	Season string  `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
 	Wash   float64 `json:"wash" doc:"Mites per 100 bees, 0 to 50."`
 	Board  float64 `json:"board" doc:"Mites a day, 0 to 500."`
 }
 
-// MiteLines are the lines of all seasons, and the trade's.
-type MiteLines struct {
-	Lines []MiteLine `json:"lines" minItems:"5" maxItems:"5" doc:"In the order winter, spring, early_summer, late_summer, autumn."`
-	Trade []MiteLine `json:"trade,omitempty" readOnly:"true" doc:"As shipped."`
+// Thresholds are the thresholds of all seasons, and the trade's.
+type Thresholds struct {
+	Thresholds []Threshold `json:"thresholds" minItems:"5" maxItems:"5" doc:"In the order winter, spring, early_summer, late_summer, autumn."`
+	Trade      []Threshold `json:"trade,omitempty" readOnly:"true" doc:"As shipped."`
 }

@@ -50,7 +50,7 @@ type DecideYard struct {
 	ID       string         `json:"id" format:"uuid"`
 	Name     string         `json:"name"`
 	Season   string         `json:"season" enum:"winter,spring,early_summer,late_summer,autumn,none" doc:"none where no season can be assumed."`
-	Over     int            `json:"over" doc:"Colonies over the line: one is enough to treat the whole yard."`
+	Over     int            `json:"over" doc:"Colonies over the threshold: one is enough to treat the whole yard."`
 	Forecast bool           `json:"forecast" doc:"Whether anything is known of the weather."`
 	Colonies []DecideColony `json:"colonies"`
 	Outlooks []Outlook      `json:"outlooks" doc:"By method, in the order of cells."`
@@ -63,7 +63,7 @@ type DecideColony struct {
 	Nuc   bool      `json:"nuc,omitempty"`
 	Boxes int       `json:"boxes"`
 	Seams *float64  `json:"seams,omitempty" doc:"Full seams as last seen."`
-	Need  string    `json:"need" enum:"treat,with_yard,watch,none,count,count_anew"`
+	Need  string    `json:"need" enum:"treat,with_yard,watch,none,count,count_again"`
 	Count *Standing `json:"count,omitempty"`
 	Cells []Cell    `json:"cells" doc:"dribble, strip, pad."`
 }

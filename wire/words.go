@@ -100,7 +100,7 @@ func bySort(f fault.Fault) string {
 	case fault.Taken:
 		return "Another one has this name already."
 	case fault.Doubtful:
-		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Look again; if it is so, say yes."
+		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Inspection again; if it is so, say yes."
 	case fault.OffRecipe:
 		return "What was weighed is more than 5 % off the recipe. Correct it, throw it away, or say that it is to be used as it is."
 	case fault.BasisShare:

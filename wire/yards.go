@@ -76,7 +76,7 @@ type ColonyRecord struct {
 	Boxes     []HiveBox   `json:"boxes" doc:"From the floor up."`
 	Seen      Seen        `json:"seen"`
 	Count     *Standing   `json:"count,omitempty" doc:"The newest count."`
-	Need      string      `json:"need" enum:"treat,with_yard,watch,none,count,count_anew" doc:"What the counts of the yard ask for."`
+	Need      string      `json:"need" enum:"treat,with_yard,watch,none,count,count_again" doc:"What the counts of the yard ask for."`
 	In        []Treatment `json:"in,omitempty" doc:"What is in the hive today."`
 	Changed   string      `json:"changed,omitempty" enum:"joined,split,swarmed,boxes,queen" doc:"What happened to the bees since they were last looked at."`
 	ChangedOn string      `json:"changed_on,omitempty"`
@@ -114,7 +114,7 @@ type SaveColony struct {
 // YardWhole is a yard with its colonies in stand order.
 type YardWhole struct {
 	Yard
-	Over   int            `json:"over" doc:"Colonies over the line by a count that still holds."`
+	Over   int            `json:"over" doc:"Colonies over the threshold by a count that still holds."`
 	Stands []ColonyRecord `json:"stands" doc:"In stand order, from the left."`
 }
 
@@ -147,15 +147,15 @@ type ColonyEvent struct {
 // ColonyWhole is a colony with its history.
 type ColonyWhole struct {
 	ColonyRecord
-	YardName   string        `json:"yard_name"`
-	Looks      []Look        `json:"looks" doc:"Newest first."`
-	Counts     []MiteCount   `json:"counts" doc:"Oldest first."`
-	Treatments []Treatment   `json:"treatments" doc:"Newest first."`
-	Events     []ColonyEvent `json:"events" doc:"Newest first."`
+	YardName    string        `json:"yard_name"`
+	Inspections []Inspection  `json:"inspections" doc:"Newest first."`
+	Counts      []MiteCount   `json:"counts" doc:"Oldest first."`
+	Treatments  []Treatment   `json:"treatments" doc:"Newest first."`
+	Events      []ColonyEvent `json:"events" doc:"Newest first."`
 }
 
-// Look is one look into a colony. What was not looked at is left out.
-type Look struct {
+// Inspection is one look into a colony. What was not looked at is left out.
+type Inspection struct {
 	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
 	ColonyID string      `json:"colony_id" format:"uuid"`
 	On       string      `json:"on,omitempty" doc:"2006-01-02; today when left out."`
@@ -171,9 +171,9 @@ type Look struct {
 	Note     string      `json:"note,omitempty" maxLength:"1000"`
 }
 
-// Looks are several looks at once.
-type Looks struct {
-	Looks []Look `json:"looks" minItems:"1" maxItems:"1000"`
+// Inspections are several looks at once.
+type Inspections struct {
+	Inspections []Inspection `json:"inspections" minItems:"1" maxItems:"1000"`
 }
 
 // Move brings a colony to another yard.

@@ -48,15 +48,15 @@ const (
 	Unseen    Queen = "unseen"
 )
 
-// Look is something seen on a day. The zero value was never seen.
-type Look[T any] struct {
+// Observed is something seen on a day. The zero value was never seen.
+type Observed[T any] struct {
 	What T
 	On   calendar.Day
 	Seen bool
 }
 
 // At is what was seen on a day.
-func At[T any](what T, on calendar.Day) Look[T] { return Look[T]{what, on, true} }
+func At[T any](what T, on calendar.Day) Observed[T] { return Observed[T]{what, on, true} }
 
 // Vapour is oxalic acid given otherwise, which is recorded only: it counts with the
 // dribble all the same.
@@ -123,15 +123,15 @@ type Colony struct {
 	Nuc        bool
 	ForHoney   bool // it makes honey for people
 	Boxes      int
-	Quarters   Look[int] // seams of bees, in quarters
-	Brood      Look[Brood]
-	Eggs       Look[bool]   // seen or not seen; counts with the inspection that saw the brood
-	Larvae     Look[bool]   // open brood, likewise
-	Sealed     calendar.Day // when sealed brood was last seen; 0 for never
-	Stores     Look[Stores]
-	Supers     Look[int] // supers for harvest on the hive
-	Queen      Look[Queen]
-	Changed    Look[Change] // the newest that no inspection followed
+	Quarters   Observed[int] // seams of bees, in quarters
+	Brood      Observed[Brood]
+	Eggs       Observed[bool] // seen or not seen; counts with the inspection that saw the brood
+	Larvae     Observed[bool] // open brood, likewise
+	Sealed     calendar.Day   // when sealed brood was last seen; 0 for never
+	Stores     Observed[Stores]
+	Supers     Observed[int] // supers for harvest on the hive
+	Queen      Observed[Queen]
+	Changed    Observed[Change] // the newest that no inspection followed
 	Break      Break
 	Treatments []Treatment
 	Jobs       []OpenJob
@@ -146,7 +146,7 @@ func (c Colony) Unite(other Colony, on calendar.Day) Colony {
 	c.Stores = worse(c.Stores, other.Stores, []Stores{Heavy, Enough, Light}, 2)
 	c.Supers = worse(c.Supers, other.Supers, []int{0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12}, 1)
 	c.Queen = worse(c.Queen, other.Queen, []Queen{Laying, Young, Unseen, Queenless}, 1)
-	c.Eggs, c.Larvae = Look[bool]{}, Look[bool]{}
+	c.Eggs, c.Larvae = Observed[bool]{}, Observed[bool]{}
 	c.Sealed = max(c.Sealed, other.Sealed)
 	c.Changed = At(United, on)
 	return c
@@ -154,24 +154,24 @@ func (c Colony) Unite(other Colony, on calendar.Day) Colony {
 
 // worse is the worse of two looks by an order from good to bad. Of one that was not seen
 // nothing is known, so only what is bad (from a place in the order on) holds for both.
-func worse[T comparable](a, b Look[T], order []T, bad int) Look[T] {
+func worse[T comparable](a, b Observed[T], order []T, bad int) Observed[T] {
 	out := a
 	if !a.Seen || b.Seen && slices.Index(order, b.What) > slices.Index(order, a.What) {
 		out = b
 	}
 	if order == nil || !(a.Seen && b.Seen) && slices.Index(order, out.What) < bad {
-		return Look[T]{}
+		return Observed[T]{}
 	}
 	return out
 }
 
 // Forget drops what was seen before a change that leaves nothing of it sure.
 func (c Colony) Forget(change Change, on calendar.Day) Colony {
-	c.Quarters, c.Supers = Look[int]{}, Look[int]{}
-	c.Brood, c.Eggs, c.Larvae = Look[Brood]{}, Look[bool]{}, Look[bool]{}
-	c.Stores = Look[Stores]{}
+	c.Quarters, c.Supers = Observed[int]{}, Observed[int]{}
+	c.Brood, c.Eggs, c.Larvae = Observed[Brood]{}, Observed[bool]{}, Observed[bool]{}
+	c.Stores = Observed[Stores]{}
 	if change == Divided || change == Swarmed {
-		c.Queen = Look[Queen]{}
+		c.Queen = Observed[Queen]{}
 	}
 	c.Changed = At(change, on)
 	return c

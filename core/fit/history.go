@@ -7,9 +7,9 @@ import (
 	"keeler/core/calendar"
 )
 
-// Seen is one inspection. What was not looked at is nil or empty. Order tells which of
+// Inspection is one look into a hive. What was not looked at is nil or empty. Order tells which of
 // several on one day came first.
-type Seen struct {
+type Inspection struct {
 	On           calendar.Day
 	Order        int64
 	Quarters     *int
@@ -29,9 +29,9 @@ const (
 	LayingAgain   = "laying_again"
 )
 
-// Happening is something that happened to the bees as a whole: a Change or a part of a
+// Event is something that happened to the bees as a whole: a Change or a part of a
 // brood break. Other is what was known of the colony that they were united with.
-type Happening struct {
+type Event struct {
 	Kind  string
 	On    calendar.Day
 	Order int64
@@ -44,7 +44,7 @@ const eggAge = 3
 // Remember is what is known of a colony after all that was seen and that happened, in
 // the order of days: the newest stays, and what was seen before the bees changed no
 // longer counts.
-func (c Colony) Remember(seen []Seen, happened []Happening) Colony {
+func (c Colony) Remember(seen []Inspection, happened []Event) Colony {
 	type moment struct {
 		on    calendar.Day
 		order int64
@@ -55,7 +55,7 @@ func (c Colony) Remember(seen []Seen, happened []Happening) Colony {
 		all = append(all, moment{h.On, h.Order, func(c Colony) Colony { return c.happen(h) }})
 	}
 	for _, s := range seen {
-		all = append(all, moment{s.On, s.Order, func(c Colony) Colony { return c.look(s) }})
+		all = append(all, moment{s.On, s.Order, func(c Colony) Colony { return c.inspect(s) }})
 	}
 	slices.SortStableFunc(all, func(a, b moment) int {
 		return cmp.Or(cmp.Compare(a.on, b.on), cmp.Compare(a.order, b.order))
@@ -66,7 +66,7 @@ func (c Colony) Remember(seen []Seen, happened []Happening) Colony {
 	return c
 }
 
-func (c Colony) look(s Seen) Colony {
+func (c Colony) inspect(s Inspection) Colony {
 	if s.Quarters != nil {
 		c.Quarters = At(*s.Quarters, s.On)
 	}
@@ -92,7 +92,7 @@ func (c Colony) look(s Seen) Colony {
 		c.Queen = At(s.Queen, s.On)
 	}
 	if s.Brood != "" || s.Quarters != nil {
-		c.Changed = Look[Change]{}
+		c.Changed = Observed[Change]{}
 	}
 	// Eggs in a break: laying began again, at most so long ago as an egg is old.
 	if b := &c.Break; b.Stopped > 0 && b.Resumed == 0 && s.Eggs != nil && *s.Eggs && s.On > b.Stopped+eggAge {
@@ -101,7 +101,7 @@ func (c Colony) look(s Seen) Colony {
 	return c
 }
 
-func (c Colony) happen(h Happening) Colony {
+func (c Colony) happen(h Event) Colony {
 	switch h.Kind {
 	case string(United):
 		return c.Unite(h.Other, h.On)

@@ -10,7 +10,7 @@ import (
 // do. An inspection of the same day counts when it came after.
 func TestRemember(t *testing.T) {
 	six, no, yes := 24, false, true
-	good := Seen{On: june - 5, Quarters: &six, Brood: BroodNone, Eggs: &no, Larvae: &no, Stores: Enough, Supers: new(int)}
+	good := Inspection{On: june - 5, Quarters: &six, Brood: BroodNone, Eggs: &no, Larvae: &no, Stores: Enough, Supers: new(int)}
 	for _, c := range []struct {
 		what    string
 		kind    string
@@ -21,28 +21,28 @@ func TestRemember(t *testing.T) {
 		{"a box taken", string(Restacked), false, Restacked}, {"another queen", string(Requeened), false, Requeened},
 		{"moved", "moved", true, ""}, {"queen caged", QueenCaged, true, ""},
 	} {
-		got := Colony{}.Remember([]Seen{good}, []Happening{{Kind: c.kind, On: june - 2}})
+		got := Colony{}.Remember([]Inspection{good}, []Event{{Kind: c.kind, On: june - 2}})
 		if got.Brood.Seen != c.counts || got.Stores.Seen != c.counts || got.Quarters.Seen != c.counts || got.Changed.What != c.changed {
 			t.Errorf("%s: %+v", c.what, got)
 		}
 		after := good
 		after.On, after.Order = june-2, 7
-		if got = (Colony{}).Remember([]Seen{good, after}, []Happening{{Kind: c.kind, On: june - 2, Order: 5}}); !got.Brood.Seen || got.Changed.Seen {
+		if got = (Colony{}).Remember([]Inspection{good, after}, []Event{{Kind: c.kind, On: june - 2, Order: 5}}); !got.Brood.Seen || got.Changed.Seen {
 			t.Errorf("%s, looked at after it: %+v", c.what, got)
 		}
 	}
 	other := Colony{Brood: At(BroodMuch, june-9), Sealed: june - 9}
-	got := Colony{}.Remember([]Seen{good}, []Happening{{Kind: string(United), On: june - 2, Other: other}})
+	got := Colony{}.Remember([]Inspection{good}, []Event{{Kind: string(United), On: june - 2, Other: other}})
 	if got.Brood != At(BroodMuch, june-9) || got.Changed.What != United || got.Sealed != june-9 {
 		t.Errorf("united: %+v", got)
 	}
 	// A queen removed on day 0, a cell given on day 2; eggs on day 26 were laid on day 23 at
 	// the earliest.
-	got = Colony{}.Remember([]Seen{{On: june, Eggs: &yes}}, []Happening{{Kind: QueenRemoved, On: june - 26}, {Kind: CellGiven, On: june - 24}})
+	got = Colony{}.Remember([]Inspection{{On: june, Eggs: &yes}}, []Event{{Kind: QueenRemoved, On: june - 26}, {Kind: CellGiven, On: june - 24}})
 	if got.Break != (Break{june - 26, june - 3}) {
 		t.Errorf("removed and a cell: %+v", got.Break)
 	}
-	got = Colony{}.Remember(nil, []Happening{{Kind: QueenCaged, On: june - 30}, {Kind: QueenReleased, On: june - 6}})
+	got = Colony{}.Remember(nil, []Event{{Kind: QueenCaged, On: june - 30}, {Kind: QueenReleased, On: june - 6}})
 	from, to, open, ok := got.Break.Window()
 	if from != june-6 || to != june+2 || open || !ok {
 		t.Errorf("caged for 24 days: %v to %v, %v %v", from, to, open, ok)

@@ -32,7 +32,7 @@ func TestYear(t *testing.T) {
 	} {
 		for i, m := range Methods {
 			under := Usual(m, c.on, c.latitude)
-			k := Case{On: c.on, Latitude: c.latitude, Under: under, Weather: fine(c.on, c.degrees).Look(c.on, under), Colony: Colony{
+			k := Case{On: c.on, Latitude: c.latitude, Under: under, Weather: fine(c.on, c.degrees).On(c.on, under), Colony: Colony{
 				Name: "A", Boxes: 1, Quarters: At(24, c.on-1), Brood: At(c.brood, c.on-1), Eggs: At(false, c.on-1), Larvae: At(false, c.on-1), Stores: At(Enough, c.on-1),
 				Supers: At(c.supers, c.on-1), Queen: At(Laying, c.on-1),
 			}}
@@ -58,7 +58,7 @@ func TestWinterProtocols(t *testing.T) {
 		if !ok {
 			t.Fatalf("there is no protocol %s", c.protocol)
 		}
-		if o := fine(december, c.degrees).Look(december, under); (len(o.Windows) > 0) != c.fits {
+		if o := fine(december, c.degrees).On(december, under); (len(o.Windows) > 0) != c.fits {
 			t.Errorf("%s at %v °C: %+v", c.protocol, c.degrees, o.Windows)
 		}
 	}
@@ -72,7 +72,7 @@ func TestFormicRange(t *testing.T) {
 		degrees      float64
 		window, harm bool
 	}{{9.9, false, false}, {10, true, false}, {20, true, false}, {29, true, false}, {29.1, false, false}, {29.5, false, false}, {29.6, false, true}} {
-		o := fine(august, c.degrees).Look(august, under)
+		o := fine(august, c.degrees).On(august, under)
 		if (len(o.Windows) > 0) != c.window || o.Harms(under) != c.harm {
 			t.Errorf("%v °C: %d windows, harms %v", c.degrees, len(o.Windows), o.Harms(under))
 		}
@@ -80,7 +80,7 @@ func TestFormicRange(t *testing.T) {
 	// A cool morning does not help on a hot day.
 	f := fine(august, 24)
 	f[15].TempC = 30
-	if o := f.Look(august, under); len(o.Windows) != 0 || !o.Harms(under) {
+	if o := f.On(august, under); len(o.Windows) != 0 || !o.Harms(under) {
 		t.Errorf("one hot hour: %+v", o)
 	}
 }
@@ -146,7 +146,7 @@ func FuzzJudge(f *testing.F) {
 		}
 		for _, m := range Methods {
 			under := Usual(m, on, north)
-			j := Judge(Case{Colony: k, On: on, Latitude: north, Under: under, Weather: fine(on, degrees).Look(on, under)})
+			j := Judge(Case{Colony: k, On: on, Latitude: north, Under: under, Weather: fine(on, degrees).On(on, under)})
 			worst := Fits
 			for i, r := range j.Reasons {
 				worst = max(worst, r.Verdict)

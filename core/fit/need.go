@@ -11,12 +11,12 @@ import (
 type Need string
 
 const (
-	NeedTreat Need = "treat"      // over the line
-	NeedYard  Need = "with_yard"  // another one of its yard is: mites drift
-	NeedWatch Need = "watch"      // about at the line
-	NeedNone  Need = "none"       // under the line
-	NeedCount Need = "count"      // nobody can tell: count, or count more
-	NeedStale Need = "count_anew" // mites may have grown over the line since, or were treated
+	NeedTreat   Need = "treat"       // over the threshold
+	NeedYard    Need = "with_yard"   // another one of its yard is: mites drift
+	NeedWatch   Need = "watch"       // about at the threshold
+	NeedNone    Need = "none"        // under the threshold
+	NeedCount   Need = "count"       // nobody can tell: count, or count more
+	NeedRecount Need = "count_again" // mites may have grown over the threshold since, or were treated
 )
 
 // Counted is how a colony's last count stands, and what bears on how it ages.
@@ -24,13 +24,13 @@ type Counted struct {
 	Standing    mites.Standing
 	On          calendar.Day
 	Value, High float64 // of its rate and interval
-	Line        float64 // that it is held against
+	Threshold   float64 // that it is held against
 	Colony      *Colony // nil: nothing is known of its brood
 	Latitude    float64
 }
 
 // Needs tells what each colony of one yard needs on a day; over is how many of
-// the yard stand over the line by a count that still holds.
+// the yard stand over the threshold by a count that still holds.
 func Needs(counts []Counted, on calendar.Day) (needs []Need, over int) {
 	needs = make([]Need, len(counts))
 	for i, c := range counts {
@@ -52,14 +52,14 @@ func Needs(counts []Counted, on calendar.Day) (needs []Need, over int) {
 
 func (c Counted) need(on calendar.Day) Need {
 	switch {
-	case c.Standing == mites.Uncounted || c.Standing == mites.NoLine || c.Standing == "":
+	case c.Standing == mites.Uncounted || c.Standing == mites.NoThreshold || c.Standing == "":
 		return NeedCount
 	case c.treatedSince(on):
-		return NeedStale
+		return NeedRecount
 	case c.Standing == mites.Over:
 		return NeedTreat
-	case c.Standing == mites.Near && c.grown(c.Value, on) >= c.Line, c.Standing == mites.Under && c.grown(c.High, on) >= c.Line:
-		return NeedStale
+	case c.Standing == mites.Near && c.grown(c.Value, on) >= c.Threshold, c.Standing == mites.Under && c.grown(c.High, on) >= c.Threshold:
+		return NeedRecount
 	case c.Standing == mites.Near:
 		return NeedWatch
 	case c.Standing == mites.Under:

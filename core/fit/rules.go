@@ -47,9 +47,9 @@ const smallest = 6
 func (c Case) cold() bool { return c.On.Cold(c.Latitude) }
 
 // age is how many days lie between a look and the day.
-func age[T any](c Case, l Look[T]) int { return int(c.On - l.On) }
+func age[T any](c Case, l Observed[T]) int { return int(c.On - l.On) }
 
-func seen[T any](code string, v Verdict, l Look[T], figures ...float64) (Reason, bool) {
+func seen[T any](code string, v Verdict, l Observed[T], figures ...float64) (Reason, bool) {
 	return Reason{Code: code, Verdict: v, Source: FromInspection, On: l.On, Figures: figures}, true
 }
 

@@ -29,7 +29,7 @@ func fine(on calendar.Day, degrees float64) Forecast {
 func fit(m Method, on calendar.Day, degrees float64) Case {
 	under := Usual(m, on, north)
 	return Case{
-		On: on, Latitude: north, Under: under, Weather: fine(on, degrees).Look(on, under), Deep: calendar.DeepCluster(north),
+		On: on, Latitude: north, Under: under, Weather: fine(on, degrees).On(on, under), Deep: calendar.DeepCluster(north),
 		Colony: Colony{
 			Name: "A", Boxes: 1, Quarters: At(24, on-1), Brood: At(BroodNone, on-1), Eggs: At(false, on-1), Larvae: At(false, on-1),
 			Stores: At(Enough, on-1), Supers: At(0, on-1), Queen: At(Laying, on-1),
@@ -41,12 +41,12 @@ func winter() Case     { return fit(Dribble, december, 5) }
 func inSeason() Case   { return fit(Dribble, june, 16) }
 func strips() Case     { return fit(Strip, august, 20) }
 func formic() Case     { return fit(Pad, august, 22) }
-func warmFormic() Case { c := formic(); c.Weather = fine(august, 28).Look(august, c.Under); return c }
-func hotFormic() Case  { c := formic(); c.Weather = fine(august, 31).Look(august, c.Under); return c }
-func coldFormic() Case { c := formic(); c.Weather = fine(august, 8).Look(august, c.Under); return c }
+func warmFormic() Case { c := formic(); c.Weather = fine(august, 28).On(august, c.Under); return c }
+func hotFormic() Case  { c := formic(); c.Weather = fine(august, 31).On(august, c.Under); return c }
+func coldFormic() Case { c := formic(); c.Weather = fine(august, 8).On(august, c.Under); return c }
 func blindFormic() Case {
 	c := formic()
-	c.Weather = fine(august, 22)[:24].Look(august, c.Under)
+	c.Weather = fine(august, 22)[:24].On(august, c.Under)
 	return c
 }
 
@@ -102,7 +102,7 @@ func ahead(c Case, from, to int, degrees float64) Case {
 			f = append(f, Hour{Day: c.On + calendar.Day(day), Hour: h, TempC: at})
 		}
 	}
-	c.Weather = f.Look(c.On, c.Under)
+	c.Weather = f.On(c.On, c.Under)
 	return c
 }
 
@@ -117,9 +117,9 @@ func TestEachRule(t *testing.T) {
 		code       string // weightiest; empty: the rule has nothing to say
 	}{
 		{"bees", "dead", winter, func(c *Case) { c.Colony.Quarters.What = 0 }, DoesNotFit, "no_bees"},
-		{"bees", "not counted", winter, func(c *Case) { c.Colony.Quarters = Look[int]{} }, LookFirst, "seams_unseen"},
+		{"bees", "not counted", winter, func(c *Case) { c.Colony.Quarters = Observed[int]{} }, LookFirst, "seams_unseen"},
 		{"bees", "counted long ago", winter, func(c *Case) { c.Colony.Quarters.On = december - 43 }, WithCare, "seams_old"},
-		{"bees", "not counted, for formic acid", formic, func(c *Case) { c.Colony.Quarters = Look[int]{} }, LookFirst, "seams_unseen"},
+		{"bees", "not counted, for formic acid", formic, func(c *Case) { c.Colony.Quarters = Observed[int]{} }, LookFirst, "seams_unseen"},
 		{"too small", "1¼ seams", winter, func(c *Case) { c.Colony.Quarters.What = 5 }, DoesNotFit, "too_small"},
 		{"too small", "1¼ seams, formic acid", formic, func(c *Case) { c.Colony.Quarters.What = 5 }, DoesNotFit, "too_small"},
 		{"too small", "1½ seams", winter, func(c *Case) { c.Colony.Quarters.What = 6 }, Fits, ""},
@@ -139,7 +139,7 @@ func TestEachRule(t *testing.T) {
 		{"in another job", "strips, open since autumn", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Autumn", Strip, december - 60}} }, WithCare, "in_other_job"},
 
 		{"sealed brood", "none", winter, func(*Case) {}, Fits, "broodless"},
-		{"sealed brood", "not looked", winter, func(c *Case) { c.Colony.Brood = Look[Brood]{} }, LookFirst, "brood_unseen"},
+		{"sealed brood", "not looked", winter, func(c *Case) { c.Colony.Brood = Observed[Brood]{} }, LookFirst, "brood_unseen"},
 		{"sealed brood", "little", winter, func(c *Case) { c.Colony.Brood.What = BroodLittle }, DoesNotFit, "brood_present"},
 		{"sealed brood", "much", winter, func(c *Case) { c.Colony.Brood.What = BroodMuch }, DoesNotFit, "brood_present"},
 		{"sealed brood", "little, three weeks ago in the cluster", winter, func(c *Case) { c.Colony.Brood = At(BroodLittle, december-21) }, LookFirst, "brood_may_be_gone"},
@@ -149,10 +149,10 @@ func TestEachRule(t *testing.T) {
 			c.Colony.Brood.On = december - 3
 		}, Fits, "broodless"},
 		{"sealed brood", "none, 22 days ago in the deep cluster", func() Case { return fit(Dribble, december+18, 5) }, func(c *Case) {
-			c.Colony.Brood.On, c.Colony.Larvae = december-4, Look[bool]{}
+			c.Colony.Brood.On, c.Colony.Larvae = december-4, Observed[bool]{}
 		}, LookFirst, "brood_old"},
 		{"sealed brood", "none, seen the day before it was deep", winter, func(c *Case) {
-			c.Colony.Brood.On, c.Colony.Eggs, c.Colony.Larvae = december-4, Look[bool]{}, Look[bool]{}
+			c.Colony.Brood.On, c.Colony.Eggs, c.Colony.Larvae = december-4, Observed[bool]{}, Observed[bool]{}
 		}, LookFirst, "brood_old"},
 		{"sealed brood", "a swarm in June", inSeason, func(*Case) {}, Fits, "broodless"},
 		{"sealed brood", "neither eggs nor larvae, 9 days ago", inSeason, opened(june-9, false, false), Fits, "broodless"},
@@ -163,7 +163,7 @@ func TestEachRule(t *testing.T) {
 		{"sealed brood", "larvae, yesterday", inSeason, opened(june-1, true, true), WithCare, "brood_soon"},
 		{"sealed brood", "larvae, 3 days ago", inSeason, opened(june-3, false, true), WithCare, "brood_soon"},
 		{"sealed brood", "larvae, 4 days ago", inSeason, opened(june-4, false, true), LookFirst, "brood_old"},
-		{"sealed brood", "open brood not looked for, yesterday", inSeason, func(c *Case) { c.Colony.Larvae = Look[bool]{} }, WithCare, "brood_soon"},
+		{"sealed brood", "open brood not looked for, yesterday", inSeason, func(c *Case) { c.Colony.Larvae = Observed[bool]{} }, WithCare, "brood_soon"},
 		{"sealed brood", "open brood looked for another day", inSeason, func(c *Case) { c.Colony.Larvae.On = june - 5 }, WithCare, "brood_soon"},
 		{"sealed brood", "no bar to formic acid", formic, func(c *Case) { c.Colony.Brood.What = BroodMuch }, Fits, ""},
 
@@ -257,8 +257,8 @@ func TestEachRule(t *testing.T) {
 		{"supers for harvest", "on, formic acid", formic, func(c *Case) { c.Colony.Supers.What = 2 }, MustNot, "supers_on"},
 		{"supers for harvest", "on, strips", strips, func(c *Case) { c.Colony.Supers.What = 1 }, WithCare, "supers_label"},
 		{"supers for harvest", "a label that allows them", strips, func(c *Case) { c.Colony.Supers.What = 1; c.Under.Supers = SupersMayBe }, Fits, ""},
-		{"supers for harvest", "not looked in June", inSeason, func(c *Case) { c.Colony.Supers = Look[int]{} }, LookFirst, "supers_unseen"},
-		{"supers for harvest", "not looked in December", winter, func(c *Case) { c.Colony.Supers = Look[int]{} }, Fits, ""},
+		{"supers for harvest", "not looked in June", inSeason, func(c *Case) { c.Colony.Supers = Observed[int]{} }, LookFirst, "supers_unseen"},
+		{"supers for harvest", "not looked in December", winter, func(c *Case) { c.Colony.Supers = Observed[int]{} }, Fits, ""},
 		{"supers for harvest", "on, a month and more ago", formic, func(c *Case) { c.Colony.Supers = At(1, august-31) }, LookFirst, "supers_old"},
 		{"supers for harvest", "on since August, in December", winter, func(c *Case) { c.Colony.Supers = At(1, december-100) }, LookFirst, "supers_old"},
 		{"withdrawal", "a label's days, supers on", strips, func(c *Case) {
@@ -272,7 +272,7 @@ func TestEachRule(t *testing.T) {
 		{"honey for people", "dribble", winter, func(c *Case) { c.Colony.ForHoney = true }, Fits, ""},
 
 		{"stores", "light, dribble", winter, func(c *Case) { c.Colony.Stores.What = Light }, DoesNotFit, "stores_light"},
-		{"stores", "not hefted, dribble", winter, func(c *Case) { c.Colony.Stores = Look[Stores]{} }, LookFirst, "stores_unseen"},
+		{"stores", "not hefted, dribble", winter, func(c *Case) { c.Colony.Stores = Observed[Stores]{} }, LookFirst, "stores_unseen"},
 		{"stores", "hefted long ago", winter, func(c *Case) { c.Colony.Stores.On = december - 43 }, LookFirst, "stores_old"},
 		{"stores", "light long ago", winter, func(c *Case) { c.Colony.Stores = At(Light, december-43) }, LookFirst, "stores_old"},
 		{"stores", "light, formic acid", formic, func(c *Case) { c.Colony.Stores.What = Light }, WithCare, "stores_arch"},
@@ -356,10 +356,10 @@ func TestFewHoursAreNoDay(t *testing.T) {
 	c := formic()
 	f := fine(august, 22)
 	short := append(append(Forecast{}, f[:2*24]...), f[2*24:2*24+11]...)
-	if o := short.Look(august, c.Under); o.HarmKnown || o.DaysKnown != 2 {
+	if o := short.On(august, c.Under); o.HarmKnown || o.DaysKnown != 2 {
 		t.Errorf("eleven hours of the third day: %+v", o)
 	}
-	if o := append(short, f[2*24+11]).Look(august, c.Under); !o.HarmKnown {
+	if o := append(short, f[2*24+11]).On(august, c.Under); !o.HarmKnown {
 		t.Errorf("twelve hours of the third day: %+v", o)
 	}
 }
@@ -381,7 +381,7 @@ func TestUnite(t *testing.T) {
 func TestJudge(t *testing.T) {
 	c := winter()
 	c.Colony.Supers = At(1, december-1)
-	c.Colony.Stores = Look[Stores]{}
+	c.Colony.Stores = Observed[Stores]{}
 	j := Judge(c)
 	if j.Verdict != MustNot || j.Reasons[0].Code != "supers_on" || j.Reasons[1].Code != "stores_unseen" {
 		t.Errorf("got %+v", j)

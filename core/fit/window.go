@@ -88,9 +88,9 @@ func (f Forecast) day(on calendar.Day) (maxC float64, hours int) {
 	return maxC, hours
 }
 
-// Look gives the outlook of a day. A day of which an hour in question is missing
+// On gives the outlook of a day. A day of which an hour in question is missing
 // is not known.
-func (f Forecast) Look(on calendar.Day, under Conditions) Outlook {
+func (f Forecast) On(on calendar.Day, under Conditions) Outlook {
 	var o Outlook
 	var hours []Hour
 	for _, h := range f {

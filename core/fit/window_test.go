@@ -22,21 +22,21 @@ func TestWindows(t *testing.T) {
 		}
 	}
 	under := Usual(Dribble, december, north)
-	o := f.Look(december, under)
+	o := f.On(december, under)
 	if len(o.Windows) != 2 || o.Windows[0].From != 9 || o.Windows[0].To != 11 || o.Windows[1].From != 12 || o.Windows[1].To != 14 {
 		t.Fatalf("got %+v", o.Windows)
 	}
 	if !o.Windows[0].Good || o.Windows[0].MeanC != 5 || o.Windows[0].Minutes() != 120 || o.LowC != -1 || o.HighC != 5 {
 		t.Errorf("got %+v", o)
 	}
-	if o := f.Look(december+9, under); o.Known {
+	if o := f.On(december+9, under); o.Known {
 		t.Error("a day beyond the forecast is known")
 	}
 	for h := range 24 {
 		f[h] = Hour{Day: december, Hour: h, TempC: 12}
 	}
 	f[12].Rain = 1
-	if o := f.Look(december, under); len(o.Windows) != 0 || o.Cause != TooWarm {
+	if o := f.On(december, under); len(o.Windows) != 0 || o.Cause != TooWarm {
 		t.Errorf("got %+v", o)
 	}
 }
@@ -59,11 +59,11 @@ func TestHeatOfFirstDays(t *testing.T) {
 	under := Usual(Pad, august, north)
 	f := fine(august, 24)
 	f[3*24+14].TempC = 33
-	if o := f.Look(august, under); o.HarmMaxC != 24 || !o.HarmKnown {
+	if o := f.On(august, under); o.HarmMaxC != 24 || !o.HarmKnown {
 		t.Errorf("fourth day: %+v", o)
 	}
 	f[2*24+14].TempC = 30
-	if o := f.Look(august, under); o.HarmMaxC != 30 {
+	if o := f.On(august, under); o.HarmMaxC != 30 {
 		t.Errorf("third day: %+v", o)
 	}
 }
@@ -91,7 +91,7 @@ func TestSplit(t *testing.T) {
 	}
 }
 
-// One colony over the line: all of its yard are treated.
+// One colony over the threshold: all of its yard are treated.
 func TestNeeds(t *testing.T) {
 	on := december
 	got, over := Needs([]Counted{{Standing: mites.Over, On: on - 5}, {Standing: mites.Under, On: on - 5}, {Standing: mites.Uncounted}}, on)
@@ -116,16 +116,16 @@ func TestCountsAgeByGrowth(t *testing.T) {
 		want    Need
 	}{
 		{"60 days in the cluster", Counted{mites.Under, december - 60, 1, 2.4, 3, broodless, north}, december, NeedNone},
-		{"15 days in the cluster, with brood", Counted{mites.Under, december - 15, 1, 2.4, 3, brooding, north}, december, NeedStale},
+		{"15 days in the cluster, with brood", Counted{mites.Under, december - 15, 1, 2.4, 3, brooding, north}, december, NeedRecount},
 		{"9 days of summer", Counted{mites.Under, summer - 9, 1, 2.4, 3, broodless, north}, summer, NeedNone},
-		{"10 days of summer", Counted{mites.Under, summer - 10, 1, 2.4, 3, broodless, north}, summer, NeedStale},
+		{"10 days of summer", Counted{mites.Under, summer - 10, 1, 2.4, 3, broodless, north}, summer, NeedRecount},
 		{"a swarm without brood", Counted{mites.Under, summer - 9, 1, 2.9, 3, &Colony{Brood: At(BroodNone, summer-9)}, north}, summer, NeedNone},
 		{"near, 17 days", Counted{mites.Near, summer - 17, 2, 4, 3, broodless, north}, summer, NeedWatch},
-		{"near, 18 days", Counted{mites.Near, summer - 18, 2, 4, 3, broodless, north}, summer, NeedStale},
+		{"near, 18 days", Counted{mites.Near, summer - 18, 2, 4, 3, broodless, north}, summer, NeedRecount},
 		{"over, long ago", Counted{mites.Over, summer - 80, 4, 7, 3, broodless, north}, summer, NeedTreat},
-		{"over, and treated since", Counted{mites.Over, december - 10, 4, 7, 3, treated, north}, december, NeedStale},
+		{"over, and treated since", Counted{mites.Over, december - 10, 4, 7, 3, treated, north}, december, NeedRecount},
 		{"cannot tell", Counted{mites.CannotTell, summer, 1, 4, 3, broodless, north}, summer, NeedCount},
-		{"no line", Counted{mites.NoLine, summer, 1, 4, 0, broodless, north}, summer, NeedCount},
+		{"no line", Counted{mites.NoThreshold, summer, 1, 4, 0, broodless, north}, summer, NeedCount},
 		{"nothing", Counted{}, summer, NeedCount},
 	} {
 		if got, _ := Needs([]Counted{c.counted}, c.on); got[0] != c.want {
@@ -142,7 +142,7 @@ func FuzzLook(f *testing.F) {
 		forecast := fine(december, 5)
 		forecast[min(max(at, 0), 23)] = Hour{Day: december, Hour: min(max(at, 0), 23), TempC: degrees, WindMS: wind, Rain: rain}
 		for _, s := range Protocols {
-			o := forecast.Look(december, s)
+			o := forecast.On(december, s)
 			end := s.FromHour
 			for _, w := range o.Windows {
 				if w.From < end || w.To <= w.From || w.To > s.ToHour {

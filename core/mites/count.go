@@ -1,5 +1,5 @@
 // Package mites turns counts of varroa mites into rates with their uncertainty
-// and holds them against the lines at which keepers act.
+// and holds them against the thresholds at which keepers act.
 package mites
 
 import (

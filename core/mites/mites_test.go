@@ -46,57 +46,57 @@ func TestWash(t *testing.T) {
 
 // 12 of 300 is 2.3 to 6.9 per 100, 20 of 300 is 4.4 to 10.1, 2 of 300 is 0.2 to
 // 2.4, 8 of 300 is 1.4 to 5.2, 4 of 300 is 0.5 to 3.4; 3 in 2 days is 0.3 to 4.4 a day,
-// 12 in 14 days 0.4 to 1.5. At or over the line is over, however wide the interval.
+// 12 in 14 days 0.4 to 1.5. At or over the threshold is over, however wide the interval.
 func TestStand(t *testing.T) {
 	wash := func(m, b int) Count { return Count{Kind: Wash, Mites: m, Bees: b} }
 	board := func(m int, d float64) Count { return Count{Kind: Board, Mites: m, Days: d} }
 	for _, c := range []struct {
-		count Count
-		line  float64
-		want  Standing
+		count     Count
+		threshold float64
+		want      Standing
 	}{
 		{wash(20, 300), 3, Over}, {wash(12, 300), 3, Over}, {wash(9, 300), 3, Over}, {wash(2, 50), 3, Over},
 		{wash(8, 300), 3, Near}, {wash(4, 300), 3, CannotTell}, {wash(2, 300), 3, Under}, {wash(0, 50), 3, CannotTell},
 		{board(3, 2), 1, Over}, {board(1, 14), 1, Under}, {board(40, 14), 1, Over},
 		{board(12, 14), 1, Near}, {board(1, 2), 1, CannotTell},
 	} {
-		if got := c.count.Rate().stand(c.line); got != c.want {
-			t.Errorf("%+v at %v: got %s, want %s", c.count, c.line, got, c.want)
+		if got := c.count.Rate().stand(c.threshold); got != c.want {
+			t.Errorf("%+v at %v: got %s, want %s", c.count, c.threshold, got, c.want)
 		}
 	}
 }
 
 // Boards by season at 58° north: ten a day are over in any, one in midwinter, five in
 // spring are near; where nothing is agreed a count is never called under. The keeper's
-// own line goes before.
+// own threshold goes before.
 func TestBoardBySeason(t *testing.T) {
 	own := Trade
 	own[calendar.Autumn].Board = 4
 	for _, c := range []struct {
-		lines     Lines
-		month     int
-		perDay    int
-		want      Standing
-		line      float64
-		straddles bool
+		thresholds Thresholds
+		month      int
+		perDay     int
+		want       Standing
+		threshold  float64
+		straddles  bool
 	}{
 		{Trade, 1, 1, Over, 1, true}, {Trade, 1, 3, Over, 1, false}, {Trade, 1, 0, Under, 1, false},
-		{Trade, 4, 5, Near, BoardOver, false}, {Trade, 4, 4, NoLine, 0, false}, {Trade, 4, 10, Over, BoardOver, true},
-		{Trade, 6, 9, NoLine, 0, false}, {Trade, 6, 10, Over, BoardOver, true}, {Trade, 8, 20, Over, BoardOver, false},
-		{Trade, 8, 1, NoLine, 0, false}, {Trade, 10, 10, Over, BoardOver, true}, {Trade, 10, 0, NoLine, 0, false},
+		{Trade, 4, 5, Near, BoardOver, false}, {Trade, 4, 4, NoThreshold, 0, false}, {Trade, 4, 10, Over, BoardOver, true},
+		{Trade, 6, 9, NoThreshold, 0, false}, {Trade, 6, 10, Over, BoardOver, true}, {Trade, 8, 20, Over, BoardOver, false},
+		{Trade, 8, 1, NoThreshold, 0, false}, {Trade, 10, 10, Over, BoardOver, true}, {Trade, 10, 0, NoThreshold, 0, false},
 		{own, 10, 5, Over, 4, true}, {own, 10, 1, Under, 4, false},
 	} {
-		got := c.lines.Stand(Count{Kind: Board, Mites: 7 * c.perDay, Days: 7, On: calendar.Of(2026, c.month, 10)}, 58)
-		if got.Standing != c.want || got.Line != c.line || got.Straddles != c.straddles {
-			t.Errorf("%d a day in month %d: %+v, want %s at %v", c.perDay, c.month, got, c.want, c.line)
+		got := c.thresholds.Stand(Count{Kind: Board, Mites: 7 * c.perDay, Days: 7, On: calendar.Of(2026, c.month, 10)}, 58)
+		if got.Standing != c.want || got.Threshold != c.threshold || got.Straddles != c.straddles {
+			t.Errorf("%d a day in month %d: %+v, want %s at %v", c.perDay, c.month, got, c.want, c.threshold)
 		}
 	}
 	// At 10° no season is assumed: the strictest wash, 2 per 100, and ten on a board.
 	for count, want := range map[Count]Standing{
 		{Kind: Wash, Mites: 6, Bees: 300, On: calendar.Of(2026, 1, 10)}: Over,
 		{Kind: Board, Mites: 70, Days: 7, On: calendar.Of(2026, 1, 10)}: Over,
-		{Kind: Board, Mites: 14, Days: 7, On: calendar.Of(2026, 1, 10)}: NoLine,
-		{Kind: Board, Mites: 42, Days: 7, On: calendar.Of(2026, 4, 10)}: NoLine,
+		{Kind: Board, Mites: 14, Days: 7, On: calendar.Of(2026, 1, 10)}: NoThreshold,
+		{Kind: Board, Mites: 42, Days: 7, On: calendar.Of(2026, 4, 10)}: NoThreshold,
 	} {
 		if got := Trade.Stand(count, 10); got.Standing != want {
 			t.Errorf("%+v at 10°: %s, want %s", count, got.Standing, want)
@@ -124,7 +124,7 @@ func TestEnoughTells(t *testing.T) {
 				t.Errorf("%d of %d cannot tell, but %v bees would", m, bees, s.Enough)
 			}
 			low, high := wilson(float64(m)/float64(bees)*s.Enough, s.Enough)
-			if (Rate{100 * float64(m) / float64(bees), 100 * low, 100 * high}).stand(s.Line) == CannotTell {
+			if (Rate{100 * float64(m) / float64(bees), 100 * low, 100 * high}).stand(s.Threshold) == CannotTell {
 				t.Errorf("%d of %d: %v bees do not tell either", m, bees, s.Enough)
 			}
 		}
@@ -160,10 +160,10 @@ func TestRefused(t *testing.T) {
 	if err := (Count{Kind: Wash, Mites: 300, Bees: 300, On: today}).Check(today); err != nil {
 		t.Error(err)
 	}
-	lines := Trade
-	lines[2].Wash = 51
+	thresholds := Trade
+	thresholds[2].Wash = 51
 	var l fault.List
-	if err := lines.Check(); !errors.As(err, &l) || l[0].Field != "lines[2].wash" {
+	if err := thresholds.Check(); !errors.As(err, &l) || l[0].Field != "thresholds[2].wash" {
 		t.Errorf("got %v", err)
 	}
 }

@@ -50,7 +50,7 @@ CREATE TABLE inspections (
   operation_id BIGINT UNSIGNED NOT NULL,
   id CHAR(36) NOT NULL,
   colony_id CHAR(36) NOT NULL,
-  looked_on DATE NOT NULL,
+  seen_on DATE NOT NULL,
   quarters INT NULL COMMENT 'seams of bees in quarters, all boxes together',
   seams JSON NULL COMMENT 'for each box from the floor up its gaps, 0 to 1',
   brood VARCHAR(8) NOT NULL COMMENT 'sealed: none, little, much; empty: not seen',
@@ -62,8 +62,8 @@ CREATE TABLE inspections (
   user_id BIGINT UNSIGNED NOT NULL,
   created_at DATETIME(6) NOT NULL,
   PRIMARY KEY (operation_id, id),
-  KEY of_colony (operation_id, colony_id, looked_on),
-  KEY by_day (operation_id, looked_on),
+  KEY of_colony (operation_id, colony_id, seen_on),
+  KEY by_day (operation_id, seen_on),
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 );
 
@@ -86,7 +86,7 @@ CREATE TABLE mite_counts (
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 );
 
-CREATE TABLE mite_lines (
+CREATE TABLE thresholds (
   operation_id BIGINT UNSIGNED NOT NULL,
   season INT NOT NULL,
   wash DOUBLE NOT NULL COMMENT 'mites per 100 bees, 0 for none',
@@ -177,7 +177,7 @@ DROP TABLE jobs;
 DROP TABLE label_cards;
 DROP TABLE colony_events;
 DROP TABLE treatments;
-DROP TABLE mite_lines;
+DROP TABLE thresholds;
 DROP TABLE mite_counts;
 DROP TABLE inspections;
 DROP TABLE colony_boxes;

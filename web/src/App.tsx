@@ -23,11 +23,11 @@ const JobPage = lazy(() => import('./stages/decide/JobPage'))
 const CardsPage = lazy(() => import('./cards/CardsPage'))
 const Yards = lazy(() => import('./yards/YardsScreen'))
 const YardPage = lazy(() => import('./yards/YardPage'))
-const LookRun = lazy(() => import('./yards/LookRun'))
+const InspectionRun = lazy(() => import('./yards/InspectionRun'))
 const CountRun = lazy(() => import('./yards/CountRun'))
 const ColonyPage = lazy(() => import('./yards/ColonyPage'))
 const ImportPage = lazy(() => import('./yards/ImportPage'))
-const LinesPage = lazy(() => import('./yards/LinesPage'))
+const ThresholdsPage = lazy(() => import('./yards/ThresholdsPage'))
 const PeoplePage = lazy(() => import('./people/PeoplePage'))
 const Join = lazy(() => import('./people/Join'))
 const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
@@ -40,11 +40,11 @@ const OURS: [string, ComponentType][] = [
   ['/cards', CardsPage],
   ['/yards', Yards],
   ['/yards/:id', YardPage],
-  ['/yards/:id/look', LookRun],
+  ['/yards/:id/inspect', InspectionRun],
   ['/yards/:id/count', CountRun],
   ['/colonies/:id', ColonyPage],
   ['/import', ImportPage],
-  ['/lines', LinesPage],
+  ['/thresholds', ThresholdsPage],
   ['/people', PeoplePage],
   ['/batches', BatchList],
   ['/batches/:id', BatchPage],

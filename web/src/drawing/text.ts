@@ -1,6 +1,12 @@
 export const text = {
   uncounted: 'not counted',
-  stands: { over: 'over', near: 'near', under: 'under', cannot_tell: 'cannot tell', no_line: 'no line' },
+  stands: {
+    over: 'over',
+    near: 'near',
+    under: 'under',
+    cannot_tell: 'cannot tell',
+    no_threshold: 'no threshold',
+  },
   rateUnit: { board: 'a day', wash: 'per 100' },
   board: (name: string) => `${name}, seen from above`,
   gap: (n: number) => `gap ${n}`,

@@ -54,8 +54,8 @@ export default function ColonyPage() {
           <Treatments colony={c} helper={alive && may(role, 'helper')} />
         </section>
         <section>
-          <h2>{text.looks}</h2>
-          <Looks looks={c.looks} />
+          <h2>{text.inspections}</h2>
+          <Inspections inspections={c.inspections} />
         </section>
         <section>
           <h2>{text.counts}</h2>
@@ -137,11 +137,11 @@ function Known({ colony }: { colony: Whole }) {
 /** Whether it was seen, in the words that it is asked in. */
 const open = (seen: boolean | undefined) => text.openBrood.find(([k]) => k === String(seen))?.[1]
 
-function Looks({ looks }: { looks: readonly Schemas['Look'][] }) {
-  if (looks.length === 0) return <p className="quiet">{text.noLooks}</p>
+function Inspections({ inspections }: { inspections: readonly Schemas['Inspection'][] }) {
+  if (inspections.length === 0) return <p className="quiet">{text.noInspections}</p>
   return (
     <ul className={styles.entries}>
-      {looks.slice(0, 20).map((l) => (
+      {inspections.slice(0, 20).map((l) => (
         <li key={l.id}>
           <span>{date(l.on ?? '')}</span>
           {l.seams !== undefined && <b>{text.seams(l.seams)}</b>}

@@ -51,7 +51,9 @@ function Chart({
     return days[i]! + (same.indexOf(i) - (same.length - 1) / 2) * (last - first + 2 * margin) * 0.009
   }
   const points = counts.map((c, i) => ({ id: c.id, x: beside(i), y: c.standing!.rate }))
-  const highest = Math.max(...counts.map((c) => Math.max(c.standing!.high, (c.standing!.line ?? 0) * 1.2)))
+  const highest = Math.max(
+    ...counts.map((c) => Math.max(c.standing!.high, (c.standing!.threshold ?? 0) * 1.2)),
+  )
   return (
     <figure style={{ margin: 0 }}>
       <figcaption>
@@ -96,13 +98,13 @@ function Chart({
   )
 }
 
-/** The intervals of all counts as bars, and the line that each was held against. */
+/** The intervals of all counts as bars, and the threshold that each was held against. */
 function Intervals({ counts, at }: { counts: readonly Count[]; at: readonly number[] }) {
   const x = useXScale<'time'>()
   const y = useYScale<'linear'>()
   return counts.map((c, i) => {
     const middle = x(at[i]!)
-    const { low, high, line, stands } = c.standing!
+    const { low, high, threshold, stands } = c.standing!
     return (
       <g key={c.id}>
         <path
@@ -112,9 +114,9 @@ function Intervals({ counts, at }: { counts: readonly Count[]; at: readonly numb
           strokeLinecap="round"
           opacity={0.55}
         />
-        {line !== undefined && (
+        {threshold !== undefined && (
           <path
-            d={`M${middle - 9} ${y(line)}h18`}
+            d={`M${middle - 9} ${y(threshold)}h18`}
             stroke="var(--ink)"
             strokeWidth={1.6}
             strokeDasharray="4 3"

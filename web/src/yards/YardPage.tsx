@@ -46,7 +46,7 @@ export default function YardPage() {
         <span className={styles.actions}>
           {may(role, 'helper') && stands.length > 0 && (
             <>
-              <Button variant="contained" component={Link} to="look" data-look>
+              <Button variant="contained" component={Link} to="inspect" data-look>
                 {text.look}
               </Button>
               <Button variant="contained" component={Link} to="count">

@@ -33,8 +33,8 @@ export default function YardsScreen() {
           <Button component="a" href="/api/export/colonies">
             {text.exportTable}
           </Button>
-          <Button component={Link} to="/lines">
-            {text.lines}
+          <Button component={Link} to="/thresholds">
+            {text.thresholds}
           </Button>
           <Button component={Link} to="/cards">
             {text.cards}

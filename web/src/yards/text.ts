@@ -2,14 +2,14 @@ import { seams as fraction } from '../units/format'
 
 const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`)
 
-/** The words of yards, colonies, looks and counts. */
+/** The words of yards, colonies, inspections and counts. */
 export const text = {
   title: 'Yards',
   none: 'No yards yet. Add the first one, or bring all colonies from a table.',
   addYard: 'Add a yard',
   importTable: 'Bring colonies from a table',
   exportTable: 'Save all as CSV',
-  lines: 'Lines for counts',
+  thresholds: 'Treatment thresholds',
   cards: 'Label cards',
   standing: (n: number) => `${n} ${n === 1 ? 'hive' : 'hives'}`,
   noHives: 'No hives here yet.',
@@ -28,8 +28,8 @@ export const text = {
   cancel: 'Cancel',
   over: (n: number) =>
     n === 1
-      ? 'One hive is over the line: mites drift, so all of this yard are treated.'
-      : `${n} hives are over the line: mites drift, so all of this yard are treated.`,
+      ? 'One hive is over the threshold: mites drift, so treat the whole yard.'
+      : `${n} hives are over the threshold: mites drift, so treat the whole yard.`,
   look: 'Look in',
   count: 'Count mites',
   addColony: 'Add a hive',
@@ -43,7 +43,7 @@ export const text = {
     watch: 'watch',
     none: 'nothing now',
     count: 'count',
-    count_anew: 'count again',
+    count_again: 'count again',
   },
   brood: { none: 'none', little: 'little', much: 'much' } as Record<string, string>,
   stores: { light: 'light', enough: 'enough', heavy: 'heavy' } as Record<string, string>,
@@ -73,10 +73,10 @@ export const text = {
   hive: 'Boxes, from the floor up',
   preset: 'Begin with',
   history: 'What happened',
-  looks: 'Looks',
+  inspections: 'Inspections',
   counts: 'Counts',
   treatments: 'Given',
-  noLooks: 'Nobody has looked in yet.',
+  noInspections: 'Nobody has looked in yet.',
   noCounts: 'No counts yet.',
   noTreatments: 'Nothing recorded as given.',
   carried: 'before the split or union',
@@ -156,8 +156,8 @@ export const text = {
   yesNo: (is: boolean | undefined) => (is ? 'yes' : 'no'),
 
   // Looking in.
-  lookTitle: (yard: string) => `Look in: ${yard}`,
-  lookHint:
+  inspectTitle: (yard: string) => `Look in: ${yard}`,
+  inspectHint:
     'Tap a gap once for each quarter of bees, or type 0 to 4. Enter saves this hive and goes to the next; of a hive that you do not touch nothing is written.',
   next: 'Save, next hive',
   last: 'Save',
@@ -172,17 +172,17 @@ export const text = {
     ['true', 'seen'],
   ] as const,
   skip: 'Skip',
-  looked: 'kept',
+  looked: 'saved',
   notSent: (n: number) => `${n} not sent yet`,
   sendAll: 'Send them',
-  lookDone: 'All hives were looked at.',
+  inspectDone: 'All hives were looked at.',
   broodAsk: 'Sealed brood',
   storesAsk: 'Stores, hefted',
   supersAsk: 'Supers for harvest',
   queenAsk: 'Queen',
   temperAsk: 'Temper',
   note: 'Note',
-  lookKeys:
+  inspectKeys:
     'Keys: a same seams · b sealed brood · l larvae · e eggs · s stores · u supers · q queen · t temper · Enter save',
 
   // Counting.
@@ -216,9 +216,9 @@ export const text = {
   chart: { wash: 'Washes, mites per 100 bees', board: 'Boards, mites a day' },
   chartHint: 'Each dot with its 95 % interval; the rule is where you act in that season.',
 
-  // Lines.
-  linesTitle: 'Where you act',
-  linesHint:
+  // Thresholds.
+  thresholdsTitle: 'Treatment thresholds',
+  thresholdsHint:
     'A count at or over the threshold asks for a treatment. Ten mites a day on a board are over it in any season; below that there is no agreed threshold for a board but in midwinter: wash, or set your own. 0 is no threshold.',
   seasons: {
     winter: 'Midwinter',
@@ -227,10 +227,10 @@ export const text = {
     late_summer: 'Late summer',
     autumn: 'Autumn',
   },
-  lineWash: 'Wash, per 100 bees',
-  lineBoard: 'Board, a day',
+  thresholdWash: 'Wash, per 100 bees',
+  thresholdBoard: 'Board, a day',
   trade: (v: number) => (v === 0 ? 'none in the trade' : `trade: ${v}`),
-  linesKept: 'Kept.',
+  thresholdsSaved: 'Saved.',
 
   // Bringing in.
   importTitle: 'Bring colonies from a table',

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 
-/** Has all that depends on hives, looks and counts read again. */
+/** Has all that depends on hives, inspections and counts read again. */
 export function useChanged() {
   const queries = useQueryClient()
   return () => {

@@ -22,7 +22,10 @@ const REASONS: Record<string, (r: Reason) => [why: string, change?: string]> = {
     'Wait until it has emerged, three weeks after the queen stops; or take a method that reaches through brood.',
   ],
   brood_may_be_gone: () => ['There was sealed brood, which may have emerged since.', 'Look again.'],
-  brood_old: (r) => [`A look without brood holds ${fig(r, 0)} days; this one is older.`, 'Look again.'],
+  brood_old: (r) => [
+    `An inspection without brood holds ${fig(r, 0)} days; this one is older.`,
+    'Look again.',
+  ],
   brood_soon: (r) => [
     `No sealed brood then, but eggs or larvae may be capped by now, and surely after ${fig(r, 0)} days.`,
     'Go soon, or look again.',
@@ -30,15 +33,15 @@ const REASONS: Record<string, (r: Reason) => [why: string, change?: string]> = {
   broodless: () => ['No sealed brood.'],
   dribbled_already: () => [
     'Dribbled already in this broodless time. A second dribble harms the same bees.',
-    'Count first: if it is still over the line, choose another method.',
+    'Count first: if it is still over the threshold, choose another method.',
   ],
   vaporised_already: () => [
     'Oxalic acid was vaporised in this broodless time: doses of the same acid add up on the same bees.',
-    'Count first: if it is still over the line, choose another method.',
+    'Count first: if it is still over the threshold, choose another method.',
   ],
   dribbled_this_winter: () => [
     'Dribbled earlier in this winter. The same bees live until spring.',
-    'Count first, and give it only if the count is over the line.',
+    'Count first, and give it only if the count is over the threshold.',
   ],
   repeat: (r) => [`The label's dose ${fig(r, 0)} of ${fig(r, 1)}.`],
   repeat_early: (r) => [`The label asks for ${days(r, 0)} more between its doses.`, 'Wait for that day.'],
@@ -272,7 +275,7 @@ export const text = {
     watch: 'watch',
     none: 'nothing now',
     count: 'count',
-    count_anew: 'count again',
+    count_again: 'count again',
     again: 'a second count would tell more',
   },
   head: { hive: 'Hive', mites: 'Mites' },
@@ -288,8 +291,8 @@ export const text = {
   } as Record<string, string>,
   over: (n: number) =>
     n === 1
-      ? 'One is over the line: the whole yard is treated.'
-      : `${n} are over the line: the whole yard is treated.`,
+      ? 'One is over the threshold: treat the whole yard.'
+      : `${n} are over the threshold: treat the whole yard.`,
   noForecast: 'No forecast: read the thermometer and the sky in the yard.',
   seams: (n: number) => `${fraction(n)} seams`,
   windows: (method: string) => `Windows for ${method}, next ten days`,

@@ -22,44 +22,44 @@ var (
 )
 
 // Inspect keeps looks into colonies, all or none.
-func (d Desk) Inspect(ctx context.Context, in wire.Looks) (wire.Looks, error) {
+func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspections, error) {
 	rows, err := d.op.Colonies(ctx, "")
 	if err != nil {
-		return wire.Looks{}, err
+		return wire.Inspections{}, err
 	}
 	living := make(map[string]store.Colony, len(rows))
 	for _, r := range rows {
 		living[r.ID] = r
 	}
 	var l fault.List
-	kept := make([]store.Inspection, len(in.Looks))
-	for i, look := range in.Looks {
+	kept := make([]store.Inspection, len(in.Inspections))
+	for i, look := range in.Inspections {
 		before := len(l)
 		colony, lives := living[look.ColonyID]
 		if !lives {
 			l.Add("colony_id", fault.Unknown)
 		}
-		kept[i] = d.readLook(look, colony, &l)
-		l.Beneath(before, "looks", i)
+		kept[i] = d.readInspection(look, colony, &l)
+		l.Beneath(before, "inspections", i)
 	}
 	if err := l.Err(); err != nil {
-		return wire.Looks{}, err
+		return wire.Inspections{}, err
 	}
 	if err := d.op.Inspect(ctx, kept); err != nil {
-		return wire.Looks{}, err
+		return wire.Inspections{}, err
 	}
-	out := wire.Looks{Looks: make([]wire.Look, len(kept))}
+	out := wire.Inspections{Inspections: make([]wire.Inspection, len(kept))}
 	for i, k := range kept {
-		out.Looks[i] = lookOf(k)
+		out.Inspections[i] = inspectionOf(k)
 	}
 	return out, nil
 }
 
-func (d Desk) readLook(in wire.Look, colony store.Colony, l *fault.List) store.Inspection {
+func (d Desk) readInspection(in wire.Inspection, colony store.Colony, l *fault.List) store.Inspection {
 	out := store.Inspection{
 		ID: in.ID, ColonyID: in.ColonyID, Brood: in.Brood, Eggs: in.Eggs, Larvae: in.Larvae, Stores: in.Stores, Supers: in.Supers, Queen: in.Queen,
 		Temper: in.Temper, Note: strings.TrimSpace(in.Note), UserID: d.who.User, CreatedAt: d.stamp(),
-		LookedOn: timeOf(readDay("on", in.On, d.today(), d.today(), l)),
+		SeenOn: timeOf(readDay("on", in.On, d.today(), d.today(), l)),
 	}
 	for _, word := range []struct {
 		field, is string
@@ -90,9 +90,9 @@ func (d Desk) readLook(in wire.Look, colony store.Colony, l *fault.List) store.I
 	return out
 }
 
-func lookOf(r store.Inspection) wire.Look {
-	out := wire.Look{
-		ID: r.ID, ColonyID: r.ColonyID, On: r.LookedOn.Format(dateForm), Board: wire.BoardOf(r.Seams),
+func inspectionOf(r store.Inspection) wire.Inspection {
+	out := wire.Inspection{
+		ID: r.ID, ColonyID: r.ColonyID, On: r.SeenOn.Format(dateForm), Board: wire.BoardOf(r.Seams),
 		Brood: r.Brood, Eggs: r.Eggs, Larvae: r.Larvae, Stores: r.Stores, Supers: r.Supers, Queen: r.Queen, Temper: r.Temper, Note: r.Note,
 	}
 	if r.Quarters != nil {

@@ -16,11 +16,11 @@ import { text } from './text'
 import { yardQuery } from './useYard'
 import styles from './yards.module.css'
 
-type Look = Schemas['Look']
+type Inspection = Schemas['Inspection']
 type Stand = Schemas['ColonyRecord']
 
 /** Looks that were not sent yet, by colony. */
-type Open = Record<string, Look>
+type Open = Record<string, Inspection>
 
 const ASKS = {
   brood: { key: 'b', words: ['none', 'little', 'much'], title: text.broodAsk, names: text.brood },
@@ -42,7 +42,7 @@ const OPEN = { larvae: { key: 'l', title: text.larvaeAsk }, eggs: { key: 'e', ti
 type OpenAsk = keyof typeof OPEN
 
 /** Several colonies looked into in a row, by tap or by keyboard. */
-export default function LookRun() {
+export default function InspectionRun() {
   const { id = '' } = useParams()
   const yard = useQuery(yardQuery(id))
   if (!yard.data) return null
@@ -51,17 +51,17 @@ export default function LookRun() {
 
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const queries = useQueryClient()
-  const open = useKept<Open>(`looks.${yard.id}`, () => ({}))
+  const open = useKept<Open>(`inspections.${yard.id}`, () => ({}))
   const [at, setAt] = useState(0)
   const [sent, setSent] = useState<string[]>([])
   const stand = yard.stands[at]
   const sending = useSaving(
-    async (looks: Look[]) => {
-      await client.POST('/api/inspections', { body: { looks } })
-      return looks
+    async (inspections: Inspection[]) => {
+      await client.POST('/api/inspections', { body: { inspections } })
+      return inspections
     },
-    (looks) => {
-      const gone = looks.map((l) => l.colony_id)
+    (inspections) => {
+      const gone = inspections.map((l) => l.colony_id)
       open.set(Object.fromEntries(Object.entries(open.value).filter(([c]) => !gone.includes(c))))
       setSent((s) => [...s, ...gone])
       void queries.invalidateQueries({ queryKey: ['colonies'] })
@@ -70,17 +70,18 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   )
   useEffect(() => () => void queries.invalidateQueries({ queryKey: ['yards', yard.id] }), [queries, yard.id])
   if (!stand) return null
-  const look = open.value[stand.id] ?? begin(stand)
-  const change = (recipe: (l: Look) => void) => open.set({ ...open.value, [stand.id]: produce(look, recipe) })
+  const inspection = open.value[stand.id] ?? begin(stand)
+  const change = (recipe: (l: Inspection) => void) =>
+    open.set({ ...open.value, [stand.id]: produce(inspection, recipe) })
   const keep = () => {
-    if (touched(look)) sending.save([look])
+    if (touched(inspection)) sending.save([inspection])
     if (at + 1 < yard.stands.length) setAt(at + 1)
   }
   const unsent = Object.values(open.value).filter((l) => l.colony_id !== stand.id)
   return (
     <main className={styles.page}>
       <div className={styles.head}>
-        <h1>{text.lookTitle(yard.name)}</h1>
+        <h1>{text.inspectTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>
       </div>
       <Said message={sending.message} />
@@ -106,24 +107,24 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
         <Sheet
           key={stand.id}
           stand={stand}
-          look={look}
+          inspection={inspection}
           change={change}
           keep={keep}
           skip={() => setAt(Math.min(at + 1, yard.stands.length - 1))}
           last={at + 1 === yard.stands.length}
         />
       </div>
-      {sent.length >= yard.stands.length && <p>{text.lookDone}</p>}
+      {sent.length >= yard.stands.length && <p>{text.inspectDone}</p>}
     </main>
   )
 }
 
 /** Nothing was looked at yet. */
-const begin = (stand: Stand): Look => ({ id: crypto.randomUUID(), colony_id: stand.id })
+const begin = (stand: Stand): Inspection => ({ id: crypto.randomUUID(), colony_id: stand.id })
 
 /** Something was looked at: of a hive that nobody touched nothing is written. */
-const touched = (look: Look) =>
-  Object.entries(look).some(
+const touched = (inspection: Inspection) =>
+  Object.entries(inspection).some(
     ([key, seen]: [string, unknown]) =>
       key !== 'id' && key !== 'colony_id' && seen !== undefined && seen !== '',
   )
@@ -136,16 +137,16 @@ const lastSeen = (stand: Stand) =>
 
 interface SheetProps {
   stand: Stand
-  look: Look
-  change: (recipe: (l: Look) => void) => void
+  inspection: Inspection
+  change: (recipe: (l: Inspection) => void) => void
   keep: () => void
   skip: () => void
   last: boolean
 }
 
-function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
+function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
   const sheet = useRef<HTMLElement>(null)
-  const shown = look.board ?? lastSeen(stand)
+  const shown = inspection.board ?? lastSeen(stand)
   useEffect(() => sheet.current?.querySelector<SVGElement>('[data-gap][tabindex="0"]')?.focus(), [])
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -172,9 +173,9 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
     <article className={styles.sheet} ref={sheet} data-look-sheet={stand.name}>
       <h2>
         {stand.name} <span>{text.seams(total)}</span>{' '}
-        {look.board === undefined && <small className="quiet">{text.asLast}</small>}
+        {inspection.board === undefined && <small className="quiet">{text.asLast}</small>}
       </h2>
-      <p className={`quiet ${styles.keys ?? ''}`}>{text.lookHint}</p>
+      <p className={`quiet ${styles.keys ?? ''}`}>{text.inspectHint}</p>
       <div className={styles.boards}>
         {stand.boxes
           .map((b, i) => (
@@ -199,7 +200,7 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
           ))
           .reverse()}
       </div>
-      {look.board === undefined && (
+      {inspection.board === undefined && (
         <p>
           <Button variant="outlined" onClick={() => change((l) => void (l.board = shown))} data-as-shown>
             {total > 0 ? text.asShown : text.noBees} <kbd>a</kbd>
@@ -218,7 +219,7 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
               <Choice<string>
                 label={title}
                 columns={words.length}
-                value={look[ask] ?? ''}
+                value={inspection[ask] ?? ''}
                 options={words.map((w) => [w, names[w] ?? w] as const)}
                 onChange={(w) => change((l) => void (l[ask] = w))}
               />
@@ -234,7 +235,7 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
             <Choice<string>
               label={OPEN[ask].title}
               columns={2}
-              value={look[ask] === undefined ? '' : String(look[ask])}
+              value={inspection[ask] === undefined ? '' : String(inspection[ask])}
               options={text.openBrood}
               onChange={(w) => change((l) => void (l[ask] = w === 'true'))}
             />
@@ -248,7 +249,7 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
           <Choice<string>
             label={text.supersAsk}
             columns={5}
-            value={look.supers === undefined ? '' : String(look.supers)}
+            value={inspection.supers === undefined ? '' : String(inspection.supers)}
             options={['0', '1', '2', '3', '4'].map((n) => [n, n] as const)}
             onChange={(n) => change((l) => void (l.supers = Number(n)))}
           />
@@ -256,20 +257,20 @@ function Sheet({ stand, look, change, keep, skip, last }: SheetProps) {
         <TextField
           label={text.note}
           multiline
-          value={look.note ?? ''}
+          value={inspection.note ?? ''}
           onChange={(e) => change((l) => void (l.note = e.target.value))}
         />
       </div>
       <div className={`${styles.bar} ${styles.sticky}`}>
         <Button size="large" variant="contained" onClick={keep} data-keep-look>
-          {touched(look) ? (last ? text.last : text.next) : text.nothing}
+          {touched(inspection) ? (last ? text.last : text.next) : text.nothing}
         </Button>
-        {!last && touched(look) && (
+        {!last && touched(inspection) && (
           <Button size="large" onClick={skip}>
             {text.skip}
           </Button>
         )}
-        <span className={`quiet ${styles.keys ?? ''}`}>{text.lookKeys}</span>
+        <span className={`quiet ${styles.keys ?? ''}`}>{text.inspectKeys}</span>
       </div>
     </article>
   )

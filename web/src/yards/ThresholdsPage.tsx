@@ -13,52 +13,52 @@ import { useChanged } from './useChanged'
 import styles from './yards.module.css'
 
 /** Where the operation acts, by season. */
-export default function LinesPage() {
-  const lines = useQuery({
-    queryKey: ['lines'],
-    queryFn: async ({ signal }) => (await client.GET('/api/lines', { signal })).data,
+export default function ThresholdsPage() {
+  const thresholds = useQuery({
+    queryKey: ['thresholds'],
+    queryFn: async ({ signal }) => (await client.GET('/api/thresholds', { signal })).data,
   })
-  if (!lines.data) return null
-  return <Form lines={lines.data} />
+  if (!thresholds.data) return null
+  return <Form thresholds={thresholds.data} />
 }
 
-function Form({ lines }: { lines: Schemas['MiteLines'] }) {
+function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
   const queries = useQueryClient()
   const changed = useChanged()
   const keeper = may(useStart().me?.role, 'keeper')
-  const form = useKept('lines', () =>
-    lines.lines.map((l) => ({ wash: String(l.wash), board: String(l.board) })),
+  const form = useKept('thresholds', () =>
+    thresholds.thresholds.map((l) => ({ wash: String(l.wash), board: String(l.board) })),
   )
   const saving = useSaving(
     async () => {
       const typed = form.value.map((f, i) => ({
-        season: lines.lines[i]!.season,
+        season: thresholds.thresholds[i]!.season,
         wash: Number(f.wash.replace(',', '.')) || 0,
         board: Number(f.board.replace(',', '.')) || 0,
       }))
-      return (await client.PUT('/api/lines', { body: { lines: typed } })).data
+      return (await client.PUT('/api/thresholds', { body: { thresholds: typed } })).data
     },
     (now) => {
-      queries.setQueryData(['lines'], now)
+      queries.setQueryData(['thresholds'], now)
       form.putDown()
       changed()
     },
   )
   return (
     <main className={styles.page}>
-      <h1>{text.linesTitle}</h1>
-      <p className="quiet">{text.linesHint}</p>
+      <h1>{text.thresholdsTitle}</h1>
+      <p className="quiet">{text.thresholdsHint}</p>
       <Faults value={saving.faults}>
-        {lines.lines.map((l, i) => (
+        {thresholds.thresholds.map((l, i) => (
           <div key={l.season} className={styles.form}>
             <h2>{text.seasons[l.season]}</h2>
             {(['wash', 'board'] as const).map((kind) => (
               <Field
                 key={kind}
-                label={kind === 'wash' ? text.lineWash : text.lineBoard}
-                path={`lines[${i}].${kind}`}
+                label={kind === 'wash' ? text.thresholdWash : text.thresholdBoard}
+                path={`thresholds[${i}].${kind}`}
                 value={form.value[i]?.[kind] ?? ''}
-                hint={text.trade(lines.trade?.[i]?.[kind] ?? 0)}
+                hint={text.trade(thresholds.trade?.[i]?.[kind] ?? 0)}
                 onChange={(v) => form.set(produce(form.value, (f) => void (f[i]![kind] = v)))}
               />
             ))}
@@ -66,7 +66,7 @@ function Form({ lines }: { lines: Schemas['MiteLines'] }) {
         ))}
       </Faults>
       <Said message={saving.message} />
-      {saving.done && <p>{text.linesKept}</p>}
+      {saving.done && <p>{text.thresholdsSaved}</p>}
       {keeper && (
         <div className={styles.bar}>
           <Button variant="contained" disabled={saving.busy} onClick={() => saving.save()}>
