@@ -28,16 +28,16 @@ func TestBenchProblemsNameTheField(t *testing.T) {
 	bench := "/api/batches/" + mixing(t)
 	event := func(rest string) string { return `{"id":"` + uuid.NewString() + `",` + rest + `}` }
 	for _, c := range []struct{ path, body, location string }{
-		{"/bench/events", event(`"kind":"took","act":"sugar","grams":-3`), "body.grams"},
-		{"/bench/events", event(`"kind":"took","act":"sugar","grams":9000`), "body.grams"},
-		{"/bench/events", event(`"kind":"took","act":"nothing","grams":3`), "body.act"},
-		{"/bench/events", event(`"kind":"took","act":"gear","grams":3`), "body.act"},
-		{"/bench/events", event(`"kind":"took","act":"sugar","grams":50,"source":"balance","instrument":"i1"`), "body.grams"},
-		{"/bench/events", event(`"kind":"struck","act":"sugar","load":4`), "body.load"},
-		{"/bench/events", event(`"kind":"said","act":"gear","answer":"perhaps"`), "body.answer"},
-		{"/bench/events", event(`"kind":"heated","act":"heat_water","temp_c":900`), "body.temp_c"},
-		{"/bench/events", event(`"kind":"began","act":"sugar"`), "body.act"},
-		{"/bench/events", event(`"kind":"mended"`), "body.kind"},
+		{"/bench/events", event(`"kind":"added","act":"sugar","grams":-3`), "body.grams"},
+		{"/bench/events", event(`"kind":"added","act":"sugar","grams":9000`), "body.grams"},
+		{"/bench/events", event(`"kind":"added","act":"nothing","grams":3`), "body.act"},
+		{"/bench/events", event(`"kind":"added","act":"gear","grams":3`), "body.act"},
+		{"/bench/events", event(`"kind":"added","act":"sugar","grams":50,"source":"balance","instrument":"i1"`), "body.grams"},
+		{"/bench/events", event(`"kind":"removed","act":"sugar","load":4`), "body.load"},
+		{"/bench/events", event(`"kind":"answered","act":"gear","answer":"perhaps"`), "body.answer"},
+		{"/bench/events", event(`"kind":"measured","act":"heat_water","temp_c":900`), "body.temp_c"},
+		{"/bench/events", event(`"kind":"started","act":"sugar"`), "body.act"},
+		{"/bench/events", event(`"kind":"corrected"`), "body.kind"},
 		{"/bench/events", event(`"kind":"lot","act":"acid","answer":"` + uuid.NewString() + `"`), "body.answer"},
 		{"/bench/events", event(`"kind":"finished","keeping":"room"`), "body.acts[sugar]"},
 		{"/bench/plan", `{"balances":[{"name":"x","balance_g":0.1,"balance_capacity_g":1}]}`, "body.balances[0].balance_capacity_g"},
@@ -101,7 +101,7 @@ func TestListeningAtTheBench(t *testing.T) {
 	}
 	until(`"instrument":"i2","state":"unstable"`)
 	until(`"instrument":"i2","state":"stable","value":48}`)
-	took := `{"id":"%s","kind":"took","act":"sugar","grams":%v,"source":"balance","instrument":"i2"}`
+	took := `{"id":"%s","kind":"added","act":"sugar","grams":%v,"source":"balance","instrument":"i2"}`
 	if status, answer := call(t, "/api/batches/"+id+"/bench/events", fmt.Sprintf(took, uuid.NewString(), 58)); status != http.StatusUnprocessableEntity {
 		t.Errorf("58 g while it shows 48: %d %v", status, answer)
 	}

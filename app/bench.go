@@ -192,8 +192,8 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	out.Begun, out.Balances, out.CupG, out.Seq = true, w.balances, w.run.CupG, len(w.run.Events)
 	out.State = w.batch.State
 	for i, st := range s.Stations {
-		if st.Kind == mixing.Wait && st.Began > 0 {
-			left := math.Round(float64(st.Seconds) - d.since(w.run.Events[st.Began-1]))
+		if st.Kind == mixing.Wait && st.StartedBy > 0 {
+			left := math.Round(float64(st.Seconds) - d.since(w.run.Events[st.StartedBy-1]))
 			out.Acts[i].LeftS = &left
 		}
 	}
@@ -297,11 +297,11 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		return err
 	}
 	switch in.Kind {
-	case mixing.Took:
+	case mixing.Added:
 		if err := d.weighed(w, s, e, &row); err != nil {
 			return err
 		}
-	case mixing.Mended:
+	case mixing.Corrected:
 		mending := w.mixing.MendingOf(s)
 		if s.Comes.Right() || len(mending) == 0 {
 			return fault.List{{Field: "kind", Reason: fault.NotFitting}}
@@ -326,7 +326,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 func (d Desk) weighed(w making, s mixing.State, e wire.BenchEvent, row *store.BenchEvent) error {
 	i := slices.IndexFunc(s.Stations, func(st mixing.Station) bool { return st.ID == e.Act })
 	st := s.Stations[i]
-	if e.Load != len(st.Took) {
+	if e.Load != len(st.Added) {
 		return store.ErrStale
 	}
 	if st.Kind == mixing.CountIt {

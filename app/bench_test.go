@@ -69,7 +69,7 @@ func (s *stood) act(id string) wire.BenchAct {
 func (s *stood) weighs(act string, grams float64) {
 	s.t.Helper()
 	a := s.act(act)
-	s.does(wire.BenchEvent{Kind: "took", Act: act, Load: len(a.Took), Grams: grams, Balance: a.Balance})
+	s.does(wire.BenchEvent{Kind: "added", Act: act, Load: len(a.Added), Grams: grams, Balance: a.Balance})
 }
 
 // all weighs everything that is still wanted, as wanted.
@@ -86,7 +86,7 @@ func (s *stood) all() {
 			return
 		}
 		if a := s.act(next); a.Kind == "count" {
-			s.does(wire.BenchEvent{Kind: "took", Act: next, Load: len(a.Took), Count: a.Count})
+			s.does(wire.BenchEvent{Kind: "added", Act: next, Load: len(a.Added), Count: a.Count})
 		} else {
 			s.weighs(next, a.Rest.Loads[0].TargetG)
 		}
@@ -121,28 +121,28 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 	}
 	s.does(wire.BenchEvent{Kind: "lot", Act: "acid", Answer: lot.ID})
 	refused(t, s.try(wire.BenchEvent{Kind: "lot", Act: "sugar", Answer: lot.ID}), "answer", fault.Unknown)
-	s.does(wire.BenchEvent{Kind: "said", Act: "water_test", Answer: "cloudy"})
+	s.does(wire.BenchEvent{Kind: "answered", Act: "water_test", Answer: "cloudy"})
 	if !s.act("hot_water").Distilled || s.act("sugar").Distilled {
 		t.Error("hard water asks for distilled water, and for nothing else")
 	}
 	s.weighs("sugar", 601)
 	s.weighs("hot_water", 200.3)
-	refused(t, s.try(wire.BenchEvent{Kind: "took", Act: "acid", Grams: 351, Balance: 1}), "grams", fault.Doubtful)
-	refused(t, s.try(wire.BenchEvent{Kind: "took", Act: "acid", Grams: 35, Balance: 9}), "balance", fault.Unknown)
-	refused(t, s.try(wire.BenchEvent{Kind: "took", Act: "acid", Grams: 35, Balance: 1, Source: "balance", Instrument: "i1"}), "grams", fault.Unsteady)
+	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 351, Balance: 1}), "grams", fault.Doubtful)
+	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 35, Balance: 9}), "balance", fault.Unknown)
+	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 35, Balance: 1, Source: "balance", Instrument: "i1"}), "grams", fault.Unsteady)
 	if w := s.act("acid").Rest; w.Balance != 1 || off(w.TotalG, 35, 0.11) || off(w.OffPercent, 0.14, 0.01) {
 		t.Errorf("the acid goes to the fine balance: %+v", w)
 	}
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "fridge"}), "acts[acid]", fault.Missing)
 	s.weighs("acid", 40)
-	if err := s.try(wire.BenchEvent{Kind: "took", Act: "acid", Load: 0, Grams: 4, Balance: 1}); !errors.Is(err, store.ErrStale) {
+	if err := s.try(wire.BenchEvent{Kind: "added", Act: "acid", Load: 0, Grams: 4, Balance: 1}); !errors.Is(err, store.ErrStale) {
 		t.Errorf("one load twice: %v", err)
 	}
 	m := s.run.Mending
 	if m == nil || !m.Possible || m.Made.Strength.Stand != "within" || m.Fits == nil || !*m.Fits || off(m.MoreML, 141, 1.5) {
 		t.Fatalf("mending: %+v", m)
 	}
-	s.does(wire.BenchEvent{Kind: "mended"})
+	s.does(wire.BenchEvent{Kind: "corrected"})
 	if s.run.Mending != nil || off(s.act("rest_water").TargetG, 685.7-200.3, 1) || off(s.act("more_sugar_1").TargetG, 685.7-601, 1) {
 		t.Errorf("mended: %+v", s.run.Acts)
 	}
@@ -152,7 +152,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 	}
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "attic"}), "keeping", fault.Missing)
 	s.does(wire.BenchEvent{Kind: "finished", Keeping: "fridge"})
-	refused(t, s.try(wire.BenchEvent{Kind: "said", Act: "bottle", Answer: "yes"}), "kind", fault.Ended)
+	refused(t, s.try(wire.BenchEvent{Kind: "answered", Act: "bottle", Answer: "yes"}), "kind", fault.Ended)
 
 	b, err := s.d.Batch(t.Context(), s.id)
 	if err != nil || b.State != "made" || b.OnHand.UseBy != "2026-12-11" || b.OnHand.Keeps != "fresh" || off(b.Strength.Value, 35.05, 0.1) || off(b.OnHand.Left, 1141, 2) {
@@ -196,11 +196,11 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	s.all()
 	in := s.run.SoFar.MassG
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "sealed"}), "acts[left]", fault.Missing)
-	s.does(wire.BenchEvent{Kind: "began", Act: "soak"})
+	s.does(wire.BenchEvent{Kind: "started", Act: "soak"})
 	if left := s.act("soak").LeftS; left == nil || *left != 24*3600 {
 		t.Errorf("the soak: %v", left)
 	}
-	s.does(wire.BenchEvent{Kind: "took", Act: "left", Grams: in - 203, Balance: 1})
+	s.does(wire.BenchEvent{Kind: "added", Act: "left", Grams: in - 203, Balance: 1})
 	u := s.run.Uptake
 	if u == nil || off(u.EachG, 20.3, 1e-6) || u.Strange || off(u.OADG, 20.3*0.346, 0.01) || u.OffG <= 0 {
 		t.Fatalf("uptake: %+v", u)
@@ -224,7 +224,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	parent := rest.ID
 	s = atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
 	s.all()
-	s.does(wire.BenchEvent{Kind: "took", Act: "left", Grams: 0, Balance: 1})
+	s.does(wire.BenchEvent{Kind: "added", Act: "left", Grams: 0, Balance: 1})
 	if !s.run.Uptake.Strange || s.run.Uptake.Learnt == nil || s.run.Uptake.Learnt.Pots != 1 {
 		// all of some 240 g in ten strips: 24 g each, within a quarter of 20.3
 		if off(s.run.Uptake.EachG, 24, 0.6) {
@@ -288,7 +288,7 @@ func TestBenchRefuses(t *testing.T) {
 	if run, err := here().Bench(t.Context(), save.ID); err != nil || run.Begun || len(run.Balances) == 0 {
 		t.Errorf("nothing is begun: %+v %v", run, err)
 	}
-	if _, err := here().Happen(t.Context(), save.ID, wire.BenchEvent{ID: uuid.NewString(), Kind: "went", Act: "sugar"}); !errors.Is(err, store.ErrNotFound) {
+	if _, err := here().Happen(t.Context(), save.ID, wire.BenchEvent{ID: uuid.NewString(), Kind: "opened", Act: "sugar"}); !errors.Is(err, store.ErrNotFound) {
 		t.Errorf("an event before it is begun: %v", err)
 	}
 }

@@ -68,10 +68,10 @@ func (b bench) mix(ctx context.Context, d app.Desk, batch string) (rest string, 
 		case "weigh":
 			for n := 0; err == nil && run.Acts[i].Rest != nil; n++ {
 				w := run.Acts[i].Rest
-				happen(wire.BenchEvent{Kind: "took", Act: a.ID, Load: n, Grams: w.Loads[0].TargetG, Balance: w.Balance})
+				happen(wire.BenchEvent{Kind: "added", Act: a.ID, Load: n, Grams: w.Loads[0].TargetG, Balance: w.Balance})
 			}
 		case "left":
-			happen(wire.BenchEvent{Kind: "took", Act: a.ID, Grams: b.leftG, Balance: a.Balance})
+			happen(wire.BenchEvent{Kind: "added", Act: a.ID, Grams: b.leftG, Balance: a.Balance})
 		}
 	}
 	happen(wire.BenchEvent{Kind: "finished", Keeping: b.keeping})

@@ -45,19 +45,19 @@ func TestStandLineByKeyboard(t *testing.T) {
 	p.stands("R2 R1 R3 R4 R5 R6 R7 R8")
 }
 
-// A line of one's own changes how the same counts stand, everywhere.
-func TestLinesOfOnesOwn(t *testing.T) {
+// A threshold of one's own changes how the same counts stand, everywhere.
+func TestThresholdsOfOnesOwn(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/thresholds"))
 	p.says("main", "Midwinter", "trade: 1", "none in the trade")
-	p.fill("lines[0].board", "900")
+	p.fill("thresholds[0].board", "900")
 	p.choose("Save")
-	p.says(`[data-path="lines[0].board"]`, "Too high. Possible: 0 to 500 a day")
-	p.fill("lines[0].board", "5")
+	p.says(`[data-path="thresholds[0].board"]`, "Too high. Possible: 0 to 500 a day")
+	p.fill("thresholds[0].board", "5")
 	p.choose("Save")
-	p.says("main", "Kept.")
+	p.says("main", "Saved.")
 	p.do(chromedp.Navigate(s.URL + "/yards"))
 	p.says(`[data-yard="Ropewalk"] [data-stand="R3"]`, "under", "2.43 a day", "nothing now")
 	p.do(chromedp.Navigate(s.URL + "/decide"))
@@ -73,7 +73,7 @@ func TestDecideOnAPhone(t *testing.T) {
 	const yard = `[data-decide-yard="Kiln Lane"] `
 	p.says(yard+`[data-row="K2"] [data-cell="dribble"]`, "look first")
 	p.click(yard + `[data-row="K2"] [data-cell="dribble"]`)
-	p.says(yard+"[data-reasons]", "A look without brood holds 3 days", "Look again")
+	p.says(yard+"[data-reasons]", "An inspection without brood holds 3 days", "Look again")
 	p.click(yard + `[data-method="pad"]`)
 	p.says(yard, "Windows for formic acid", "too cold")
 	wide, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`document.documentElement.scrollWidth > innerWidth + 1`))

@@ -73,7 +73,7 @@ func calculations() []figure {
 	reading := wire.PadAssayRequest{Reading: wire.PadReading{GPerML: 1.1834, TempC: &temperature}}
 	work, err := wire.Recipe{Dribble: drafts.Dribble}.Mixing("")
 	scales := wire.ScalesOf(wire.UsualBalances().Balances, 0)
-	spilt := []mixing.Event{{Kind: mixing.Took, Act: "sugar", Grams: 150}, {Kind: mixing.Took, Act: "acid", Grams: 12}}
+	spilt := []mixing.Event{{Kind: mixing.Added, Act: "sugar", Grams: 150}, {Kind: mixing.Added, Act: "acid", Grams: 12}}
 	return []figure{
 		measure("bench: a run as it stands, and its mending", 0, func() error {
 			if m := work.Fold(spilt, scales).Mending(work.Work); err != nil || !m.Possible {

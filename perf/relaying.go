@@ -100,7 +100,7 @@ func relaying() ([]figure, error) {
 	if err := c.post(bench, wire.BeginBench{Balances: []wire.BenchBalance{{Name: "one", DivisionG: 1}}}); err != nil {
 		return nil, err
 	}
-	if err := c.post(bench+"/events", wire.BenchEvent{ID: uuid.NewString(), Kind: "went", Act: "sugar"}); err != nil {
+	if err := c.post(bench+"/events", wire.BenchEvent{ID: uuid.NewString(), Kind: "opened", Act: "sugar"}); err != nil {
 		return nil, err
 	}
 	for range listeners - 1 {

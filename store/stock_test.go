@@ -163,7 +163,7 @@ func TestOneRun(t *testing.T) {
 	for i := range hands {
 		all.Go(func() {
 			_ = o.AtBench(t.Context(), b.ID, func(o Operation, r BenchRun) error {
-				e := BenchEvent{BatchID: b.ID, Seq: len(r.Events) + 1, ID: uuid.NewString(), Kind: "said", Act: fmt.Sprint(i), CreatedAt: time.Now().UTC(), WorkedAt: time.Now().UTC()}
+				e := BenchEvent{BatchID: b.ID, Seq: len(r.Events) + 1, ID: uuid.NewString(), Kind: "answered", Act: fmt.Sprint(i), CreatedAt: time.Now().UTC(), WorkedAt: time.Now().UTC()}
 				if err := o.Happen(t.Context(), &e); err != nil {
 					return err
 				}

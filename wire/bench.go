@@ -26,16 +26,16 @@ type BeginBench struct {
 // BenchEvent is one thing that happened at the bench.
 type BenchEvent struct {
 	ID         string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
-	Kind       string  `json:"kind" enum:"took,struck,went,said,heated,began,mended,lot,finished,discarded" doc:"A load went in, or is taken back; went to an act; an answer; a temperature; a wait begun; more is to go in (the server works out what); the lot used of an ingredient (act); the end."`
+	Kind       string  `json:"kind" enum:"added,removed,opened,answered,measured,started,corrected,lot,finished,discarded" doc:"A load went in, or is taken back; went to an act; an answer; a temperature; a wait begun; more is to go in (the server works out what); the lot used of an ingredient (act); the end."`
 	Act        string  `json:"act,omitempty" maxLength:"32"`
-	Load       int     `json:"load,omitempty" doc:"Of took: how many loads of the act were seen before, so that two people never put in one load twice. Of struck: which one."`
-	Grams      float64 `json:"grams,omitempty" doc:"Of took."`
-	Balance    int     `json:"balance,omitempty" doc:"Of took: which of the balances, from 0."`
-	Count      int     `json:"count,omitempty" doc:"Of took: pieces, where they are counted."`
-	Sure       bool    `json:"sure,omitempty" doc:"Of took: yes, so much; asked when it is twice the target of acid, or five times of anything else, and more. Of finished: take the uptake although it is far from what was learnt."`
-	Answer     string  `json:"answer,omitempty" maxLength:"40" doc:"Of said: yes, no, clear or cloudy. Of lot: its id, or none."`
-	TempC      float64 `json:"temp_c,omitempty" doc:"Of heated, -20 to 200 °C."`
-	Instrument string  `json:"instrument,omitempty" maxLength:"20" doc:"Of took from a balance: which of the instruments. It must stand still on that weight."`
+	Load       int     `json:"load,omitempty" doc:"Of added: how many loads of the act were seen before, so that two people never put in one load twice. Of removed: which one."`
+	Grams      float64 `json:"grams,omitempty" doc:"Of added."`
+	Balance    int     `json:"balance,omitempty" doc:"Of added: which of the balances, from 0."`
+	Count      int     `json:"count,omitempty" doc:"Of added: pieces, where they are counted."`
+	Sure       bool    `json:"sure,omitempty" doc:"Of added: yes, so much; asked when it is twice the target of acid, or five times of anything else, and more. Of finished: take the uptake although it is far from what was learnt."`
+	Answer     string  `json:"answer,omitempty" maxLength:"40" doc:"Of answered: yes, no, clear or cloudy. Of lot: its id, or none."`
+	TempC      float64 `json:"temp_c,omitempty" doc:"Of measured, -20 to 200 °C."`
+	Instrument string  `json:"instrument,omitempty" maxLength:"20" doc:"Of added from a balance: which of the instruments. It must stand still on that weight."`
 	Source     string  `json:"source,omitempty" enum:"typed,balance,probe" doc:"Where the figure comes from; typed when left out."`
 	Pieces     int     `json:"pieces,omitempty" doc:"Of finished, for a pot: strips or sponges soaked; as planned when left out."`
 	Keeping    string  `json:"keeping,omitempty" maxLength:"10" doc:"Of finished: where the batch is kept, from keepings."`
@@ -87,8 +87,8 @@ type BenchWeighing struct {
 	Light      bool        `json:"light,omitempty" doc:"Less than the balance feels sensibly."`
 }
 
-// BenchTook is a load that is in.
-type BenchTook struct {
+// BenchAdded is a load that is in.
+type BenchAdded struct {
 	Grams float64 `json:"grams"`
 	OffG  float64 `json:"off_g"`
 	Count int     `json:"count,omitempty"`
@@ -109,7 +109,7 @@ type BenchAct struct {
 	VolumeML   float64        `json:"volume_ml,omitempty"`
 	Count      int            `json:"count,omitempty"`
 	Balance    int            `json:"balance" doc:"The one it is weighed on, of the balances, from 0."`
-	Took       []BenchTook    `json:"took"`
+	Added      []BenchAdded   `json:"added"`
 	Rest       *BenchWeighing `json:"rest,omitempty" doc:"How what is still wanted is weighed."`
 	LowC       float64        `json:"low_c,omitempty"`
 	HighC      float64        `json:"high_c,omitempty"`

@@ -200,14 +200,14 @@ func (m Mixing) act(st mixing.Station) BenchAct {
 		Distilled: st.Distilled,
 		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == mixing.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
 		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
-		Took: make([]BenchTook, len(st.Took)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
+		Added: make([]BenchAdded, len(st.Added)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
 		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done, Balance: st.Balance,
 	}
 	if st.Part >= 0 {
 		a.Ingredient = m.Parts[st.Part].Name
 	}
-	for i, g := range st.Took {
-		a.Took[i] = BenchTook{round(g.Mass), round(g.Off), g.Count}
+	for i, g := range st.Added {
+		a.Added[i] = BenchAdded{round(g.Mass), round(g.Off), g.Count}
 	}
 	if len(st.Rest.Loads) > 0 {
 		a.Rest = weighing(st.Rest)
@@ -321,7 +321,7 @@ func (m Mixing) OffShelf(s mixing.State, pieces int, productML float64) []Off {
 		}
 		o := Off{Lot: kind}
 		for _, st := range s.Stations {
-			for _, g := range st.Took {
+			for _, g := range st.Added {
 				switch {
 				case st.Part != i:
 				case p.Each > 0:
@@ -384,7 +384,7 @@ func (m Mixing) Uptakes(s mixing.State, pieces int, l strip.Learnt) BenchUptake 
 	leftOff := 0.0
 	for _, st := range s.Stations {
 		if st.Kind == mixing.Left {
-			for _, g := range st.Took {
+			for _, g := range st.Added {
 				leftOff = math.Hypot(leftOff, float64(g.Off))
 			}
 		}

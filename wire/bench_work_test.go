@@ -49,7 +49,7 @@ func mixed(t *testing.T, m Mixing, scales mixing.Scales) mixing.State {
 			return s
 		}
 		st := s.Stations[next]
-		e := mixing.Event{Kind: mixing.Took, Act: st.ID, Load: len(st.Took)}
+		e := mixing.Event{Kind: mixing.Added, Act: st.ID, Load: len(st.Added)}
 		if st.Kind == mixing.CountIt {
 			e.Count = st.Line.Count
 			e.Grams = m.Parts[st.Part].Each * chem.Grams(st.Line.Count)
@@ -185,11 +185,11 @@ func FuzzBench(f *testing.F) {
 			s := m.Fold(events, scales)
 			st := s.Stations[0]
 			for k := range s.Stations {
-				if s.Stations[k].Kind == mixing.WeighIt && i <= 0 || s.Stations[k].Kind == mixing.WeighIt && len(s.Stations[k].Took) == 0 {
+				if s.Stations[k].Kind == mixing.WeighIt && i <= 0 || s.Stations[k].Kind == mixing.WeighIt && len(s.Stations[k].Added) == 0 {
 					st = s.Stations[k]
 				}
 			}
-			e := mixing.Event{Kind: mixing.Took, Act: st.ID, Grams: chem.Grams(grams), Sure: true}
+			e := mixing.Event{Kind: mixing.Added, Act: st.ID, Grams: chem.Grams(grams), Sure: true}
 			var l fault.List
 			if s.Check(e, &l); len(l) == 0 {
 				events = append(events, e)
@@ -205,7 +205,7 @@ func FuzzBench(f *testing.F) {
 			}
 		}
 		if add := m.MendingOf(s); len(add) > 0 {
-			s = m.Fold(append(events, mixing.Event{Kind: mixing.Mended, Add: m.Additions(add)}), scales)
+			s = m.Fold(append(events, mixing.Event{Kind: mixing.Corrected, Add: m.Additions(add)}), scales)
 			if !s.Comes.Right() {
 				t.Fatalf("mended with %v it is %+v", add, s.Comes)
 			}

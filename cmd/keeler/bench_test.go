@@ -44,18 +44,18 @@ func next(run wire.BenchRun) []wire.BenchEvent {
 	var out []wire.BenchEvent
 	switch a.Kind {
 	case "weigh":
-		out = append(out, wire.BenchEvent{Kind: "took", Act: a.ID, Load: len(a.Took), Grams: a.Rest.Loads[0].TargetG, Balance: a.Balance})
+		out = append(out, wire.BenchEvent{Kind: "added", Act: a.ID, Load: len(a.Added), Grams: a.Rest.Loads[0].TargetG, Balance: a.Balance})
 	case "heat":
-		out = append(out, wire.BenchEvent{Kind: "heated", Act: a.ID, TempC: a.LowC + 1})
+		out = append(out, wire.BenchEvent{Kind: "measured", Act: a.ID, TempC: a.LowC + 1})
 	case "wait":
-		out = append(out, wire.BenchEvent{Kind: "began", Act: a.ID})
+		out = append(out, wire.BenchEvent{Kind: "started", Act: a.ID})
 	case "test":
-		out = append(out, wire.BenchEvent{Kind: "said", Act: a.ID, Answer: "cloudy"})
+		out = append(out, wire.BenchEvent{Kind: "answered", Act: a.ID, Answer: "cloudy"})
 	default:
-		out = append(out, wire.BenchEvent{Kind: "said", Act: a.ID, Answer: "yes"})
+		out = append(out, wire.BenchEvent{Kind: "answered", Act: a.ID, Answer: "yes"})
 	}
 	if run.At+1 < len(run.Acts) {
-		return append(out, wire.BenchEvent{Kind: "went", Act: run.Acts[run.At+1].ID})
+		return append(out, wire.BenchEvent{Kind: "opened", Act: run.Acts[run.At+1].ID})
 	}
 	return append(out, wire.BenchEvent{Kind: "finished", Keeping: "fridge"})
 }

@@ -70,7 +70,7 @@ type Surplus struct {
 func (s State) Surplus(w Work) (out Surplus, ok bool) {
 	for i := len(s.Stations) - 1; i >= 0; i-- {
 		st := s.Stations[i]
-		if st.Part < 0 || len(st.Took) == 0 {
+		if st.Part < 0 || len(st.Added) == 0 {
 			if st.Answer != "" || st.Temp != nil {
 				return out, false
 			}

@@ -24,7 +24,7 @@ func TestWhatAPotLeaves(t *testing.T) {
 		{ID: "carried", Kind: WeighIt, Line: "carried"}, {ID: "acid", Kind: WeighIt, Line: "acid"}, {ID: "left", Kind: Left},
 	})
 	scales := Scales{Balances: []Balance{{Division: 0.1, Capacity: 500}, {Division: 1, Capacity: 5000}, {Division: 0.01, Capacity: 200}}}
-	events := []Event{took("glycerol", 144, 0.05), {Kind: Heated, Act: "heat", Temp: 71}, took("carried", 80, 0.05), took("acid", 76, 0.05)}
+	events := []Event{took("glycerol", 144, 0.05), {Kind: Measured, Act: "heat", Temp: 71}, took("carried", 80, 0.05), took("acid", 76, 0.05)}
 	s := w.Fold(events, scales)
 	if s.Rested() || s.LeftOver() != 0 || !near(float64(s.Carried(w)), 80, 1e-9) {
 		t.Errorf("before it is weighed: %v left, %v carried", s.LeftOver(), s.Carried(w))
@@ -39,7 +39,7 @@ func TestWhatAPotLeaves(t *testing.T) {
 	if s = w.Fold(events, scales); !s.Rested() || !near(float64(s.LeftOver()), 42.5, 1e-9) || !near(float64(s.SoFar.Mixture.Mass()), 300, 1e-9) {
 		t.Errorf("weighed: %v left of %v", s.LeftOver(), s.SoFar.Mixture.Mass())
 	}
-	events = append(events, Event{Kind: Struck, Act: "left", Load: 0}, Event{Kind: Heated, Act: "heat", Temp: 68})
+	events = append(events, Event{Kind: Removed, Act: "left", Load: 0}, Event{Kind: Measured, Act: "heat", Temp: 68})
 	if s = w.Fold(events, scales); !near(float64(s.LeftOver()), 2.5, 1e-9) {
 		t.Errorf("the first load taken back: %v left", s.LeftOver())
 	}

@@ -12,13 +12,13 @@ import (
 type EventKind string
 
 const (
-	Took      EventKind = "took"      // a load went in
-	Struck    EventKind = "struck"    // the load was written wrongly: it is taken back
-	Went      EventKind = "went"      // to an act
-	Said      EventKind = "said"      // the answer to a check or a test
-	Heated    EventKind = "heated"    // a temperature was read
-	Began     EventKind = "began"     // a wait
-	Mended    EventKind = "mended"    // more is to go in
+	Added     EventKind = "added"     // a load went in
+	Removed   EventKind = "removed"   // the load was written wrongly: it is taken back
+	Opened    EventKind = "opened"    // to an act
+	Answered  EventKind = "answered"  // the answer to a check or a test
+	Measured  EventKind = "measured"  // a temperature was read
+	Started   EventKind = "started"   // a wait
+	Corrected EventKind = "corrected" // more is to go in
 	Finished  EventKind = "finished"  // the batch is made
 	Discarded EventKind = "discarded" // it is not to be used
 )
@@ -28,19 +28,19 @@ const (
 type Event struct {
 	Kind   EventKind
 	Act    string
-	Load   int          // of Took and Struck: which load of the act, from 0
-	Grams  chem.Grams   // of Took
+	Load   int          // of Added and Removed: which load of the act, from 0
+	Grams  chem.Grams   // of Added
 	Off    chem.Grams   // how far it may be off
 	Count  int          // pieces, where they are counted
-	Sure   bool         // of Took: yes, so much
-	Answer string       // of Said
-	Temp   chem.Celsius // of Heated
-	Add    []Addition   // of Mended
+	Sure   bool         // of Added: yes, so much
+	Answer string       // of Answered
+	Temp   chem.Celsius // of Measured
+	Add    []Addition   // of Corrected
 	AsIs   bool         // of Finished: yes, although it is off its recipe
 }
 
-// Got is a load that went in.
-type Got struct {
+// AddedLoad is a load that went in.
+type AddedLoad struct {
 	Mass, Off chem.Grams
 	Count     int
 }
@@ -54,13 +54,13 @@ type Station struct {
 	Target chem.Grams // all that is wanted here
 	Band   chem.Grams
 	// Balance is the one that it is weighed on, by its place.
-	Balance int
-	Took    []Got
-	Rest    Weighing // how what is still wanted is weighed; no loads when there is enough
-	Answer  string
-	Temp    *chem.Celsius
-	Began   int // the event that began it, from 1; 0 when it has not begun
-	Done    bool
+	Balance   int
+	Added     []AddedLoad
+	Rest      Weighing // how what is still wanted is weighed; no loads when there is enough
+	Answer    string
+	Temp      *chem.Celsius
+	StartedBy int // the event that began it, from 1; 0 when it has not begun
+	Done      bool
 	// Distilled: the water test was cloudy. Source: calcium takes acid out as a
 	// haze that hides what has not dissolved.
 	Distilled bool
@@ -138,10 +138,10 @@ func (r *running) aim(st *Station) {
 	st.Rest = Weighing{}
 	nothing := st.Target <= tiny
 	if st.Kind == CountIt {
-		st.Done = nothing || len(st.Took) > 0
+		st.Done = nothing || len(st.Added) > 0
 		return
 	}
-	st.Done = nothing || len(st.Took) > 0 && rest <= st.Band
+	st.Done = nothing || len(st.Added) > 0 && rest <= st.Band
 	if !st.Done {
 		st.Rest, _ = r.scales.WeighPart(rest, whole, st.Acid)
 		st.Balance = st.Rest.Balance
@@ -159,7 +159,7 @@ func (r *running) find(act string) *Station {
 
 func (r *running) happen(n int, e Event) {
 	switch e.Kind {
-	case Mended:
+	case Corrected:
 		r.mend(e.Add)
 		return
 	case Finished, Discarded:
@@ -171,34 +171,34 @@ func (r *running) happen(n int, e Event) {
 		return
 	}
 	switch e.Kind {
-	case Took:
-		st.Took = append(st.Took, Got{e.Grams, e.Off, e.Count})
+	case Added:
+		st.Added = append(st.Added, AddedLoad{e.Grams, e.Off, e.Count})
 		r.aimAt(st)
-	case Struck:
-		if e.Load < len(st.Took) {
-			st.Took = append(st.Took[:e.Load:e.Load], st.Took[e.Load+1:]...)
+	case Removed:
+		if e.Load < len(st.Added) {
+			st.Added = append(st.Added[:e.Load:e.Load], st.Added[e.Load+1:]...)
 			r.aimAt(st)
 		}
-	case Went:
+	case Opened:
 		for i := range r.state.Stations {
 			if r.state.Stations[i].ID == e.Act {
 				r.state.At = i
 			}
 		}
-	case Said:
+	case Answered:
 		st.Answer = e.Answer
 		st.Done = e.Answer != No
 		if st.Kind == Test {
 			r.water(e.Answer == Cloudy)
 		}
-	case Heated:
+	case Measured:
 		t := e.Temp
 		st.Temp = &t
 		if st.Kind == Heat || st.Kind == Wait && st.High > 0 {
 			st.Done = t >= st.Low && t <= st.High && (!st.Check || st.Answer == Yes)
 		}
-	case Began:
-		st.Began = n + 1
+	case Started:
+		st.StartedBy = n + 1
 	}
 }
 
@@ -214,7 +214,7 @@ func (r *running) water(distilled bool) {
 // aimAt is aim, or for what is left over the one load it is.
 func (r *running) aimAt(st *Station) {
 	if st.Kind == Left {
-		st.Done = len(st.Took) > 0
+		st.Done = len(st.Added) > 0
 		return
 	}
 	r.aim(st)
@@ -278,7 +278,7 @@ func (r *running) raise(a Addition) bool {
 // in is all that went in here.
 func (st Station) in() chem.Grams {
 	sum := chem.Grams(0)
-	for _, g := range st.Took {
+	for _, g := range st.Added {
 		sum += g.Mass
 	}
 	return sum
@@ -371,7 +371,7 @@ func (p Part) Acid() bool { return p.Gram.OAD+p.Gram.Formic > 0 }
 func (s State) Taken() []Taken {
 	var out []Taken
 	for _, st := range s.Stations {
-		for _, g := range st.Took {
+		for _, g := range st.Added {
 			if st.Part >= 0 {
 				out = append(out, Taken{st.Part, g.Mass, g.Off})
 			}
@@ -394,7 +394,7 @@ func (s State) LeftOver() chem.Grams {
 // Rested reports whether what is left over was weighed.
 func (s State) Rested() bool {
 	for _, st := range s.Stations {
-		if st.Kind == Left && len(st.Took) > 0 {
+		if st.Kind == Left && len(st.Added) > 0 {
 			return true
 		}
 	}
@@ -421,7 +421,7 @@ func (s State) JugTemp(w Work) (chem.Celsius, bool) {
 			continue
 		}
 		mass := st.Target
-		if len(st.Took) > 0 {
+		if len(st.Added) > 0 {
 			mass = st.in()
 		}
 		m := w.Parts[st.Part].Gram.Times(mass)
@@ -471,7 +471,7 @@ func (s State) Check(e Event, l *fault.List) {
 		return
 	}
 	switch e.Kind {
-	case Mended, Discarded:
+	case Corrected, Discarded:
 		return
 	case Finished:
 		s.checkWhole(l)
@@ -479,7 +479,7 @@ func (s State) Check(e Event, l *fault.List) {
 			l.AddRange("as_is", fault.OffRecipe, s.SoFar.Strength.Low, s.SoFar.Strength.High, "")
 		}
 		return
-	case Took, Struck, Went, Said, Heated, Began:
+	case Added, Removed, Opened, Answered, Measured, Started:
 	default:
 		l.Add("kind", fault.Unknown)
 		return
@@ -499,7 +499,7 @@ func (s State) Check(e Event, l *fault.List) {
 
 func (st Station) check(e Event, l *fault.List) {
 	switch e.Kind {
-	case Took:
+	case Added:
 		switch st.Kind {
 		case WeighIt, Left:
 		case CountIt:
@@ -520,19 +520,19 @@ func (st Station) check(e Event, l *fault.List) {
 		if all := st.in() + e.Grams; st.Kind == WeighIt && !e.Sure && float64(all) >= st.Doubt()*float64(st.Target) {
 			l.AddRange("grams", fault.Doubtful, st.Doubt(), float64(st.Target), "times")
 		}
-	case Struck:
-		if e.Load < 0 || e.Load >= len(st.Took) {
+	case Removed:
+		if e.Load < 0 || e.Load >= len(st.Added) {
 			l.Add("load", fault.Unknown)
 		}
-	case Said:
+	case Answered:
 		switch e.Answer {
 		case Yes, No, Clear, Cloudy:
 		default:
 			l.Add("answer", fault.Unknown)
 		}
-	case Heated:
+	case Measured:
 		l.Within("temp_c", float64(e.Temp), -20, 200, "°C")
-	case Began:
+	case Started:
 		if st.Kind != Wait {
 			l.Add("act", fault.NotFitting)
 		}
@@ -543,7 +543,7 @@ func (st Station) check(e Event, l *fault.List) {
 // knows the strength.
 func (s State) checkWhole(l *fault.List) {
 	for _, st := range s.Stations {
-		if st.Part >= 0 && len(st.Took) == 0 && st.Target > tiny || st.Kind == Left && len(st.Took) == 0 {
+		if st.Part >= 0 && len(st.Added) == 0 && st.Target > tiny || st.Kind == Left && len(st.Added) == 0 {
 			l.Add("acts["+st.ID+"]", fault.Missing)
 		}
 	}

@@ -31,7 +31,7 @@ func litre(share chem.Grams) Work {
 }
 
 func took(act string, grams, off chem.Grams) Event {
-	return Event{Kind: Took, Act: act, Grams: grams, Off: off}
+	return Event{Kind: Added, Act: act, Grams: grams, Off: off}
 }
 
 // 45 g in 1004.6 mL are 44.8 g/L (600 + 600 g at 1.2296 g/mL are 975.93 mL, and
@@ -147,7 +147,7 @@ func TestMendedIsAsWanted(t *testing.T) {
 // work goes on where it stood; noticed at the end, it goes back to the water.
 func TestOverpourInTheMiddle(t *testing.T) {
 	w := litre(1)
-	events := []Event{took("sugar", 600, 0.5), took("hot_water", 200, 0.5), {Kind: Heated, Act: "heat", Temp: 65}, took("acid", 60, 0.05)}
+	events := []Event{took("sugar", 600, 0.5), took("hot_water", 200, 0.5), {Kind: Measured, Act: "heat", Temp: 65}, took("acid", 60, 0.05)}
 	s := w.Fold(events, pair)
 	if s.Comes.Strength.Stand != Above || s.Complete {
 		t.Fatalf("60 g of acid: %+v", s.Comes.Strength)
@@ -156,7 +156,7 @@ func TestOverpourInTheMiddle(t *testing.T) {
 	if !m.Possible || len(m.Add) != 2 || m.Made.Strength.Stand != Within {
 		t.Fatalf("mending: %+v", m)
 	}
-	s = w.Fold(append(events, Event{Kind: Mended, Add: m.Add}), pair)
+	s = w.Fold(append(events, Event{Kind: Corrected, Add: m.Add}), pair)
 	byID := map[string]Station{}
 	for _, st := range s.Stations {
 		byID[st.ID] = st
@@ -165,7 +165,7 @@ func TestOverpourInTheMiddle(t *testing.T) {
 		t.Errorf("mended: %+v", s.Stations)
 	}
 	for from, want := range map[string]string{"acid": "acid", "clear": "rest_water"} {
-		s := w.Fold(append(events, Event{Kind: Went, Act: from}, Event{Kind: Mended, Add: m.Add}), pair)
+		s := w.Fold(append(events, Event{Kind: Opened, Act: from}, Event{Kind: Corrected, Add: m.Add}), pair)
 		if s.Stations[s.At].ID != want || s.Comes.Strength.Stand != Within {
 			t.Errorf("from %q it goes on at %q to %+v", from, s.Stations[s.At].ID, s.Comes.Strength)
 		}
@@ -178,7 +178,7 @@ func TestNothingMoreOfIt(t *testing.T) {
 	w := litre(1)
 	events := []Event{took("sugar", 600, 0), took("hot_water", 700, 0)}
 	m := w.Fold(events, pair).Mending(w)
-	s := w.Fold(append(events, Event{Kind: Mended, Add: m.Add}, took("acid", 52.5, 0), took("more_sugar_1", 100, 0), Event{Kind: Finished}), pair)
+	s := w.Fold(append(events, Event{Kind: Corrected, Add: m.Add}, took("acid", 52.5, 0), took("more_sugar_1", 100, 0), Event{Kind: Finished}), pair)
 	if !s.Complete || !near(s.SoFar.Strength.Value, 44.77, 0.03) || s.Ended != Finished {
 		t.Errorf("mended: %+v", s)
 	}
@@ -209,16 +209,16 @@ func TestRun(t *testing.T) {
 	if !s.Stations[0].Done || len(s.Stations[0].Rest.Loads) != 0 {
 		t.Errorf("595 of 600 ± 6 g: %+v", s.Stations[0])
 	}
-	s = w.Fold([]Event{took("sugar", 59, 0.5), {Kind: Struck, Act: "sugar", Load: 0}, took("sugar", 600, 0.5)}, pair)
-	if got := s.Stations[0].Took; len(got) != 1 || got[0].Mass != 600 {
+	s = w.Fold([]Event{took("sugar", 59, 0.5), {Kind: Removed, Act: "sugar", Load: 0}, took("sugar", 600, 0.5)}, pair)
+	if got := s.Stations[0].Added; len(got) != 1 || got[0].Mass != 600 {
 		t.Errorf("taken back: %+v", got)
 	}
 	// Heat asks for its span; a check for a yes, and a no holds.
-	s = w.Fold([]Event{{Kind: Heated, Act: "heat", Temp: 58}, {Kind: Said, Act: "clear", Answer: No}}, pair)
+	s = w.Fold([]Event{{Kind: Measured, Act: "heat", Temp: 58}, {Kind: Answered, Act: "clear", Answer: No}}, pair)
 	if s.Stations[3].Done || s.Stations[6].Done {
 		t.Error("58 °C is not hot, and no is not clear")
 	}
-	s = w.Fold([]Event{{Kind: Heated, Act: "heat", Temp: 66}, {Kind: Said, Act: "clear", Answer: Yes}, {Kind: Went, Act: "clear"}}, pair)
+	s = w.Fold([]Event{{Kind: Measured, Act: "heat", Temp: 66}, {Kind: Answered, Act: "clear", Answer: Yes}, {Kind: Opened, Act: "clear"}}, pair)
 	if !s.Stations[3].Done || !s.Stations[6].Done || s.At != 6 {
 		t.Error("66 °C is hot, and yes is clear")
 	}
@@ -243,11 +243,11 @@ func TestEventsRefused(t *testing.T) {
 		{"off_g", fault.TooLow, nil, took("acid", 45, -1)},
 		{"act", fault.Unknown, nil, took("spoon", 45, 0)},
 		{"act", fault.NotFitting, nil, took("gear", 45, 0)},
-		{"act", fault.NotFitting, nil, Event{Kind: Began, Act: "acid"}},
+		{"act", fault.NotFitting, nil, Event{Kind: Started, Act: "acid"}},
 		{"kind", fault.Unknown, nil, Event{Kind: "shook", Act: "acid"}},
-		{"load", fault.Unknown, nil, Event{Kind: Struck, Act: "acid"}},
-		{"answer", fault.Unknown, nil, Event{Kind: Said, Act: "clear", Answer: "perhaps"}},
-		{"temp_c", fault.TooHigh, nil, Event{Kind: Heated, Act: "heat", Temp: 900}},
+		{"load", fault.Unknown, nil, Event{Kind: Removed, Act: "acid"}},
+		{"answer", fault.Unknown, nil, Event{Kind: Answered, Act: "clear", Answer: "perhaps"}},
+		{"temp_c", fault.TooHigh, nil, Event{Kind: Measured, Act: "heat", Temp: 900}},
 		{"acts[rest_water]", fault.Missing, all[:3], Event{Kind: Finished}},
 		{"as_is", fault.OffRecipe, strong, Event{Kind: Finished}},
 		{"kind", fault.Ended, []Event{{Kind: Discarded}}, took("acid", 45, 0)},
@@ -279,7 +279,7 @@ func TestSurplusComesOffDry(t *testing.T) {
 	if !ok || got.Act != "acid" || !near(float64(got.Mass), 2, 1e-9) {
 		t.Errorf("dry: %+v %v", got, ok)
 	}
-	for _, e := range []Event{took("rest_water", 400, 0), {Kind: Said, Act: "clear", Answer: Yes}} {
+	for _, e := range []Event{took("rest_water", 400, 0), {Kind: Answered, Act: "clear", Answer: Yes}} {
 		if got, ok := w.Fold(append(in[:3:3], e), pair).Surplus(w); ok {
 			t.Errorf("wetted by %s: %+v", e.Act, got)
 		}

@@ -35,7 +35,7 @@ function Working({ run }: { run: Run }) {
   const open = mendable(run) && accepted !== told(run)
   const go = (i: number) => {
     const act = run.acts[i]
-    if (act) void at.happen({ kind: 'went', act: act.id })
+    if (act) void at.happen({ kind: 'opened', act: act.id })
   }
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   return (

@@ -27,7 +27,7 @@ export function Finish({ run, at, onBack }: Props) {
   const [pieces, setPieces] = useState('')
   const [discarding, setDiscarding] = useState(false)
   const missing = run.acts.filter(
-    (a) => !a.done && (a.kind === 'weigh' || a.kind === 'count' || a.kind === 'left') && a.took.length === 0,
+    (a) => !a.done && (a.kind === 'weigh' || a.kind === 'count' || a.kind === 'left') && a.added.length === 0,
   )
   const { uptake, off_by: off } = run
   if (discarding) return <Discard run={run} at={at} onKeep={() => setDiscarding(false)} />

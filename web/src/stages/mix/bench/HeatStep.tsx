@@ -35,8 +35,8 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
   const go = async () => {
     if (known === undefined) return
     const source = written === undefined ? 'probe' : 'typed'
-    if (!(await at.happen({ kind: 'heated', act: act.id, temp_c: known, source }))) return
-    if (act.check && !(await at.happen({ kind: 'said', act: act.id, answer: 'yes' }))) return
+    if (!(await at.happen({ kind: 'measured', act: act.id, temp_c: known, source }))) return
+    if (act.check && !(await at.happen({ kind: 'answered', act: act.id, answer: 'yes' }))) return
     onNext()
   }
   return (

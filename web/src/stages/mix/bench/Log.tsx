@@ -36,17 +36,17 @@ function words(e: Event, run: Run, system: System): string {
   const act = run.acts.find((a) => a.id === e.act)
   const what = act ? text.act(act)[0] : (e.act ?? '')
   switch (e.kind) {
-    case 'took':
-      return text.events.took(what, e.count ? text.pieces(e.count) : text.grams(plain(e.grams ?? 0)))
-    case 'struck':
-      return text.events.struck(what)
-    case 'said':
-      return text.events.said(what, e.answer ?? '')
-    case 'heated':
-      return text.events.heated(what, temperature(e.temp_c ?? 0, system))
-    case 'began':
-      return text.events.began(what)
-    case 'mended':
+    case 'added':
+      return text.events.added(what, e.count ? text.pieces(e.count) : text.grams(plain(e.grams ?? 0)))
+    case 'removed':
+      return text.events.removed(what)
+    case 'answered':
+      return text.events.answered(what, e.answer ?? '')
+    case 'measured':
+      return text.events.measured(what, temperature(e.temp_c ?? 0, system))
+    case 'started':
+      return text.events.started(what)
+    case 'corrected':
     case 'finished':
     case 'discarded':
       return text.events[e.kind]

@@ -9,7 +9,7 @@ import { text } from './text'
 import type { Happening, Run } from './useBench'
 
 /** Something is in, and it would not come out as wanted. */
-export const mendable = (run: Run) => run.mending !== undefined && run.acts.some((a) => a.took.length > 0)
+export const mendable = (run: Run) => run.mending !== undefined && run.acts.some((a) => a.added.length > 0)
 
 /** What it comes to, as it is told: the same until something else is wrong. */
 export const told = ({ comes }: Run) =>
@@ -19,7 +19,7 @@ export const told = ({ comes }: Run) =>
 const inside = (run: Run, ingredient: string) =>
   run.acts
     .filter((a) => a.ingredient === ingredient)
-    .reduce((sum, a) => sum + a.took.reduce((s, t) => s + t.grams, 0), 0)
+    .reduce((sum, a) => sum + a.added.reduce((s, t) => s + t.grams, 0), 0)
 
 interface Props {
   run: Run
@@ -74,7 +74,7 @@ export function Mend({ run, at, onAccept }: Props) {
             variant={surplus ? 'outlined' : 'contained'}
             size="large"
             disabled={at.busy}
-            onClick={() => void at.happen({ kind: 'mended' })}
+            onClick={() => void at.happen({ kind: 'corrected' })}
             data-mend-yes
           >
             {text.mend}
@@ -96,8 +96,8 @@ function Undo({ run, at, surplus }: Pick<Props, 'run' | 'at'> & { surplus: NonNu
   const act = run.acts.find((a) => a.id === surplus.act)
   if (!act) return null
   const again = async () => {
-    if (await at.happen({ kind: 'struck', act: act.id, load: act.took.length - 1 }))
-      await at.happen({ kind: 'went', act: act.id })
+    if (await at.happen({ kind: 'removed', act: act.id, load: act.added.length - 1 }))
+      await at.happen({ kind: 'opened', act: act.id })
   }
   return (
     <>

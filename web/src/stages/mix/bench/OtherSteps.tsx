@@ -10,8 +10,8 @@ import { useReading } from './useInstruments'
 /** Whole pieces, counted in. */
 export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const wanted = act.count ?? 0
-  const take = () => void at.happen({ kind: 'took', act: act.id, load: act.took.length, count: wanted })
-  const inNow = act.took.reduce((sum, t) => sum + (t.count ?? 0), 0)
+  const take = () => void at.happen({ kind: 'added', act: act.id, load: act.added.length, count: wanted })
+  const inNow = act.added.reduce((sum, t) => sum + (t.count ?? 0), 0)
   return (
     <>
       <div className={styles.body}>
@@ -32,7 +32,7 @@ export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
           inNow > 0
             ? {
                 words: text.strike,
-                onPress: () => void at.happen({ kind: 'struck', act: act.id, load: act.took.length - 1 }),
+                onPress: () => void at.happen({ kind: 'removed', act: act.id, load: act.added.length - 1 }),
               }
             : { words: text.skip, onPress: onNext }
         }
@@ -70,7 +70,7 @@ export function WaitStep({ run, act, at, readings, instruments, held, onBack, on
         held={held}
         primary={
           left === undefined
-            ? { words: text.start, onPress: () => void at.happen({ kind: 'began', act: act.id }) }
+            ? { words: text.start, onPress: () => void at.happen({ kind: 'started', act: act.id }) }
             : { words: over ? text.next : text.early, onPress: onNext }
         }
         third={left === undefined ? { words: text.skip, onPress: onNext } : undefined}

@@ -27,8 +27,8 @@ export const bases = (m: Made) =>
 /** The docket of the bench: what is worn, what is in, and what comes of it. */
 export function SoFar({ run, at }: { run: Run; at: Happening }) {
   const { system } = useUnits()
-  const lines = run.acts.filter((a) => a.ingredient && (a.took.length > 0 || a.target_g))
-  const begun = lines.some((a) => a.took.length > 0)
+  const lines = run.acts.filter((a) => a.ingredient && (a.added.length > 0 || a.target_g))
+  const begun = lines.some((a) => a.added.length > 0)
   const made = run.complete ? run.so_far : run.comes
   const poured = made && volume(made.volume_ml, system)
   return (
@@ -36,13 +36,13 @@ export function SoFar({ run, at }: { run: Run; at: Happening }) {
       <Worn run={run} />
       <div className={styles.soFar} data-so-far>
         {lines.map((a) => (
-          <p key={a.id} className={a.took.length > 0 ? styles.isIn : undefined}>
+          <p key={a.id} className={a.added.length > 0 ? styles.isIn : undefined}>
             <span>
-              {a.took.length > 0 ? '✓ ' : ''}
+              {a.added.length > 0 ? '✓ ' : ''}
               {text.ingredients[a.ingredient ?? ''] ?? a.ingredient}
             </span>
-            {a.took.length > 0 ? (
-              <b>{plain(a.took.reduce((sum, t) => sum + t.grams, 0))} g</b>
+            {a.added.length > 0 ? (
+              <b>{plain(a.added.reduce((sum, t) => sum + t.grams, 0))} g</b>
             ) : (
               <span>{plain(a.rest?.total_g ?? a.target_g ?? 0)} g</span>
             )}

@@ -53,7 +53,7 @@ function Body(props: StepProps) {
   switch (props.act.kind) {
     case 'weigh':
     case 'left':
-      return <WeighStep key={props.act.took.length} {...props} />
+      return <WeighStep key={props.act.added.length} {...props} />
     case 'count':
       return <CountStep {...props} />
     case 'heat':
@@ -71,7 +71,7 @@ function Body(props: StepProps) {
 function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const { system } = useUnits()
   const answer = async (yes: boolean) => {
-    if (await at.happen({ kind: 'said', act: act.id, answer: yes ? 'yes' : 'no' })) if (yes) onNext()
+    if (await at.happen({ kind: 'answered', act: act.id, answer: yes ? 'yes' : 'no' })) if (yes) onNext()
   }
   const clearing = act.id === 'acid_clear' && run.jug_c !== undefined
   return (
@@ -103,7 +103,7 @@ function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
 /** A test whose answer chooses the water; it may be left out. */
 function TestStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const answer = async (a: string) => {
-    if (await at.happen({ kind: 'said', act: act.id, answer: a })) onNext()
+    if (await at.happen({ kind: 'answered', act: act.id, answer: a })) onNext()
   }
   return (
     <>

@@ -22,7 +22,7 @@ export function Trouble({ at }: { at: Happening }) {
     )
   const words = at.stale ? text.stale : at.message
   if (words === undefined) return null
-  const doubtful = at.tried?.kind === 'took' && at.codes['grams'] === 'doubtful'
+  const doubtful = at.tried?.kind === 'added' && at.codes['grams'] === 'doubtful'
   return (
     <Alert severity="error" variant="outlined" data-trouble>
       {words}

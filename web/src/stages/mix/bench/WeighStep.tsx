@@ -25,14 +25,21 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
   const reading = useReading(readings, device?.id)
   const live = device?.connected && reading && reading.state !== 'lost' ? reading : undefined
   const left = act.kind === 'left'
-  const typed = useKept(`bench.${run.batch_id}.${act.id}.${act.took.length}`, () => '')
+  const typed = useKept(`bench.${run.batch_id}.${act.id}.${act.added.length}`, () => '')
   const load = act.rest?.loads[0]
   const finished = act.done === true
   const show = (g: number) => fixed(g, placesOf(division))
   const wanted = act.acid ? show : plain
 
   const take = async (grams: number, source: 'typed' | 'balance') => {
-    const event = { kind: 'took', act: act.id, load: act.took.length, grams, balance: index, source } as const
+    const event = {
+      kind: 'added',
+      act: act.id,
+      load: act.added.length,
+      grams,
+      balance: index,
+      source,
+    } as const
     const from = source === 'balance' ? { instrument: device?.id } : {}
     if (!(await at.happen({ ...event, ...from }))) return
     typed.putDown()
@@ -55,7 +62,7 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
         <div className={styles.wanted}>
           {load && !finished && (
             <p className={act.acid ? `${styles.target} ${styles.harm}` : styles.target} data-target>
-              {act.took.length > 0 ? text.addMore(wanted(load.target_g)) : text.weigh(wanted(load.target_g))}{' '}
+              {act.added.length > 0 ? text.addMore(wanted(load.target_g)) : text.weigh(wanted(load.target_g))}{' '}
               <small>{text.band(wanted(load.band_g))}</small>
             </p>
           )}
@@ -63,9 +70,9 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
           <p className={styles.facts}>
             {balance && text.on(balance.name || '—', plain(division))}
             {act.rest && act.rest.loads.length > 1 && (
-              <b> · {text.loadOf(act.took.length + 1, act.took.length + act.rest.loads.length)}</b>
+              <b> · {text.loadOf(act.added.length + 1, act.added.length + act.rest.loads.length)}</b>
             )}
-            {act.target_g && !finished && (act.took.length > 0 || (act.rest?.loads.length ?? 0) > 1)
+            {act.target_g && !finished && (act.added.length > 0 || (act.rest?.loads.length ?? 0) > 1)
               ? ` · ${text.inAll(wanted(act.target_g))}`
               : ''}
             {act.volume_ml && !finished ? ` · ${plain(Math.round(act.volume_ml))} mL` : ''}
@@ -127,15 +134,15 @@ function Certainty({ rest, show }: { rest: Rest | undefined; show: (g: number) =
 
 /** The loads that are in, each of which can be taken back. */
 function Taken({ act, at, show }: Pick<StepProps, 'act' | 'at'> & { show: (g: number) => string }) {
-  if (act.took.length === 0) return null
+  if (act.added.length === 0) return null
   return (
     <ul className={styles.taken} data-taken>
-      {act.took.map((t, i) => (
+      {act.added.map((t, i) => (
         <li key={i}>
           <span>✓ {text.inNow(show(t.grams))}</span>
           <Button
             size="small"
-            onClick={() => void at.happen({ kind: 'struck', act: act.id, load: i })}
+            onClick={() => void at.happen({ kind: 'removed', act: act.id, load: i })}
             data-strike={i}
           >
             {text.strike}
