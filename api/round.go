@@ -50,7 +50,7 @@ func rounds(h huma.API, d *desks) {
 			return desk.Apply(ctx, in.ID, in.Day, in.Body)
 		})
 	answering(h, d, app.Helper, operation("round", "set-extras", http.MethodPut, "extras", "What is ticked on visits in a season", 422),
-		func(ctx context.Context, desk app.Desk, in *body[wire.RoundExtras]) (wire.RoundExtras, error) {
+		func(ctx context.Context, desk app.Desk, in *body[wire.VisitExtras]) (wire.VisitExtras, error) {
 			return desk.SetExtras(ctx, in.Body)
 		})
 	answering(h, d, app.Helper, operation("register", "amend", http.MethodPost, "register/{id}/amend", "Correct a line; the old one stays", 404, 409, 422),

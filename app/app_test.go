@@ -18,6 +18,7 @@ import (
 var (
 	server  *mariadbd.Server
 	records *store.Store
+	owner   Member // who works in these tests
 )
 
 func TestMain(m *testing.M) {
@@ -35,6 +36,9 @@ func TestMain(m *testing.M) {
 		if err := records.Migrate(context.Background()); err != nil {
 			panic(err)
 		}
+		if owner, err = keeler().SeedOwner(context.Background(), "Owner", "First"); err != nil {
+			panic(err)
+		}
 		return m.Run()
 	}())
 }
@@ -47,7 +51,7 @@ var (
 func keeler() *App { return New(records, Settings{Work: Pinned(work), Wall: Pinned(wall)}) }
 
 // here is the first operation's, as its keeper sees it.
-func here() Desk { return keeler().Desk(Member{Operation: store.FirstOperation, Role: Keeper}) }
+func here() Desk { return keeler().Desk(Member{User: owner.User, Operation: store.FirstOperation, Role: Keeper}) }
 
 func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{

@@ -114,7 +114,7 @@ func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
 	if err != nil {
 		return wire.BatchList{}, err
 	}
-	lefts, err := d.op.Lefts(ctx)
+	lefts, err := d.op.LeftOfBatches(ctx)
 	if err != nil {
 		return wire.BatchList{}, err
 	}

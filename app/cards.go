@@ -10,6 +10,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -67,7 +68,7 @@ func (d Desk) SaveCard(ctx context.Context, id string, in wire.LabelCard) (wire.
 // chosen is what a method is held against: a protocol, a card, or the usual protocol of
 // the day and the latitude.
 type chosen struct {
-	method fit.Method
+	method method.Name
 	fixed  *fit.Conditions
 	card   *wire.LabelCard
 }
@@ -81,7 +82,7 @@ func (c chosen) on(day calendar.Day, latitude float64) fit.Conditions {
 
 // choose finds what an id names; an empty one is the usual protocol. What is not
 // known, or of another method, is a fault at the field.
-func (d Desk) choose(ctx context.Context, field string, method fit.Method, id string) (chosen, error) {
+func (d Desk) choose(ctx context.Context, field string, method method.Name, id string) (chosen, error) {
 	out := chosen{method: method}
 	if id == "" {
 		return out, nil

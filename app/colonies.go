@@ -149,36 +149,30 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		YardName:    yard.Name,
 		Inspections: []wire.Inspection{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
 	}
-	past, err := d.past(ctx, timeOf(d.today()-memory))
+	h, err := d.historyOf(ctx, []string{id}, timeOf(0))
 	if err != nil {
 		return out, err
 	}
-	k := begin(row, past.of(id, 0))
+	k := begin(row, h.colony(id))
 	boards, err := d.op.LastSeams(ctx, []string{id})
 	if err != nil {
 		return out, err
 	}
-	looks, err := d.op.Inspections(ctx, id, timeOf(0), true)
+	inspections, err := d.op.InspectionsOf(ctx, id)
 	if err != nil {
 		return out, err
 	}
-	for _, l := range looks {
-		out.Inspections = append(out.Inspections, inspectionOf(l))
+	for _, i := range slices.Backward(inspections) {
+		out.Inspections = append(out.Inspections, inspectionOf(i))
 	}
-	slices.Reverse(out.Inspections)
-	treatments, err := d.op.Treatments(ctx, id, timeOf(0))
-	if err != nil {
-		return out, err
-	}
-	for _, t := range treatments {
-		k.treated(t, d.today())
+	for _, t := range slices.Backward(k.bees.Treatments) {
 		out.Treatments = append(out.Treatments, treatmentOf(t, d.today()))
 	}
 	thresholds, err := d.thresholds(ctx)
 	if err != nil {
 		return out, err
 	}
-	counts, err := d.op.Counts(ctx, id, "")
+	counts, err := d.op.CountsOf(ctx, id)
 	if err != nil {
 		return out, err
 	}
@@ -188,8 +182,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		}
 		out.Counts = append(out.Counts, countOf(c, yard.Latitude, thresholds))
 	}
-	events, err := d.op.Events(ctx, id)
-	for _, e := range events {
+	for _, e := range slices.Backward(h.events[id]) {
 		out.Events = append(out.Events, eventOf(e))
 	}
 	need, _ := fit.Needs([]fit.Counted{k.counts()}, d.today())
@@ -265,7 +258,7 @@ func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.Col
 		return wire.ColonyWhole{}, err
 	}
 	child.ID, child.Position, child.StartedOn = newID(in.Child.ID), last[child.YardID]+1, timeOf(day)
-	err = d.op.Split(ctx, parent, &child,
+	err = d.op.Split(ctx, &child,
 		d.event(parent, "split", child.ID, child.Name, day), d.event(child.ID, "split_off", parent, from.Name, day))
 	if err != nil {
 		return wire.ColonyWhole{}, wire.Beneath("child.", named(err))
@@ -296,78 +289,8 @@ func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole
 		}
 		events = []store.Event{d.event(id, "united", other.ID, other.Name, day), d.event(other.ID, "joined", id, row.Name, day)}
 	}
-	if err := d.op.End(ctx, id, in.Version, timeOf(day), reason, in.Into, events...); err != nil {
+	if err := d.op.End(ctx, id, in.Version, timeOf(day), reason, events...); err != nil {
 		return wire.ColonyWhole{}, err
 	}
 	return d.Colony(ctx, id)
-}
-
-// Treat records something given; what stays in the hive has no end yet.
-func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire.ColonyWhole, error) {
-	var l fault.List
-	given := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
-	t := store.Treatment{
-		ID: in.ID, ColonyID: colony, Method: in.Method, What: strings.TrimSpace(in.What),
-		GivenOn: timeOf(given), UserID: d.who.User, CreatedAt: d.stamp(),
-	}
-	switch {
-	case in.OutOn != "":
-		out := readDay("out_on", in.OutOn, given, d.today(), &l)
-		if out < given {
-			l.Add("out_on", fault.NotRising)
-		}
-		t.OutOn = dayPointer(out)
-	case in.Method == string(fit.Dribble) || in.Method == string(fit.Vapour) || in.Method == "other":
-		t.OutOn = dayPointer(given)
-	}
-	if in.Method == "other" && t.What == "" {
-		l.Add("what", fault.Missing)
-	}
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	if err := d.op.Treated(ctx, []store.Treatment{t}); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, colony)
-}
-
-// TakeOut ends a treatment that is in the hive.
-func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (wire.ColonyWhole, error) {
-	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	if err := d.checkOut(ctx, colony, id, day, in.Sure); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	if err := d.op.TakeOut(ctx, colony, id, timeOf(day)); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, colony)
-}
-
-// checkOut asks once more before something comes out that should stay longer, and knows
-// no day before it went in.
-func (d Desk) checkOut(ctx context.Context, colony, id string, day calendar.Day, sure bool) error {
-	treatments, err := d.op.Treatments(ctx, colony, timeOf(0))
-	if err != nil {
-		return err
-	}
-	var l fault.List
-	for _, t := range treatments {
-		if t.ID != id || t.OutOn != nil {
-			continue
-		}
-		given := givenOf(t)
-		from, _, stays := given.Due()
-		switch {
-		case day < given.Given:
-			l.Add("on", fault.NotRising)
-		case stays && day < from && !sure:
-			l.AddRange("on", fault.Early, float64(day-given.Given), float64(from-given.Given), "days")
-		}
-	}
-	return l.Err()
 }

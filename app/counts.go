@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"slices"
 	"strings"
 
 	"keeler/core/calendar"
@@ -11,7 +12,7 @@ import (
 	"keeler/wire"
 )
 
-// Count keeps counts of mites, all or none.
+// Count saves counts of mites, all or none.
 func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, error) {
 	rows := make([]store.MiteCount, len(in.Counts))
 	var l fault.List
@@ -59,14 +60,14 @@ func (d Desk) Counts(ctx context.Context, yard string) (wire.CountBook, error) {
 	if _, err := d.op.Yard(ctx, yard); err != nil {
 		return wire.CountBook{}, err
 	}
-	rows, err := d.op.Counts(ctx, "", yard)
+	rows, err := d.op.CountsIn(ctx, yard)
 	if err != nil {
 		return wire.CountBook{}, err
 	}
 	return d.told(ctx, rows)
 }
 
-// VoidCount strikes a count out; it stays, with the reason.
+// VoidCount voids a count; it stays, with the reason.
 func (d Desk) VoidCount(ctx context.Context, id, reason string) error {
 	reason = strings.TrimSpace(reason)
 	if reason == "" {
@@ -92,8 +93,8 @@ func (d Desk) thresholds(ctx context.Context) (mites.Thresholds, error) {
 	rows, err := d.op.Thresholds(ctx)
 	out := mites.Trade
 	for _, r := range rows {
-		if r.Season >= 0 && r.Season < len(out) {
-			out[r.Season] = mites.Threshold{Wash: r.Wash, Board: r.Board}
+		if i := slices.Index(calendar.Names[:], r.Season); i >= 0 {
+			out[i] = mites.Threshold{Wash: r.Wash, Board: r.Board}
 		}
 	}
 	return out, err
@@ -122,7 +123,7 @@ func (d Desk) SetThresholds(ctx context.Context, in wire.Thresholds) (wire.Thres
 			return wire.Thresholds{}, fault.List{{Field: fault.Index("thresholds", i) + ".season", Reason: fault.Unknown}}
 		}
 		thresholds[i] = mites.Threshold{Wash: l.Wash, Board: l.Board}
-		rows[i] = store.Threshold{Season: i, Wash: l.Wash, Board: l.Board}
+		rows[i] = store.Threshold{Season: l.Season, Wash: l.Wash, Board: l.Board}
 	}
 	if err := thresholds.Check(); err != nil {
 		return wire.Thresholds{}, err

@@ -8,6 +8,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -19,7 +20,7 @@ const ahead = 10
 type Question struct {
 	Day    string // 2006-01-02; empty: today
 	Yard   string // empty: all yards
-	Under  [len(fit.Methods)]string
+	Under  [len(method.All)]string
 	People int
 }
 
@@ -34,8 +35,8 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	if err := l.Err(); err != nil {
 		return wire.Decide{}, err
 	}
-	var under [len(fit.Methods)]chosen
-	for i, m := range fit.Methods {
+	var under [len(method.All)]chosen
+	for i, m := range method.All {
 		var err error
 		if under[i], err = d.choose(ctx, string(m), m, q.Under[i]); err != nil {
 			return wire.Decide{}, err
@@ -49,14 +50,18 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	for _, y := range yards {
 		latitudes[y.ID] = y.Latitude
 	}
-	colonies, err := d.known(ctx, q.Yard, latitudes)
+	rows, err := d.asked(ctx, q.Yard)
+	if err != nil {
+		return wire.Decide{}, err
+	}
+	colonies, err := d.situations(ctx, rows, latitudes)
 	if err != nil {
 		return wire.Decide{}, err
 	}
 	if err := d.withJobs(ctx, colonies, ""); err != nil {
 		return wire.Decide{}, err
 	}
-	standing := map[string][]known{}
+	standing := map[string][]situation{}
 	for _, k := range colonies {
 		standing[k.row.YardID] = append(standing[k.row.YardID], k)
 	}
@@ -85,6 +90,14 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	return out, nil
 }
 
+// asked lists the living colonies of a yard, or of all where none is named.
+func (d Desk) asked(ctx context.Context, yard string) ([]store.Colony, error) {
+	if yard != "" {
+		return d.op.ColoniesIn(ctx, yard)
+	}
+	return d.op.Colonies(ctx)
+}
+
 const mostPeople = 12
 
 // forecasts asks for the weather of all yards at once; what does not come is nil.
@@ -108,29 +121,29 @@ func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []fit.Forecast 
 type matrix struct {
 	yard       store.Yard
 	forecast   fit.Forecast
-	under      [len(fit.Methods)]chosen
+	under      [len(method.All)]chosen
 	day, today calendar.Day
 	people     int
 }
 
-func (m matrix) write(colonies []known, told *reasons) wire.DecideYard {
+func (m matrix) write(colonies []situation, told *reasons) wire.DecideYard {
 	need, over := needs(colonies, m.day)
 	out := wire.DecideYard{
 		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0,
 		Season: seasonName(m.day, m.yard.Latitude), Colonies: make([]wire.DecideColony, len(colonies)),
 	}
-	var cases [len(fit.Methods)]fit.Case
+	var cases [len(method.All)]fit.Case
 	for i, u := range m.under {
 		cases[i] = u.caseOf(m.day, m.yard, m.forecast)
 		out.Outlooks = append(out.Outlooks, m.outlook(u))
 	}
 	for i, k := range colonies {
 		row := wire.DecideColony{
-			ID: k.row.ID, Name: k.row.Name, Nuc: k.row.Nuc, Boxes: len(k.row.Boxes), Seams: seamsOf(k.season),
+			ID: k.row.ID, Name: k.row.Name, Nuc: k.row.Nuc, Boxes: len(k.row.Boxes), Seams: seamsOf(k.bees),
 			Need: string(need[i]), Count: k.count, Cells: make([]wire.Cell, len(cases)),
 		}
 		for j, c := range cases {
-			c.Colony = k.season
+			c.Colony = k.bees
 			row.Cells[j] = told.cell(fit.Judge(c))
 		}
 		out.Colonies[i] = row

@@ -196,7 +196,7 @@ func (in *importing) standing(ctx context.Context) error {
 	for yard, at := range last {
 		in.next[yard] = at + 1
 	}
-	colonies, err := in.desk.op.Colonies(ctx, "")
+	colonies, err := in.desk.op.Colonies(ctx)
 	for _, c := range colonies {
 		in.taken[stand(names[c.YardID], c.Name)] = true
 	}
@@ -305,7 +305,7 @@ func (d Desk) Export(ctx context.Context) ([]byte, error) {
 	for _, y := range yards {
 		by[y.ID] = y
 	}
-	colonies, err := d.op.Colonies(ctx, "")
+	colonies, err := d.op.Colonies(ctx)
 	if err != nil {
 		return nil, err
 	}

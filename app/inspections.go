@@ -21,9 +21,9 @@ var (
 	tempers = []string{"", "calm", "nervous", "fierce"}
 )
 
-// Inspect keeps looks into colonies, all or none.
+// Inspect saves inspections, all or none.
 func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspections, error) {
-	rows, err := d.op.Colonies(ctx, "")
+	rows, err := d.op.Colonies(ctx)
 	if err != nil {
 		return wire.Inspections{}, err
 	}
@@ -33,13 +33,13 @@ func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspection
 	}
 	var l fault.List
 	kept := make([]store.Inspection, len(in.Inspections))
-	for i, look := range in.Inspections {
+	for i, inspection := range in.Inspections {
 		before := len(l)
-		colony, lives := living[look.ColonyID]
+		colony, lives := living[inspection.ColonyID]
 		if !lives {
 			l.Add("colony_id", fault.Unknown)
 		}
-		kept[i] = d.readInspection(look, colony, &l)
+		kept[i] = d.readInspection(inspection, colony, &l)
 		l.Beneath(before, "inspections", i)
 	}
 	if err := l.Err(); err != nil {

@@ -3,11 +3,14 @@ package app
 import (
 	"context"
 	"encoding/json"
+	"slices"
 	"strings"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -25,11 +28,11 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	if err != nil {
 		return wire.JobShares{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
 	}
-	under, err := d.choose(ctx, "under", fit.Method(in.Method), in.Under)
+	under, err := d.choose(ctx, "under", method.Name(in.Method), in.Under)
 	if err != nil {
 		return wire.JobShares{}, err
 	}
-	rows, err := d.op.Colonies(ctx, yard.ID)
+	rows, err := d.op.ColoniesIn(ctx, yard.ID)
 	if err != nil {
 		return wire.JobShares{}, err
 	}
@@ -82,7 +85,7 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if err := l.Err(); err != nil {
 		return wire.Job{}, err
 	}
-	under, err := d.choose(ctx, "under", fit.Method(in.Method), in.Under)
+	under, err := d.choose(ctx, "under", method.Name(in.Method), in.Under)
 	if err != nil {
 		return wire.Job{}, err
 	}
@@ -114,14 +117,18 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 	for _, y := range yards {
 		latitudes[y.ID], byID[y.ID] = y.Latitude, y
 	}
-	all, err := d.known(ctx, "", latitudes)
+	rows, err := d.op.ColoniesAmong(ctx, colonyIDs(in))
+	if err != nil {
+		return nil, err
+	}
+	all, err := d.situations(ctx, rows, latitudes)
 	if err != nil {
 		return nil, err
 	}
 	if err := d.withJobs(ctx, all, job); err != nil {
 		return nil, err
 	}
-	by := make(map[string]known, len(all))
+	by := make(map[string]situation, len(all))
 	for _, k := range all {
 		by[k.row.ID] = k
 	}
@@ -141,7 +148,7 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 		twice[c.ColonyID] = true
 		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
 		at := under.caseOf(day, byID[k.row.YardID], weather[k.row.YardID])
-		at.Colony = k.season
+		at.Colony = k.bees
 		j := fit.Judge(at)
 		override := strings.TrimSpace(c.Override)
 		if lives && j.Ask() && override == "" {
@@ -157,14 +164,25 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 }
 
 // withJobs tells colonies of the open jobs that still have to come to them, but for one.
-func (d Desk) withJobs(ctx context.Context, colonies []known, but string) error {
-	waits, err := d.op.Waits(ctx)
+func (d Desk) withJobs(ctx context.Context, colonies []situation, but string) error {
+	waits, err := d.op.Waits(ctx, timeOf(d.today()-memory))
 	if err != nil || len(waits) == 0 {
 		return err
 	}
-	standings, err := d.op.JobStandings(ctx, nil)
+	jobs := make([]string, len(waits))
+	for i, w := range waits {
+		jobs[i] = w.JobID
+	}
+	slices.Sort(jobs)
+	days, err := d.op.DaysOf(ctx, slices.Compact(jobs))
 	if err != nil {
 		return err
+	}
+	in := map[string]bool{} // jobs of which something is in a hive
+	for _, k := range colonies {
+		for _, t := range k.bees.Treatments {
+			in[t.Job] = in[t.Job] || t.In(d.today())
+		}
 	}
 	at := make(map[string]int, len(colonies))
 	for i, k := range colonies {
@@ -172,22 +190,30 @@ func (d Desk) withJobs(ctx context.Context, colonies []known, but string) error 
 	}
 	for _, w := range waits {
 		i, here := at[w.ColonyID]
-		if !here || w.JobID == but || !d.open(standings[w.JobID]) {
+		if !here || w.JobID == but || !d.open(days[w.JobID], in[w.JobID]) {
 			continue
 		}
-		c := &colonies[i].season
-		c.Jobs = append(c.Jobs, fit.OpenJob{Name: w.Name, Method: fit.Method(w.Method), Day: dayOf(w.Day)})
+		c := &colonies[i].bees
+		c.Jobs = append(c.Jobs, fit.OpenJob{Name: w.Name, Method: method.Name(w.Method), Day: dayOf(w.Day)})
 	}
 	return nil
 }
 
 // open reports whether a job that nobody closed is still open.
-func (d Desk) open(s store.JobStanding) bool {
+func (d Desk) open(j store.JobDays, in bool) bool {
 	given := calendar.Day(0)
-	if s.LastGiven != nil {
-		given = dayOf(*s.LastGiven)
+	if j.LastGiven != nil {
+		given = dayOf(*j.LastGiven)
 	}
-	return fit.Open(dayOf(s.LastDay), given, s.In > 0, d.today())
+	return fit.Open(dayOf(j.LastDay), given, in, d.today())
+}
+
+func colonyIDs(in []wire.JobColony) []string {
+	out := make([]string, len(in))
+	for i, c := range in {
+		out[i] = c.ColonyID
+	}
+	return out
 }
 
 // against names the codes of what speaks against, as far as they fit a line.
@@ -260,9 +286,23 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 	if err != nil {
 		return nil, err
 	}
-	standings, err := d.op.JobStandings(ctx, ids)
+	days, err := d.op.DaysOf(ctx, ids)
 	if err != nil {
 		return nil, err
+	}
+	h, err := d.history(ctx)
+	if err != nil {
+		return nil, err
+	}
+	in := map[string][]treatment.Treatment{} // what of a job is in hives, one a colony
+	for colony := range h.given.Applications {
+		counted := map[string]bool{}
+		for _, t := range h.given.Of(colony) {
+			if t.In(d.today()) && !t.Carried && !counted[t.Job] {
+				counted[t.Job] = true
+				in[t.Job] = append(in[t.Job], t)
+			}
+		}
 	}
 	done, err := d.op.DoneOf(ctx, ids)
 	return func(r store.Job) wire.Job {
@@ -270,13 +310,14 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 		for i, day := range out.Days {
 			out.Days[i].Done = done[r.ID][day.Day]
 		}
-		s := standings[r.ID]
-		out.Open, out.In = r.EndedOn == nil && d.open(s), s.In
+		out.In = len(in[r.ID])
+		out.Open = r.EndedOn == nil && d.open(days[r.ID], out.In > 0)
 		out.EndedOn, out.EndedHow = optionalDay(r.EndedOn), r.EndedHow
-		if s.FirstIn != nil {
-			first := fit.Treatment{Method: fit.Method(r.Method), Given: dayOf(*s.FirstIn), DaysLow: s.DaysLow, DaysHigh: s.DaysHigh}
-			from, by, _ := first.Due()
-			out.DueOut, out.DueLast = written(from), written(by)
+		for i, t := range in[r.ID] {
+			from, by, _ := t.Due()
+			if i == 0 || written(from) < out.DueOut {
+				out.DueOut, out.DueLast = written(from), written(by)
+			}
 		}
 		return out
 	}, err
@@ -330,7 +371,7 @@ func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, er
 	if err != nil {
 		return wire.JobRecipe{}, err
 	}
-	rows, err := d.op.Colonies(ctx, "")
+	rows, err := d.op.ColoniesAmong(ctx, wanted)
 	if err != nil {
 		return wire.JobRecipe{}, err
 	}

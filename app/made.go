@@ -25,7 +25,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 	made := s.SoFar.Mixture
 	volume, amount := float64(s.SoFar.Volume), float64(s.SoFar.Volume)
 	pieces := w.batch.Pieces
-	columns := map[string]any{"state": store.IsMade, "keeping": e.Keeping, "made_on": d.app.clock().Format(workTime), "use_by": d.useBy(keeping)}
+	useBy := d.useBy(keeping)
 	switch {
 	case w.mixing.Carrier != "":
 		if pieces, err = w.soaked(e); err != nil {
@@ -38,7 +38,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 		if err := d.learn(ctx, op, w, s, e, pieces); err != nil {
 			return err
 		}
-		if err := d.keepRest(ctx, op, w, made.Take(left), columns["use_by"]); err != nil {
+		if err := d.keepRest(ctx, op, w, made.Take(left), useBy); err != nil {
 			return err
 		}
 		if err := d.useCarried(ctx, op, w, s); err != nil {
@@ -52,16 +52,14 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 			amount = float64(pieces)
 		}
 	}
-	columns["volume_ml"], columns["pieces"] = volume, pieces
 	if err := d.offShelf(ctx, op, w, s, pieces); err != nil {
 		return err
 	}
-	if w.mixing.Measure == mixing.Unmeasured {
-		err = op.SetBatch(ctx, w.batch.ID, columns)
-	} else {
-		err = op.SetMade(ctx, w.batch.ID, parts(made), columns)
+	out := store.Finished{State: store.IsMade, VolumeML: volume, Pieces: pieces, Keeping: e.Keeping, UseBy: useBy, MadeOn: d.app.clock().Format(workTime)}
+	if w.mixing.Measure != mixing.Unmeasured {
+		out.Components = parts(made)
 	}
-	if err != nil {
+	if err := op.FinishBatch(ctx, w.batch.ID, out); err != nil {
 		return err
 	}
 	return d.enter(ctx, op, store.Account{Batch: w.batch.ID}, stock.Made, amount, "")
@@ -76,10 +74,13 @@ func (d Desk) discard(ctx context.Context, op store.Operation, w making, s mixin
 		return err
 	}
 	if w.mixing.Measure == mixing.Unmeasured {
-		return op.SetBatch(ctx, w.batch.ID, map[string]any{"state": store.Discarded})
+		return op.SetState(ctx, w.batch.ID, store.Discarded)
 	}
-	volume := float64(s.SoFar.Volume)
-	if err := op.SetMade(ctx, w.batch.ID, parts(s.SoFar.Mixture), map[string]any{"state": store.Discarded, "volume_ml": volume}); err != nil {
+	volume, b := float64(s.SoFar.Volume), w.batch
+	err := op.FinishBatch(ctx, b.ID, store.Finished{
+		State: store.Discarded, VolumeML: volume, Pieces: b.Pieces, Keeping: b.Keeping, UseBy: b.UseBy, MadeOn: b.MadeOn, Components: parts(s.SoFar.Mixture),
+	})
+	if err != nil {
 		return err
 	}
 	if w.batch.Unit != "ml" || volume == 0 {
@@ -130,7 +131,7 @@ func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s mixing
 	if w.mixing.Carrier == "" || !s.Rested() {
 		return nil, nil
 	}
-	seen, err := op.Uptakes(ctx, w.mixing.Carrier)
+	seen, err := op.UptakesOf(ctx, w.mixing.Carrier)
 	if err != nil {
 		return nil, err
 	}
@@ -160,7 +161,7 @@ func learnt(seen []store.Uptake) strip.Learnt {
 // learn keeps what the pieces took up. What is far from what was learnt goes into
 // that only with a yes.
 func (d Desk) learn(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent, pieces int) error {
-	seen, err := op.Uptakes(ctx, w.mixing.Carrier)
+	seen, err := op.UptakesOf(ctx, w.mixing.Carrier)
 	if err != nil {
 		return err
 	}
@@ -173,7 +174,7 @@ func (d Desk) learn(ctx context.Context, op store.Operation, w making, s mixing.
 
 // Learnt is what strips and sponges were seen to take up.
 func (d Desk) Learnt(ctx context.Context) (wire.Uptakes, error) {
-	seen, err := d.op.Uptakes(ctx, "")
+	seen, err := d.op.Uptakes(ctx)
 	if err != nil {
 		return wire.Uptakes{}, err
 	}
@@ -191,16 +192,15 @@ func (d Desk) Learnt(ctx context.Context) (wire.Uptakes, error) {
 }
 
 // keepRest makes a batch of the liquor that a pot left over.
-func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest chem.Mixture, useBy any) error {
+func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest chem.Mixture, useBy *time.Time) error {
 	if rest.Mass() < least {
 		return nil
 	}
-	by, _ := useBy.(*time.Time)
 	row := &store.Batch{
 		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: wire.Strip, ParentID: &w.batch.ID, Leftover: true,
 		MadeOn: d.app.clock().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: w.batch.Inputs, Answer: w.batch.Answer,
-		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: by, Components: parts(rest),
+		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: useBy, Components: parts(rest),
 	}
 	if _, err := op.SaveBatch(ctx, row); err != nil {
 		return err
@@ -242,7 +242,7 @@ func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s mixi
 }
 
 func parts(m chem.Mixture) []store.BatchComponent {
-	var out []store.BatchComponent
+	out := []store.BatchComponent{}
 	for _, c := range wire.Components(m) {
 		out = append(out, store.BatchComponent{Component: c.Name, Grams: c.Grams})
 	}

@@ -12,7 +12,7 @@ import (
 	"time"
 
 	"keeler/core/fault"
-	"keeler/core/round"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -31,7 +31,7 @@ type RegisterQuery struct {
 
 // Register is a page of the medicine record, as it stands.
 func (d Desk) Register(ctx context.Context, q RegisterQuery) (wire.Register, error) {
-	ask, err := d.asked(q)
+	ask, err := d.lines(q)
 	if err != nil {
 		return wire.Register{}, err
 	}
@@ -53,11 +53,11 @@ func (d Desk) Register(ctx context.Context, q RegisterQuery) (wire.Register, err
 
 // CheckRegister tells what about a query cannot be.
 func (d Desk) CheckRegister(q RegisterQuery) error {
-	_, err := d.asked(q)
+	_, err := d.lines(q)
 	return err
 }
 
-func (d Desk) asked(q RegisterQuery) (store.Asked, error) {
+func (d Desk) lines(q RegisterQuery) (store.Asked, error) {
 	var l fault.List
 	out := store.Asked{Colony: q.Colony, Yard: q.Yard, Batch: q.Batch, Method: q.Method, Oldest: q.Oldest}
 	if q.From != "" {
@@ -143,7 +143,7 @@ const exportPage = 2000
 
 // ExportRegister writes all lines that are wanted as CSV.
 func (d Desk) ExportRegister(ctx context.Context, q RegisterQuery, w io.Writer) error {
-	ask, err := d.asked(q)
+	ask, err := d.lines(q)
 	if err != nil {
 		return err
 	}
@@ -205,7 +205,7 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 	}
 	day := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
 	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
-	round.Record{Kind: round.Other, Amount: in.Amount, Unit: in.Unit}.Check(&l)
+	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(&l)
 	if err := l.Err(); err != nil {
 		return wire.Register{}, err
 	}
@@ -221,27 +221,12 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 		if err != nil {
 			return wire.Register{}, err
 		}
-		row := store.Application{
-			ID: c.ID, VisitDay: timeOf(day), ColonyID: c.ColonyID, YardID: colony.YardID, Kind: string(round.Other), Method: in.Method,
-			Product: product, Amount: in.Amount, Unit: in.Unit, Detail: detail, RuleWords: strings.TrimSpace(in.Rule),
-			WithdrawalDays: in.Withdrawal, GivenAt: timeOf(day).Add(noon), UserID: d.who.User, CreatedAt: d.stamp(),
-		}
-		_, err = d.op.Apply(ctx, &row, func(op store.Operation) error {
-			t := store.Treatment{
-				ID: row.ID, ColonyID: row.ColonyID, Method: in.Method, What: product, GivenOn: row.VisitDay,
-				UserID: d.who.User, CreatedAt: d.stamp(),
-			}
-			if t.Method != wire.Strip && t.Method != wire.Pad {
-				t.OutOn = &row.VisitDay
-			}
-			return op.Treated(ctx, []store.Treatment{t})
-		})
+		row := d.noted(c.ID, treatment.Other, colony, in.Method, product, day)
+		row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal
+		_, err = d.op.Apply(ctx, &row, func(store.Operation) error { return nil })
 		if err != nil {
 			return wire.Register{}, err
 		}
 	}
 	return d.Register(ctx, RegisterQuery{})
 }
-
-// noon is the hour of what was written down by its day alone.
-const noon = 12 * time.Hour

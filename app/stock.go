@@ -104,7 +104,7 @@ func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire
 		return wire.Ledger{}, err
 	}
 	if kind == stock.Made { // mixed without the bench: it is as it was planned
-		err = d.op.SetBatch(ctx, batch, map[string]any{"state": store.IsMade})
+		err = d.op.SetState(ctx, batch, store.IsMade)
 	}
 	if err != nil {
 		return wire.Ledger{}, err
@@ -194,7 +194,7 @@ func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 	if err != nil {
 		return wire.Lots{}, err
 	}
-	lefts, err := d.op.Lefts(ctx)
+	lefts, err := d.op.LeftOfLots(ctx)
 	out := wire.Lots{Lots: make([]wire.LotStock, len(rows))}
 	for i, r := range rows {
 		out.Lots[i] = d.lot(r, lefts[r.ID])

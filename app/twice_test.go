@@ -12,7 +12,7 @@ import (
 )
 
 // job makes another dribble for hives on the day of the round.
-func (v *visit) another(override string, hives ...string) (string, error) {
+func (v *visitor) another(override string, hives ...string) (string, error) {
 	in := wire.SaveJob{ID: uuid.NewString(), Name: "The same morning", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held"}
 	for _, h := range hives {
 		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: override})
@@ -84,7 +84,7 @@ func TestJobsEnd(t *testing.T) {
 }
 
 // another is a job of later days for a hive that nothing speaks against but its looks.
-func (d Desk) another(v *visit, hive string) (string, error) {
+func (d Desk) another(v *visitor, hive string) (string, error) {
 	in := wire.SaveJob{ID: uuid.NewString(), Name: "Later", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held",
 		Colonies: []wire.JobColony{{ColonyID: hive, Override: "seen to"}}}
 	_, err := d.SaveJob(v.t.Context(), in)

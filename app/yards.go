@@ -110,7 +110,11 @@ func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 	if err != nil {
 		return wire.YardWhole{}, err
 	}
-	colonies, err := d.known(ctx, id, map[string]float64{id: y.Latitude})
+	rows, err := d.op.ColoniesIn(ctx, id)
+	if err != nil {
+		return wire.YardWhole{}, err
+	}
+	colonies, err := d.situations(ctx, rows, map[string]float64{id: y.Latitude})
 	if err != nil {
 		return wire.YardWhole{}, err
 	}
@@ -126,7 +130,7 @@ func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 	return out, nil
 }
 
-func ids(colonies []known) []string {
+func ids(colonies []situation) []string {
 	out := make([]string, len(colonies))
 	for i, k := range colonies {
 		out[i] = k.row.ID
@@ -141,7 +145,7 @@ func (d Desk) Arrange(ctx context.Context, yard string, in wire.Order) (wire.Yar
 	if _, err := d.op.Yard(ctx, yard); err != nil {
 		return wire.YardWhole{}, err
 	}
-	rows, err := d.op.Colonies(ctx, yard)
+	rows, err := d.op.ColoniesIn(ctx, yard)
 	if err != nil {
 		return wire.YardWhole{}, err
 	}

@@ -51,7 +51,7 @@ func own(t *testing.T, s Settings) Desk {
 	if err != nil {
 		t.Fatal(err)
 	}
-	return New(records, s).Desk(Member{User: 1, Operation: uint64(id), Role: Owner})
+	return New(records, s).Desk(Member{User: owner.User, Operation: uint64(id), Role: Owner})
 }
 
 func yard(t *testing.T, d Desk, name string) string {
@@ -189,7 +189,22 @@ func TestTreatments(t *testing.T) {
 	if err != nil || len(now.In) != 0 || now.Treatments[0].OutOn != "2026-12-04" {
 		t.Errorf("taken out: %+v %v", now.Treatments, err)
 	}
-	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{}); !errors.Is(err, store.ErrNotFound) {
+	// All of it stands in the register, and the removal taken back puts the strips in again.
+	book, err := d.Register(t.Context(), RegisterQuery{Colony: c.ID})
+	if err != nil || len(book.Lines) != 2 || book.Lines[0].Kind != "out" || book.Lines[1].Kind != "other" || book.Lines[1].Method != "strip" {
+		t.Fatalf("the register: %+v %v", book.Lines, err)
+	}
+	back := wire.Application{ID: uuid.NewString(), Kind: "skipped", Reason: "taken_back"}
+	if _, err := d.Amend(t.Context(), book.Lines[0].ID, back); err != nil {
+		t.Fatal(err)
+	}
+	if in, err := d.Colony(t.Context(), c.ID); err != nil || len(in.In) != 1 || in.Treatments[0].OutOn != "" {
+		t.Errorf("a removal taken back: %+v %v", in.Treatments, err)
+	}
+	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{Sure: true}); err != nil {
+		t.Errorf("taken out again: %v", err)
+	}
+	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{Sure: true}); !errors.Is(err, store.ErrNotFound) {
 		t.Errorf("taken out twice: %v", err)
 	}
 }

@@ -16,7 +16,8 @@ type Application struct {
 	ID             string `gorm:"primaryKey"`
 	Seq            uint64 `gorm:"->"`
 	Superseded     bool
-	Amends         *string
+	AmendsID       *string
+	EndsID         *string // of a removal: the application that comes out; nil: all of the method
 	JobID          *string
 	VisitDay       time.Time
 	ColonyID       string
@@ -31,6 +32,8 @@ type Application struct {
 	Unit           string
 	OADMG          float64 `gorm:"column:oad_mg"`
 	FormicMG       float64 `gorm:"column:formic_mg"`
+	DaysLow        int     // in the hive by what it was given under; 0: not known
+	DaysHigh       int
 	Detail         json.RawMessage
 	RuleWords      string
 	WithdrawalDays int
@@ -195,59 +198,38 @@ func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]s
 	return out, err
 }
 
-// Untreat takes a treatment out of the bees' record, when the line it came from was
-// amended.
-func (o Operation) Untreat(ctx context.Context, id string) error {
-	return o.own(ctx).Where("id = ?", id).Delete(&Treatment{}).Error
+// GivenSince lists what stands of all colonies since a time, in the order in which it was
+// written, with what tells of what is in a hive.
+func (o Operation) GivenSince(ctx context.Context, since time.Time) ([]Application, error) {
+	return given(o.own(ctx).Where("given_at >= ?", since))
 }
 
-// TakeOutAll ends what a colony has of a method in it.
-func (o Operation) TakeOutAll(ctx context.Context, colony, method string, on time.Time) error {
-	return o.own(ctx).Model(&Treatment{}).Where("colony_id = ? AND method = ? AND out_on IS NULL", colony, method).Update("out_on", on).Error
+// GivenTo is GivenSince for some colonies.
+func (o Operation) GivenTo(ctx context.Context, colonies []string, since time.Time) ([]Application, error) {
+	return given(o.own(ctx).Where("colony_id IN ? AND given_at >= ?", colonies, since))
 }
 
-// PutBack takes back what TakeOutAll did on a day.
-func (o Operation) PutBack(ctx context.Context, colony, method string, on time.Time) error {
-	return o.own(ctx).Model(&Treatment{}).Where("colony_id = ? AND method = ? AND out_on = ?", colony, method, on).Update("out_on", nil).Error
+func given(q *gorm.DB) ([]Application, error) {
+	var out []Application
+	return out, q.Where("superseded = 0 AND kind <> 'skipped'").
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high").
+		Order("seq").Find(&out).Error
 }
 
-// RoundExtras is what is ticked on visits in a season.
-type RoundExtras struct {
+// VisitExtras is what is ticked on visits in a season.
+type VisitExtras struct {
 	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
 	Season      string `gorm:"primaryKey"`
 	Extras      json.RawMessage
 }
 
 // Extras reads what is ticked in a season; ErrNotFound when nobody chose.
-func (o Operation) Extras(ctx context.Context, season string) (RoundExtras, error) {
-	return first[RoundExtras](o.own(ctx).Where("season = ?", season))
+func (o Operation) Extras(ctx context.Context, season string) (VisitExtras, error) {
+	return first[VisitExtras](o.own(ctx).Where("season = ?", season))
 }
 
 // SetExtras chooses what is ticked in a season.
-func (o Operation) SetExtras(ctx context.Context, e RoundExtras) error {
+func (o Operation) SetExtras(ctx context.Context, e VisitExtras) error {
 	e.OperationID = o.id
 	return o.db.WithContext(ctx).Save(&e).Error
-}
-
-// InHive is what the register says is in a hive.
-type InHive struct {
-	ColonyID, Method string
-	Amount           float64
-	GivenOn          time.Time
-	DaysLow          int
-	DaysHigh         int
-}
-
-// InHives lists the newest that went into each of these colonies and that nobody took
-// out since.
-func (o Operation) InHives(ctx context.Context, colonies []string) (map[string]InHive, error) {
-	var rows []InHive
-	err := o.db.WithContext(ctx).Raw(`SELECT a.colony_id, a.method, a.amount, t.given_on, t.days_low, t.days_high FROM applications a
-		JOIN treatments t ON t.operation_id = a.operation_id AND t.id = a.id AND t.out_on IS NULL
-		WHERE a.operation_id = ? AND NOT a.superseded AND a.kind = 'given' AND a.colony_id IN ? ORDER BY a.given_at`, o.id, colonies).Scan(&rows).Error
-	out := make(map[string]InHive, len(rows))
-	for _, r := range rows {
-		out[r.ColonyID] = r
-	}
-	return out, err
 }

@@ -37,7 +37,7 @@ func stand(t *testing.T, o Operation, hives int) (yard string, colonies []string
 }
 
 func applied(yard, colony string, jar *string, at time.Time) Application {
-	return Application{
+	return Application{UserID: someone,
 		ID: uuid.NewString(), VisitDay: morning, ColonyID: colony, YardID: yard, Kind: "given", Method: "dribble", BatchID: jar, Amount: 30, Unit: "ml",
 		Detail: json.RawMessage(`{}`), GivenAt: at, CreatedAt: at,
 	}
@@ -103,7 +103,7 @@ func TestApplyWholeAndAmendOnce(t *testing.T) {
 	for range 4 {
 		all.Go(func() {
 			by := applied(yard, colonies[0], &jar, morning)
-			by.Amends = &a.ID
+			by.AmendsID = &a.ID
 			_, err := o.Apply(t.Context(), &by, func(o Operation) error { return o.Supersede(t.Context(), a.ID) })
 			results <- err
 		})
@@ -119,7 +119,7 @@ func TestApplyWholeAndAmendOnce(t *testing.T) {
 		}
 	}
 	page, err := o.Register(t.Context(), Asked{Most: 10})
-	if err != nil || amended != 1 || len(page) != 1 || page[0].Amends == nil || *page[0].Amends != a.ID {
+	if err != nil || amended != 1 || len(page) != 1 || page[0].AmendsID == nil || *page[0].AmendsID != a.ID {
 		t.Errorf("%d amended it; %+v %v", amended, page, err)
 	}
 	if was, err := o.Application(t.Context(), a.ID); err != nil || !was.Superseded || was.Amount != 30 {
@@ -191,28 +191,11 @@ func TestRegisterCursor(t *testing.T) {
 	}
 }
 
-// What hangs in a hive is known until it is taken out; a batch names its lots.
-func TestInHivesAndLots(t *testing.T) {
+// A batch names its lots; extras are kept by season.
+func TestLotsAndExtras(t *testing.T) {
 	o := operation(t, open(t))
-	yard, colonies, jar := stand(t, o, 2)
-	for _, colony := range colonies {
-		a := applied(yard, colony, &jar, morning)
-		a.Method, a.Amount, a.Unit = "strip", 3, "pieces"
-		_, err := o.Apply(t.Context(), &a, func(o Operation) error {
-			return o.Treated(t.Context(), []Treatment{{ID: a.ID, ColonyID: colony, Method: "strip", GivenOn: morning, CreatedAt: morning}})
-		})
-		if err != nil {
-			t.Fatal(err)
-		}
-	}
-	if err := o.TakeOutAll(t.Context(), colonies[0], "strip", morning.AddDate(0, 0, 42)); err != nil {
-		t.Fatal(err)
-	}
-	in, err := o.InHives(t.Context(), colonies)
-	if err != nil || len(in) != 1 || in[colonies[1]].Amount != 3 || in[colonies[1]].Method != "strip" {
-		t.Errorf("%+v %v", in, err)
-	}
-	lot := Lot{ID: uuid.NewString(), Ingredient: "acid", Name: "tub", SupplierNo: "7", Unit: "g", CreatedAt: morning}
+	_, _, jar := stand(t, o, 1)
+	lot := Lot{UserID: someone, ID: uuid.NewString(), Ingredient: "acid", Name: "tub", SupplierNo: "7", Unit: "g", CreatedAt: morning}
 	if _, err := o.AddLot(t.Context(), lot); err != nil {
 		t.Fatal(err)
 	}
@@ -231,7 +214,7 @@ func TestInHivesAndLots(t *testing.T) {
 		t.Errorf("%v %v", lots, err)
 	}
 	for _, extras := range []string{`["hefted"]`, `["fed"]`} {
-		if err := o.SetExtras(t.Context(), RoundExtras{Season: "winter", Extras: json.RawMessage(extras)}); err != nil {
+		if err := o.SetExtras(t.Context(), VisitExtras{Season: "winter", Extras: json.RawMessage(extras)}); err != nil {
 			t.Fatal(err)
 		}
 	}

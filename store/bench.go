@@ -90,7 +90,7 @@ func (o Operation) BeginRun(ctx context.Context, r *BenchRun) error {
 		if made.Error != nil || made.RowsAffected == 0 {
 			return taken(made.Error)
 		}
-		return o.SetBatch(ctx, r.BatchID, map[string]any{"state": OnBench})
+		return o.SetState(ctx, r.BatchID, OnBench)
 	})
 }
 
@@ -128,27 +128,42 @@ func (o Operation) Happen(ctx context.Context, e *BenchEvent) error {
 	return taken(o.db.WithContext(ctx).Create(e).Error)
 }
 
-// SetBatch changes columns of a batch.
-func (o Operation) SetBatch(ctx context.Context, id string, columns map[string]any) error {
-	return o.own(ctx).Model(&Batch{}).Where("id = ?", id).Updates(columns).Error
+// Finished is what a batch came to at the bench.
+type Finished struct {
+	State      string // IsMade or Discarded
+	VolumeML   float64
+	Pieces     int
+	Keeping    string
+	UseBy      *time.Time
+	MadeOn     string
+	Components []BatchComponent // nil: as they were planned, of a product
 }
 
-// SetMade puts what a batch really is in the place of what was planned.
-func (o Operation) SetMade(ctx context.Context, id string, parts []BatchComponent, columns map[string]any) error {
+// FinishBatch puts what a batch really is in the place of what was planned.
+func (o Operation) FinishBatch(ctx context.Context, id string, f Finished) error {
 	return o.within(ctx, func(o Operation) error {
-		if err := o.own(ctx).Where("batch_id = ?", id).Delete(&BatchComponent{}).Error; err != nil {
-			return err
-		}
-		for i := range parts {
-			parts[i].OperationID, parts[i].BatchID = o.id, id
-		}
-		if len(parts) > 0 {
-			if err := o.db.WithContext(ctx).Create(&parts).Error; err != nil {
+		if f.Components != nil {
+			if err := o.own(ctx).Where("batch_id = ?", id).Delete(&BatchComponent{}).Error; err != nil {
 				return err
 			}
+			for i := range f.Components {
+				f.Components[i].OperationID, f.Components[i].BatchID = o.id, id
+			}
+			if len(f.Components) > 0 {
+				if err := o.db.WithContext(ctx).Create(&f.Components).Error; err != nil {
+					return err
+				}
+			}
 		}
-		return o.SetBatch(ctx, id, columns)
+		return o.own(ctx).Model(&Batch{}).Where("id = ?", id).Select("state", "volume_ml", "pieces", "keeping", "use_by", "made_on").Updates(&Batch{
+			State: f.State, VolumeML: f.VolumeML, Pieces: f.Pieces, Keeping: f.Keeping, UseBy: f.UseBy, MadeOn: f.MadeOn,
+		}).Error
 	})
+}
+
+// SetState says that a batch is at the bench, or was made without it.
+func (o Operation) SetState(ctx context.Context, batch, state string) error {
+	return o.own(ctx).Model(&Batch{}).Where("id = ?", batch).Update("state", state).Error
 }
 
 // Uptake is what a piece of a kind took up in one pot.
@@ -163,14 +178,16 @@ type Uptake struct {
 	CreatedAt   time.Time
 }
 
-// Uptakes lists what was seen, the oldest first; of one carrier, or of all.
-func (o Operation) Uptakes(ctx context.Context, carrier string) ([]Uptake, error) {
-	q := o.own(ctx)
-	if carrier != "" {
-		q = q.Where("carrier = ?", carrier)
-	}
+// Uptakes lists what was seen of all carriers, the oldest first.
+func (o Operation) Uptakes(ctx context.Context) ([]Uptake, error) {
 	var out []Uptake
-	return out, q.Order("created_at, batch_id").Find(&out).Error
+	return out, o.own(ctx).Order("created_at, batch_id").Find(&out).Error
+}
+
+// UptakesOf lists what was seen of one carrier, likewise.
+func (o Operation) UptakesOf(ctx context.Context, carrier string) ([]Uptake, error) {
+	var out []Uptake
+	return out, o.own(ctx).Where("carrier = ?", carrier).Order("created_at, batch_id").Find(&out).Error
 }
 
 // AddUptake writes what was seen in a pot.

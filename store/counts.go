@@ -27,7 +27,7 @@ type MiteCount struct {
 // Threshold is where a keeper acts in a season.
 type Threshold struct {
 	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
-	Season      int    `gorm:"primaryKey;autoIncrement:false"`
+	Season      string `gorm:"primaryKey"`
 	Wash, Board float64
 }
 
@@ -39,18 +39,17 @@ func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
 	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).CreateInBatches(&rows, bulk).Error)
 }
 
-// Counts lists the counts of a colony, or of a yard, the oldest first; void ones,
-// too.
-func (o Operation) Counts(ctx context.Context, colony, yard string) ([]MiteCount, error) {
-	q := o.own(ctx)
-	if colony != "" {
-		q = q.Where("colony_id = ?", colony)
-	}
-	if yard != "" {
-		q = q.Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard))
-	}
+// CountsOf lists the counts of a colony, the oldest first; void ones, too.
+func (o Operation) CountsOf(ctx context.Context, colony string) ([]MiteCount, error) {
 	var out []MiteCount
-	return out, q.Order("counted_on, created_at").Find(&out).Error
+	return out, o.own(ctx).Where("colony_id = ?", colony).Order("counted_on, created_at").Find(&out).Error
+}
+
+// CountsIn lists the counts of a yard's colonies, likewise.
+func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, error) {
+	var out []MiteCount
+	return out, o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard)).
+		Order("counted_on, created_at").Find(&out).Error
 }
 
 // LastCounts gives the newest count of each colony that is not void.
@@ -66,7 +65,7 @@ func (o Operation) LastCounts(ctx context.Context) ([]MiteCount, error) {
 	return out, err
 }
 
-// VoidCount strikes a count out; it stays.
+// VoidCount voids a count; it stays.
 func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Time) error {
 	if _, err := first[MiteCount](o.own(ctx).Where("id = ?", id)); err != nil {
 		return err
@@ -78,7 +77,7 @@ func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Tim
 // Thresholds are the operation's own, where it has any.
 func (o Operation) Thresholds(ctx context.Context) ([]Threshold, error) {
 	var out []Threshold
-	return out, o.own(ctx).Order("season").Find(&out).Error
+	return out, o.own(ctx).Find(&out).Error
 }
 
 // SetThresholds writes the thresholds over what was there.

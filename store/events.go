@@ -9,6 +9,7 @@ import (
 type Event struct {
 	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
 	ID          string `gorm:"primaryKey"`
+	Seq         uint64 `gorm:"->"`
 	ColonyID    string
 	Kind        string
 	OtherID     *string
@@ -23,13 +24,19 @@ func (Event) TableName() string { return "colony_events" }
 // Events lists what happened to a colony, the newest first.
 func (o Operation) Events(ctx context.Context, colony string) ([]Event, error) {
 	var out []Event
-	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, created_at DESC").Find(&out).Error
+	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, seq DESC").Find(&out).Error
 }
 
 // EventsSince lists what happened to any colony since a day, the oldest first.
 func (o Operation) EventsSince(ctx context.Context, since time.Time) ([]Event, error) {
 	var out []Event
-	return out, o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, created_at").Find(&out).Error
+	return out, o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, seq").Find(&out).Error
+}
+
+// EventsAmong lists what happened to some colonies since a day, likewise.
+func (o Operation) EventsAmong(ctx context.Context, colonies []string, since time.Time) ([]Event, error) {
+	var out []Event
+	return out, o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", colonies, since).Order("happened_on, seq").Find(&out).Error
 }
 
 // Happened writes what happened to a colony.

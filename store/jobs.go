@@ -114,34 +114,21 @@ func (o Operation) EndJob(ctx context.Context, id, how string, on time.Time) err
 	return done.Error
 }
 
-// JobStanding is what was done of a job, and what is still in.
-type JobStanding struct {
+// JobDays is the last day that a job is planned for, and that something of it was given.
+type JobDays struct {
 	JobID     string
 	LastDay   time.Time
 	LastGiven *time.Time
-	In        int // colonies that have something of it in them
-	FirstIn   *time.Time
-	DaysLow   int
-	DaysHigh  int
 }
 
-// JobStandings tells of some jobs, or of all that nobody closed, how they stand.
-func (o Operation) JobStandings(ctx context.Context, jobs []string) (map[string]JobStanding, error) {
-	q := o.db.WithContext(ctx).Table("jobs j").Where("j.operation_id = ?", o.id).
-		Select(`j.id AS job_id, (SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
-			MAX(IF(a.kind = 'given', a.visit_day, NULL)) AS last_given, COUNT(DISTINCT t.colony_id) AS ` + "`in`" + `,
-			MIN(t.given_on) AS first_in, COALESCE(MIN(t.days_low), 0) AS days_low, COALESCE(MIN(t.days_high), 0) AS days_high`).
-		Joins("LEFT JOIN applications a ON a.operation_id = j.operation_id AND a.job_id = j.id AND NOT a.superseded").
-		Joins("LEFT JOIN treatments t ON t.operation_id = a.operation_id AND t.id = a.id AND t.out_on IS NULL").
-		Group("j.operation_id, j.id")
-	if jobs == nil {
-		q = q.Where("j.ended_on IS NULL")
-	} else {
-		q = q.Where("j.id IN ?", jobs)
-	}
-	var rows []JobStanding
-	err := q.Scan(&rows).Error
-	out := make(map[string]JobStanding, len(rows))
+// DaysOf tells of some jobs.
+func (o Operation) DaysOf(ctx context.Context, jobs []string) (map[string]JobDays, error) {
+	var rows []JobDays
+	err := o.db.WithContext(ctx).Table("jobs j").Where("j.operation_id = ? AND j.id IN ?", o.id, jobs).Select(`j.id AS job_id,
+		(SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
+		(SELECT MAX(a.visit_day) FROM applications a WHERE a.operation_id = j.operation_id AND a.job_id = j.id
+			AND NOT a.superseded AND a.kind = 'given') AS last_given`).Scan(&rows).Error
+	out := make(map[string]JobDays, len(rows))
 	for _, r := range rows {
 		out[r.JobID] = r
 	}
@@ -154,15 +141,15 @@ type Waiting struct {
 	Day                           time.Time
 }
 
-// Waits lists the colonies that jobs still have to come to.
-func (o Operation) Waits(ctx context.Context) ([]Waiting, error) {
+// Waits lists the colonies that jobs still have to come to on a day since another.
+func (o Operation) Waits(ctx context.Context, since time.Time) ([]Waiting, error) {
 	var out []Waiting
 	return out, o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
 		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
-		WHERE j.operation_id = ? AND j.ended_on IS NULL AND NOT EXISTS (
+		WHERE j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
 			SELECT 1 FROM applications a WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
 			AND NOT a.superseded AND a.reason <> 'taken_back')
-		ORDER BY c.day`, o.id).Scan(&out).Error
+		ORDER BY c.day`, o.id, since).Scan(&out).Error
 }
 
 // DoneOf counts by job and day the colonies that have a line in the register.

@@ -43,8 +43,8 @@ func TestClaimAtOnce(t *testing.T) {
 func TestJoinAtOnce(t *testing.T) {
 	s := open(t)
 	o := operation(t, s)
-	invite := func(id, token string, until time.Time) {
-		err := o.Invite(t.Context(), Invitation{ID: id, TokenHash: token, Role: "helper", CreatedAt: noon, ExpiresAt: until})
+	invite := func(name, token string, until time.Time) {
+		err := o.Invite(t.Context(), Invitation{ID: id(name), TokenHash: token, Role: "helper", CreatedAt: noon, ExpiresAt: until})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -71,7 +71,7 @@ func TestJoinAtOnce(t *testing.T) {
 	}
 	invite("2", "late", noon)
 	invite("3", "back", noon.Add(time.Hour))
-	if err := o.Uninvite(t.Context(), "3"); err != nil {
+	if err := o.Uninvite(t.Context(), id("3")); err != nil {
 		t.Fatal(err)
 	}
 	for _, token := range []string{"late", "back", "once", "never was"} {
@@ -133,7 +133,7 @@ func TestMemberOfSeveral(t *testing.T) {
 	if err := s.People().Claim(t.Context(), first.id, "First", u); err != nil {
 		t.Fatal(err)
 	}
-	if err := second.Invite(t.Context(), Invitation{ID: "1", TokenHash: "in", Role: "viewer", CreatedAt: noon, ExpiresAt: noon.Add(time.Hour)}); err != nil {
+	if err := second.Invite(t.Context(), Invitation{ID: id("1"), TokenHash: "in", Role: "viewer", CreatedAt: noon, ExpiresAt: noon.Add(time.Hour)}); err != nil {
 		t.Fatal(err)
 	}
 	u.CreatedAt = noon.Add(time.Minute)

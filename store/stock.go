@@ -106,21 +106,31 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 	})
 }
 
-// Left is what is there by an account.
+// Left is what is there by an account: what its last line left.
 func (o Operation) Left(ctx context.Context, a Account) (float64, error) {
 	var left float64
-	err := a.of(o.own(ctx).Table("stock_entries")).Select("COALESCE(SUM(amount), 0)").Scan(&left).Error
+	err := a.of(o.own(ctx).Table("stock_entries")).Select("left_before + amount").Order("seq DESC").Limit(1).Scan(&left).Error
 	return left, err
 }
 
-// Lefts is what is there of every batch and lot that has an account, by its id.
-func (o Operation) Lefts(ctx context.Context) (map[string]float64, error) {
+// LeftOfBatches is what is there of every batch that has a ledger, by its id.
+func (o Operation) LeftOfBatches(ctx context.Context) (map[string]float64, error) {
+	return o.lefts(ctx, "batch_id")
+}
+
+// LeftOfLots is what is there of every lot, likewise.
+func (o Operation) LeftOfLots(ctx context.Context) (map[string]float64, error) {
+	return o.lefts(ctx, "lot_id")
+}
+
+// lefts finds the last line of each account by the index alone.
+func (o Operation) lefts(ctx context.Context, column string) (map[string]float64, error) {
 	var rows []struct {
 		ID   string
 		Left float64
 	}
-	err := o.own(ctx).Table("stock_entries").Select("COALESCE(batch_id, lot_id) AS id, SUM(amount) AS `left`").
-		Group("COALESCE(batch_id, lot_id)").Find(&rows).Error
+	last := o.own(ctx).Table("stock_entries").Where(column + " IS NOT NULL").Select("MAX(seq)").Group("operation_id, " + column)
+	err := o.db.WithContext(ctx).Table("stock_entries").Where("seq IN (?)", last).Select(column + " AS id, left_before + amount AS `left`").Scan(&rows).Error
 	out := make(map[string]float64, len(rows))
 	for _, r := range rows {
 		out[r.ID] = r.Left

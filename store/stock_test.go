@@ -44,7 +44,7 @@ func TestNumbersAtOnce(t *testing.T) {
 
 func entry(amount float64) func(float64) (StockEntry, error) {
 	return func(float64) (StockEntry, error) {
-		return StockEntry{Kind: "used", Amount: amount, WorkedAt: time.Now().UTC(), CreatedAt: time.Now().UTC()}, nil
+		return StockEntry{UserID: someone, Kind: "used", Amount: amount, WorkedAt: time.Now().UTC(), CreatedAt: time.Now().UTC()}, nil
 	}
 }
 
@@ -106,7 +106,7 @@ func TestEnterRefuses(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	id, lot := uuid.NewString(), Lot{ID: uuid.NewString(), Ingredient: "acid", Name: "tub", Unit: "g", CreatedAt: time.Now().UTC()}
+	id, lot := uuid.NewString(), Lot{UserID: someone, ID: uuid.NewString(), Ingredient: "acid", Name: "tub", Unit: "g", CreatedAt: time.Now().UTC()}
 	if created, err := o.AddLot(t.Context(), lot); err != nil || !created {
 		t.Fatal(created, err)
 	}
@@ -131,7 +131,7 @@ func TestEnterRefuses(t *testing.T) {
 	if left, err := o.Left(t.Context(), Account{Lot: lot.ID}); err != nil || left != 0 {
 		t.Errorf("a refused entry left %v: %v", left, err)
 	}
-	lefts, err := o.Lefts(t.Context())
+	lefts, err := o.LeftOfBatches(t.Context())
 	if err != nil || len(lefts) != 1 || lefts[batch(1).ID] != 5 {
 		t.Errorf("%v %v", lefts, err)
 	}
@@ -153,7 +153,7 @@ func TestOneRun(t *testing.T) {
 		t.Fatal(err)
 	}
 	for _, order := range []string{"acid-first", "syrup-first"} {
-		run := BenchRun{BatchID: b.ID, WorkOrder: order, Balances: json.RawMessage(`[]`), CreatedAt: time.Now().UTC()}
+		run := BenchRun{UserID: someone, BatchID: b.ID, WorkOrder: order, Balances: json.RawMessage(`[]`), CreatedAt: time.Now().UTC()}
 		if err := o.BeginRun(t.Context(), &run); err != nil {
 			t.Fatal(err)
 		}
@@ -163,7 +163,7 @@ func TestOneRun(t *testing.T) {
 	for i := range hands {
 		all.Go(func() {
 			_ = o.AtBench(t.Context(), b.ID, func(o Operation, r BenchRun) error {
-				e := BenchEvent{BatchID: b.ID, Seq: len(r.Events) + 1, ID: uuid.NewString(), Kind: "answered", Act: fmt.Sprint(i), CreatedAt: time.Now().UTC(), WorkedAt: time.Now().UTC()}
+				e := BenchEvent{UserID: someone, BatchID: b.ID, Seq: len(r.Events) + 1, ID: uuid.NewString(), Kind: "answered", Act: fmt.Sprint(i), Source: "typed", CreatedAt: time.Now().UTC(), WorkedAt: time.Now().UTC()}
 				if err := o.Happen(t.Context(), &e); err != nil {
 					return err
 				}
@@ -192,7 +192,7 @@ func TestOneRun(t *testing.T) {
 		t.Errorf("a bench that is none: %v", err)
 	}
 	parts := []BatchComponent{{Component: "water", Grams: 1}}
-	if err := o.SetMade(t.Context(), b.ID, parts, map[string]any{"state": IsMade}); err != nil {
+	if err := o.FinishBatch(t.Context(), b.ID, Finished{State: IsMade, Components: parts}); err != nil {
 		t.Fatal(err)
 	}
 	if kept, err = o.Batch(t.Context(), b.ID); err != nil || kept.State != IsMade || len(kept.Components) != 1 || len(kept.Lines) != 2 {

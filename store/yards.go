@@ -113,20 +113,28 @@ func taken(err error) error {
 	return err
 }
 
-// Colonies lists the living colonies in stand order with their boxes; of one
-// yard, or with an empty id of all.
-func (o Operation) Colonies(ctx context.Context, yard string) ([]Colony, error) {
-	q := o.own(ctx).Where("ended_on IS NULL")
-	boxes := o.db.WithContext(ctx).Where("operation_id = ?", o.id)
-	if yard != "" {
-		q = q.Where("yard_id = ?", yard)
-		boxes = boxes.Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ? AND ended_on IS NULL", yard))
-	}
+// Colonies lists all living colonies in stand order with their boxes.
+func (o Operation) Colonies(ctx context.Context) ([]Colony, error) {
+	return o.living(ctx, "operation_id = ?", o.id)
+}
+
+// ColoniesIn lists the living colonies of a yard, likewise.
+func (o Operation) ColoniesIn(ctx context.Context, yard string) ([]Colony, error) {
+	return o.living(ctx, "yard_id = ?", yard)
+}
+
+// ColoniesAmong lists those of some colonies that live, likewise.
+func (o Operation) ColoniesAmong(ctx context.Context, ids []string) ([]Colony, error) {
+	return o.living(ctx, "id IN ?", ids)
+}
+
+func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, error) {
 	var out []Colony
-	if err := q.Order("yard_id, position, name").Find(&out).Error; err != nil {
+	if err := o.own(ctx).Where("ended_on IS NULL").Where(where, of).Order("yard_id, position, name").Find(&out).Error; err != nil {
 		return nil, err
 	}
 	var rows []ColonyBox
+	boxes := o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("ended_on IS NULL").Where(where, of))
 	if err := boxes.Order("colony_id, position").Find(&rows).Error; err != nil {
 		return nil, err
 	}
@@ -247,10 +255,8 @@ func (o Operation) Move(ctx context.Context, id, yard string, version int, happe
 	})
 }
 
-// Split writes the colony that was taken off another, with the treatments that its
-// bees carry. Strips and pads stay with the hive: of them the new one carries that its
-// bees were with them until that day.
-func (o Operation) Split(ctx context.Context, parent string, child *Colony, happened ...Event) error {
+// Split writes the colony that was taken off another.
+func (o Operation) Split(ctx context.Context, child *Colony, happened ...Event) error {
 	child.OperationID, child.Version = o.id, 1
 	return taken(o.within(ctx, func(o Operation) error {
 		if err := o.db.Omit(clause.Associations).Create(child).Error; err != nil {
@@ -259,24 +265,15 @@ func (o Operation) Split(ctx context.Context, parent string, child *Colony, happ
 		if err := o.db.Create(o.stack(child.ID, child.Boxes)).Error; err != nil {
 			return err
 		}
-		if err := o.carry(parent, child.ID, &child.StartedOn); err != nil {
-			return err
-		}
 		return o.happened(happened...)
 	}))
 }
 
-// End closes a colony; into names the one that its bees were united with, if any,
-// which then carries its treatments.
-func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason, into string, happened ...Event) error {
+// End closes a colony.
+func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason string, happened ...Event) error {
 	return o.within(ctx, func(o Operation) error {
 		if err := o.change(ctx, &Colony{}, id, version, map[string]any{"ended_on": on, "end_reason": reason}); err != nil {
 			return err
-		}
-		if into != "" {
-			if err := o.carry(id, into, nil); err != nil {
-				return err
-			}
 		}
 		return o.happened(happened...)
 	})

@@ -18,10 +18,10 @@ func line(t *testing.T, o Operation, yard string, n int) {
 	t.Helper()
 	colonies := make([]Colony, n)
 	for i := range colonies {
-		colonies[i] = Colony{ID: fmt.Sprint(yard, "-c", i), YardID: yard, Name: fmt.Sprint("C", i), Position: i, StartedOn: date(4, 1), CreatedAt: noon,
+		colonies[i] = Colony{ID: id(fmt.Sprint(yard, "-c", i)), YardID: id(yard), Name: fmt.Sprint("C", i), Position: i, StartedOn: date(4, 1), CreatedAt: noon,
 			Boxes: []ColonyBox{{Kind: "deep", Slots: "cccc"}, {Kind: "medium", Slots: "ccce"}}}
 	}
-	err := o.Import(t.Context(), []Yard{{ID: yard, Name: "Yard " + yard, Latitude: 57, CreatedAt: noon}}, colonies)
+	err := o.Import(t.Context(), []Yard{{ID: id(yard), Name: "Yard " + yard, Latitude: 57, CreatedAt: noon}}, colonies)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -31,9 +31,9 @@ func line(t *testing.T, o Operation, yard string, n int) {
 func TestImportWhole(t *testing.T) {
 	o := operation(t, open(t))
 	line(t, o, "a", 3)
-	err := o.Import(t.Context(), []Yard{{ID: "b", Name: "Yard b", CreatedAt: noon}}, []Colony{
-		{ID: "b-1", YardID: "b", Name: "One", StartedOn: date(4, 1), CreatedAt: noon},
-		{ID: "b-2", YardID: "b", Name: "One", StartedOn: date(4, 1), CreatedAt: noon},
+	err := o.Import(t.Context(), []Yard{{ID: id("b"), Name: "Yard b", CreatedAt: noon}}, []Colony{
+		{ID: id("b-1"), YardID: id("b"), Name: "One", StartedOn: date(4, 1), CreatedAt: noon},
+		{ID: id("b-2"), YardID: id("b"), Name: "One", StartedOn: date(4, 1), CreatedAt: noon},
 	})
 	if !errors.Is(err, ErrTaken) {
 		t.Errorf("a name twice in a yard: %v", err)
@@ -42,7 +42,7 @@ func TestImportWhole(t *testing.T) {
 	if err != nil || len(yards) != 1 {
 		t.Errorf("half an import shows: %+v %v", yards, err)
 	}
-	colonies, err := o.Colonies(t.Context(), "a")
+	colonies, err := o.ColoniesIn(t.Context(), id("a"))
 	if err != nil || len(colonies) != 3 || len(colonies[2].Boxes) != 2 || colonies[2].Boxes[1].Slots != "ccce" {
 		t.Errorf("got %+v %v", colonies, err)
 	}
@@ -57,7 +57,7 @@ func TestChangeAtOnce(t *testing.T) {
 	done := 0
 	for i := range 6 {
 		all.Go(func() {
-			err := o.ChangeColony(t.Context(), Colony{ID: "a-c0", Name: fmt.Sprint("N", i), Version: 1, Boxes: []ColonyBox{{Kind: "deep", Slots: "cc"}}})
+			err := o.ChangeColony(t.Context(), Colony{ID: id("a-c0"), Name: fmt.Sprint("N", i), Version: 1, Boxes: []ColonyBox{{Kind: "deep", Slots: "cc"}}})
 			mu.Lock()
 			defer mu.Unlock()
 			if err == nil {
@@ -68,11 +68,11 @@ func TestChangeAtOnce(t *testing.T) {
 		})
 	}
 	all.Wait()
-	c, err := o.Colony(t.Context(), "a-c0")
+	c, err := o.Colony(t.Context(), id("a-c0"))
 	if done != 1 || err != nil || c.Version != 2 || len(c.Boxes) != 1 {
 		t.Errorf("%d did, %+v %v", done, c, err)
 	}
-	if err := o.ChangeYard(t.Context(), Yard{ID: "nowhere", Version: 1}); !errors.Is(err, ErrNotFound) {
+	if err := o.ChangeYard(t.Context(), Yard{ID: id("nowhere"), Version: 1}); !errors.Is(err, ErrNotFound) {
 		t.Errorf("a yard that is none: %v", err)
 	}
 }
@@ -81,24 +81,24 @@ func TestChangeAtOnce(t *testing.T) {
 func TestEndFreesTheName(t *testing.T) {
 	o := operation(t, open(t))
 	line(t, o, "a", 1)
-	again := []Colony{{ID: "new", YardID: "a", Name: "C0", StartedOn: date(5, 1), CreatedAt: noon}}
+	again := []Colony{{ID: id("new"), YardID: id("a"), Name: "C0", StartedOn: date(5, 1), CreatedAt: noon}}
 	if err := o.Import(t.Context(), nil, again); !errors.Is(err, ErrTaken) {
 		t.Fatalf("two living of one name: %v", err)
 	}
-	event := Event{ID: "e", ColonyID: "a-c0", Kind: "ended", HappenedOn: date(5, 1), CreatedAt: noon}
-	if err := o.End(t.Context(), "a-c0", 1, date(5, 1), "Dead", "", event); err != nil {
+	event := Event{UserID: someone, ID: id("e"), ColonyID: id("a-c0"), Kind: "ended", HappenedOn: date(5, 1), CreatedAt: noon}
+	if err := o.End(t.Context(), id("a-c0"), 1, date(5, 1), "Dead", event); err != nil {
 		t.Fatal(err)
 	}
 	if err := o.Import(t.Context(), nil, again); err != nil {
 		t.Errorf("the name is not free: %v", err)
 	}
-	if c, err := o.Colony(t.Context(), "a-c0"); err != nil || c.EndReason != "Dead" || len(c.Boxes) != 2 {
+	if c, err := o.Colony(t.Context(), id("a-c0")); err != nil || c.EndReason != "Dead" || len(c.Boxes) != 2 {
 		t.Errorf("got %+v %v", c, err)
 	}
-	if living, err := o.Colonies(t.Context(), "a"); err != nil || len(living) != 1 || living[0].ID != "new" {
+	if living, err := o.ColoniesIn(t.Context(), id("a")); err != nil || len(living) != 1 || living[0].ID != id("new") {
 		t.Errorf("got %+v %v", living, err)
 	}
-	if events, err := o.Events(t.Context(), "a-c0"); err != nil || len(events) != 1 {
+	if events, err := o.Events(t.Context(), id("a-c0")); err != nil || len(events) != 1 {
 		t.Errorf("got %+v %v", events, err)
 	}
 }
@@ -109,10 +109,10 @@ func TestNewest(t *testing.T) {
 	o := operation(t, open(t))
 	line(t, o, "a", 2)
 	counts := []MiteCount{
-		{ID: "1", ColonyID: "a-c0", Kind: "wash", Mites: 1, Bees: 300, CountedOn: date(9, 1), CreatedAt: noon},
-		{ID: "2", ColonyID: "a-c0", Kind: "wash", Mites: 2, Bees: 300, CountedOn: date(11, 1), CreatedAt: noon},
-		{ID: "3", ColonyID: "a-c0", Kind: "wash", Mites: 3, Bees: 300, CountedOn: date(10, 1), CreatedAt: noon},
-		{ID: "4", ColonyID: "a-c1", Kind: "board", Mites: 4, Days: 7, CountedOn: date(10, 1), CreatedAt: noon},
+		{UserID: someone, ID: id("1"), ColonyID: id("a-c0"), Kind: "wash", Mites: 1, Bees: 300, CountedOn: date(9, 1), CreatedAt: noon},
+		{UserID: someone, ID: id("2"), ColonyID: id("a-c0"), Kind: "wash", Mites: 2, Bees: 300, CountedOn: date(11, 1), CreatedAt: noon},
+		{UserID: someone, ID: id("3"), ColonyID: id("a-c0"), Kind: "wash", Mites: 3, Bees: 300, CountedOn: date(10, 1), CreatedAt: noon},
+		{UserID: someone, ID: id("4"), ColonyID: id("a-c1"), Kind: "board", Mites: 4, Days: 7, CountedOn: date(10, 1), CreatedAt: noon},
 	}
 	for range 2 {
 		if err := o.Count(t.Context(), counts); err != nil {
@@ -130,83 +130,49 @@ func TestNewest(t *testing.T) {
 		}
 		return out
 	}
-	if got := mites(); len(got) != 2 || got["a-c0"] != 2 || got["a-c1"] != 4 {
+	if got := mites(); len(got) != 2 || got[id("a-c0")] != 2 || got[id("a-c1")] != 4 {
 		t.Errorf("got %v", got)
 	}
 	for range 2 {
-		if err := o.VoidCount(t.Context(), "2", "wrong hive", noon); err != nil {
+		if err := o.VoidCount(t.Context(), id("2"), "wrong hive", noon); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if got := mites(); got["a-c0"] != 3 {
+	if got := mites(); got[id("a-c0")] != 3 {
 		t.Errorf("after the newest was struck out: %v", got)
 	}
-	if all, err := o.Counts(t.Context(), "a-c0", ""); err != nil || len(all) != 3 || all[2].VoidReason != "wrong hive" {
+	if all, err := o.CountsOf(t.Context(), id("a-c0")); err != nil || len(all) != 3 || all[2].VoidReason != "wrong hive" {
 		t.Errorf("got %+v %v", all, err)
 	}
 	looks := []Inspection{
-		{ID: "1", ColonyID: "a-c0", SeenOn: date(12, 1), Seams: json.RawMessage(`[[1]]`), CreatedAt: noon},
-		{ID: "2", ColonyID: "a-c0", SeenOn: date(11, 1), Seams: json.RawMessage(`[[0.5]]`), CreatedAt: noon},
-		{ID: "3", ColonyID: "a-c0", SeenOn: date(12, 2), Brood: "none", CreatedAt: noon},
+		{UserID: someone, ID: id("1"), ColonyID: id("a-c0"), SeenOn: date(12, 1), Seams: json.RawMessage(`[[1]]`), CreatedAt: noon},
+		{UserID: someone, ID: id("2"), ColonyID: id("a-c0"), SeenOn: date(11, 1), Seams: json.RawMessage(`[[0.5]]`), CreatedAt: noon},
+		{UserID: someone, ID: id("3"), ColonyID: id("a-c0"), SeenOn: date(12, 2), Brood: "none", CreatedAt: noon},
 	}
 	for range 2 {
 		if err := o.Inspect(t.Context(), looks); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if seams, err := o.LastSeams(t.Context(), []string{"a-c0", "a-c1"}); err != nil || len(seams) != 1 || string(seams["a-c0"]) != `[[1]]` {
+	if seams, err := o.LastSeams(t.Context(), []string{id("a-c0"), id("a-c1")}); err != nil || len(seams) != 1 || string(seams[id("a-c0")]) != `[[1]]` {
 		t.Errorf("got %s %v", seams, err)
 	}
-	if rows, err := o.Inspections(t.Context(), "", date(11, 15), false); err != nil || len(rows) != 2 || rows[1].Brood != "none" {
+	if rows, err := o.InspectionsSince(t.Context(), date(11, 15)); err != nil || len(rows) != 2 || rows[1].Brood != "none" {
 		t.Errorf("got %+v %v", rows, err)
 	}
-	if err := o.Inspect(t.Context(), []Inspection{{ID: "9", ColonyID: "none", SeenOn: noon, CreatedAt: noon}}); !errors.Is(err, ErrNotFound) {
+	if err := o.Inspect(t.Context(), []Inspection{{ID: id("9"), ColonyID: id("none"), SeenOn: noon, CreatedAt: noon}}); !errors.Is(err, ErrNotFound) {
 		t.Errorf("a colony that is none: %v", err)
 	}
 }
-
-// Treatments are carried with their day and their first colony, however often the
-// bees are split.
-func TestCarryTwice(t *testing.T) {
-	o := operation(t, open(t))
-	line(t, o, "a", 1)
-	in := []Treatment{
-		{ID: "1", ColonyID: "a-c0", Method: "strip", GivenOn: date(9, 1), CreatedAt: noon},
-		{ID: "2", ColonyID: "a-c0", Method: "dribble", GivenOn: date(12, 1), OutOn: ptr(date(12, 1)), CreatedAt: noon},
-	}
-	if err := o.Treated(t.Context(), in); err != nil {
-		t.Fatal(err)
-	}
-	for i, from := range []string{"a-c0", "s0"} {
-		child := Colony{ID: fmt.Sprint("s", i), YardID: "a", Name: fmt.Sprint("S", i), StartedOn: date(12, 2), CreatedAt: noon, Boxes: []ColonyBox{{Kind: "deep", Slots: "cc"}}}
-		if err := o.Split(t.Context(), from, &child, Event{ID: fmt.Sprint("e", i), ColonyID: from, Kind: "split", HappenedOn: date(12, 2), CreatedAt: noon}); err != nil {
-			t.Fatal(err)
-		}
-	}
-	got, err := o.Treatments(t.Context(), "s1", date(9, 1))
-	if err != nil || len(got) != 2 || *got[0].CarriedFrom != "a-c0" || *got[1].CarriedFrom != "a-c0" {
-		t.Fatalf("what was given: %+v %v", got, err)
-	}
-	// Strips stay with the hive: the new one's bees had them until that day, and it says not
-	// that they are in; the old one still does.
-	if got[1].Method != "strip" || got[1].OutOn == nil || !got[1].OutOn.Equal(date(12, 2)) {
-		t.Errorf("the new hive has strips: %+v", got[1])
-	}
-	if stay, err := o.Treatments(t.Context(), "a-c0", date(12, 3)); err != nil || len(stay) != 1 || stay[0].OutOn != nil {
-		t.Errorf("the old hive has none: %+v %v", stay, err)
-	}
-}
-
-func ptr[T any](v T) *T { return &v }
 
 // A job and its colonies are kept whole, once.
 func TestJobOnce(t *testing.T) {
 	o := operation(t, open(t))
 	line(t, o, "a", 2)
 	job := func(colonies ...string) *Job {
-		j := Job{ID: "j", Name: "Round", Method: "dribble", RuleKind: "own", People: 1, CreatedAt: noon}
+		j := Job{UserID: someone, ID: id("j"), Name: "Round", Method: "dribble", RuleKind: "own", People: 1, CreatedAt: noon}
 		for _, c := range colonies {
-			j.Colonies = append(j.Colonies, JobColony{ColonyID: c, Day: date(12, 4), Verdict: "fits"})
+			j.Colonies = append(j.Colonies, JobColony{ColonyID: id(c), Day: date(12, 4), Verdict: "fits"})
 		}
 		return &j
 	}
@@ -221,11 +187,11 @@ func TestJobOnce(t *testing.T) {
 			t.Errorf("time %d: %v %v", i+1, created, err)
 		}
 	}
-	if j, err := o.Job(t.Context(), "j"); err != nil || len(j.Colonies) != 2 || j.Colonies[0].ColonyID != "a-c1" {
+	if j, err := o.Job(t.Context(), id("j")); err != nil || len(j.Colonies) != 2 || j.Colonies[0].ColonyID != id("a-c1") {
 		t.Errorf("got %+v %v", j, err)
 	}
 	names, err := o.Names(t.Context())
-	if err != nil || names["a-c0"].Name != "C0" || names["a-c0"].Boxes != 2 {
+	if err != nil || names[id("a-c0")].Name != "C0" || names[id("a-c0")].Boxes != 2 {
 		t.Errorf("got %+v %v", names, err)
 	}
 }

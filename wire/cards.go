@@ -5,6 +5,7 @@ import (
 
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/core/method"
 )
 
 // LabelCard is what a keeper copied from the label of the product in hand.
@@ -55,7 +56,7 @@ func (c LabelCard) CoreConditions() (fit.Conditions, error) {
 	base, _ := fit.Protocol(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
 	k := c.Content
 	out := base
-	out.ID, out.Method = CardPrefix+c.ID, fit.Method(c.Method)
+	out.ID, out.Method = CardPrefix+c.ID, method.Name(c.Method)
 	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, fit.Supers(k.Supers), k.OutOfHoney
 	out.MinC, out.MaxC, out.BestLowC, out.BestHighC = k.MinC, k.MaxC, k.MinC, k.MaxC
 	out.DaysInLow, out.DaysInHigh = k.DaysInLow, k.DaysInHigh
@@ -70,7 +71,7 @@ func (c LabelCard) CoreConditions() (fit.Conditions, error) {
 		out.Visits = 1 + k.Dribble.Repeats
 	}
 	out.HarmC = 0 // the label's range is its own
-	if out.Method == fit.Pad {
+	if out.Method == method.Pad {
 		out.HarmC = k.MaxC
 	}
 	return out, out.Check()

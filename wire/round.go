@@ -10,7 +10,7 @@ import (
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
-	rounds "keeler/core/round"
+	"keeler/core/treatment"
 )
 
 // Application is what was done at one colony: a line of the register.
@@ -147,11 +147,11 @@ type RoundChoices struct {
 
 // Choices are core's.
 func Choices() RoundChoices {
-	return RoundChoices{Reasons: rounds.Reasons, Skipping: rounds.Skipping, Extras: rounds.Extras}
+	return RoundChoices{Reasons: treatment.Reasons, Skipping: treatment.Skipping, Extras: treatment.Extras}
 }
 
-// RoundExtras chooses what is ticked on visits in a season.
-type RoundExtras struct {
+// VisitExtras chooses what is ticked on visits in a season.
+type VisitExtras struct {
 	Season string   `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
 	Extras []string `json:"extras" maxItems:"12"`
 }
@@ -239,7 +239,7 @@ func (r Recipe) CapML() float64 {
 // MeantMg is the acid that the recipe means in 1 mL or piece, mg; 0 where nobody can say.
 func (r Recipe) MeantMg() float64 {
 	mg := func(m chem.Mixture, of float64) float64 {
-		oad, formic := rounds.Actives(m, of, 1)
+		oad, formic := treatment.Actives(m, of, 1)
 		return round(oad + formic)
 	}
 	switch {
@@ -295,7 +295,7 @@ type ReachAnswer struct {
 
 // Reach tells how far what is left goes.
 func Reach(r ReachRequest) (ReachAnswer, error) {
-	out, err := rounds.Reaches(r.Left, r.Expected)
+	out, err := treatment.Lasts(r.Left, r.Expected)
 	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, err
 }
 

@@ -6,19 +6,9 @@ import (
 	"slices"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
+	"keeler/core/treatment"
 )
-
-// Method is a way of giving acid.
-type Method string
-
-const (
-	Dribble Method = "dribble"
-	Strip   Method = "strip"
-	Pad     Method = "pad"
-)
-
-// Methods are all of them, as they stand in a matrix.
-var Methods = [3]Method{Dribble, Strip, Pad}
 
 // Brood is the sealed brood that was seen.
 type Brood string
@@ -58,42 +48,6 @@ type Observed[T any] struct {
 // At is what was seen on a day.
 func At[T any](what T, on calendar.Day) Observed[T] { return Observed[T]{what, on, true} }
 
-// Vapour is oxalic acid given otherwise, which is recorded only: it counts with the
-// dribble all the same.
-const Vapour Method = "vapour"
-
-// Treatment is something given to the bees. Out is the day it was taken out, the
-// same day for what does not stay, 0 while it is in the hive.
-type Treatment struct {
-	Method  Method // any other word for what is recorded only
-	Given   calendar.Day
-	Out     calendar.Day
-	Carried bool // given before a split or union, to the same bees
-	// DaysLow and DaysHigh are how long it is to stay by what it was given under; 0
-	// where that is not known, see limit.
-	DaysLow, DaysHigh int
-}
-
-// In reports whether it is in the hive on a day.
-func (t Treatment) In(on calendar.Day) bool { return t.Given <= on && (t.Out == 0 || t.Out > on) }
-
-// oxalic reports whether it met the bees with oxalic acid on the day it was given.
-func (t Treatment) oxalic() bool { return t.Method == Dribble || t.Method == Vapour }
-
-// limit is after how many days it is to come out; 0 for what does not stay.
-func (t Treatment) limit() int {
-	if t.DaysHigh > 0 {
-		return t.DaysHigh
-	}
-	switch t.Method {
-	case Strip:
-		return 56
-	case Pad:
-		return 14
-	}
-	return 0
-}
-
 // Change is what happened to the bees as a whole, after which what was seen before no
 // longer counts.
 type Change string
@@ -113,7 +67,7 @@ type Break struct{ Stopped, Resumed calendar.Day }
 // OpenJob is a job that the colony is in and that is neither finished nor cancelled.
 type OpenJob struct {
 	Name   string
-	Method Method
+	Method method.Name
 	Day    calendar.Day
 }
 
@@ -133,7 +87,7 @@ type Colony struct {
 	Queen      Observed[Queen]
 	Changed    Observed[Change] // the newest that no inspection followed
 	Break      Break
-	Treatments []Treatment
+	Treatments []treatment.Treatment
 	Jobs       []OpenJob
 }
 

@@ -3,6 +3,8 @@ package fit
 import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
+	"keeler/core/method"
+	"keeler/core/treatment"
 )
 
 // Supers says what a protocol or label holds of supers for harvest on the hive.
@@ -21,7 +23,7 @@ const hottest = 40
 // A protocol is a value here: adding one is one entry of Protocols.
 type Conditions struct {
 	ID     string
-	Method Method
+	Method method.Name
 
 	// Broodless: sealed brood shields the mites, so there must be none.
 	Broodless bool
@@ -63,20 +65,23 @@ const (
 	MaxRainMM = 0.1 // in an hour
 )
 
+// How long what stays is in the hive.
+var stripDays, padDays = treatment.UsualDays[method.Strip], treatment.UsualDays[method.Pad]
+
 // Protocols are the established conditions (REFERENCE §3 to §5). The first of a
 // method and half-year is the default.
 var Protocols = []Conditions{
-	{ID: "winter", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 10, BestLowC: 3, BestHighC: 8, FromHour: 8, ToHour: 16},
-	{ID: "winter-tight", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 5, BestLowC: 1, BestHighC: 5, FromHour: 8, ToHour: 16},
-	{ID: "winter-loose", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 5, MaxC: 10, BestLowC: 5, BestHighC: 8, FromHour: 8, ToHour: 16},
+	{ID: "winter", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 10, BestLowC: 3, BestHighC: 8, FromHour: 8, ToHour: 16},
+	{ID: "winter-tight", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 5, BestLowC: 1, BestHighC: 5, FromHour: 8, ToHour: 16},
+	{ID: "winter-loose", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 5, MaxC: 10, BestLowC: 5, BestHighC: 8, FromHour: 8, ToHour: 16},
 	// Swarms, splits and nucs without sealed brood: any mild evening, bees at home.
-	{ID: "in-season", Method: Dribble, Broodless: true, Supers: SupersOff, MinC: 8, MaxC: 28, BestLowC: 12, BestHighC: 22, FromHour: 17, ToHour: 22},
+	{ID: "in-season", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 8, MaxC: 28, BestLowC: 12, BestHighC: 22, FromHour: 17, ToHour: 22},
 	// Warm enough for bees to walk on them: days above 10 °C.
-	{ID: "strips", Method: Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28, ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: 42, DaysInHigh: 56},
+	{ID: "strips", Method: method.Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28, ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: stripDays.Low, DaysInHigh: stripDays.High},
 	// Sheets and sponges, which are gone in a day or two and given again.
-	{ID: "formic", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
+	{ID: "formic", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
 	// Bottle and wick: one filling that lasts.
-	{ID: "formic-bottle", Method: Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: 10, DaysInHigh: 14},
+	{ID: "formic-bottle", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High},
 }
 
 // courseDays is over how many days the weather must suit formic acid: a sheet or
@@ -100,9 +105,9 @@ func Protocol(id string) (Conditions, bool) {
 
 // Usual is the default protocol of a method for a day at a latitude: the dribble
 // into the winter cluster and the one in season are two.
-func Usual(m Method, on calendar.Day, latitude float64) Conditions {
-	id := map[Method]string{Dribble: "in-season", Strip: "strips", Pad: "formic"}[m]
-	if m == Dribble && on.Cold(latitude) {
+func Usual(m method.Name, on calendar.Day, latitude float64) Conditions {
+	id := map[method.Name]string{method.Dribble: "in-season", method.Strip: "strips", method.Pad: "formic"}[m]
+	if m == method.Dribble && on.Cold(latitude) {
 		id = "winter"
 	}
 	c, _ := Protocol(id)
@@ -112,7 +117,7 @@ func Usual(m Method, on calendar.Day, latitude float64) Conditions {
 // Check names what is wrong with conditions that a keeper copied from a label.
 func (c Conditions) Check() error {
 	var l fault.List
-	if c.Method != Dribble && c.Method != Strip && c.Method != Pad {
+	if c.Method != method.Dribble && c.Method != method.Strip && c.Method != method.Pad {
 		l.Add("method", fault.Unknown)
 	}
 	if c.Supers != SupersOff && c.Supers != SupersLabel && c.Supers != SupersMayBe {

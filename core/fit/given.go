@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
 )
 
 // What was given before, in days (REFERENCE §3, §9).
@@ -39,12 +40,12 @@ func oxalicAlready(c Case) (Reason, bool) {
 	}
 	var found Reason
 	for _, t := range c.Colony.Treatments {
-		if !t.oxalic() || t.Given > c.On || t.Given < began {
+		if !t.Method.Oxalic() || t.Given > c.On || t.Given < began {
 			continue
 		}
 		r := Reason{Source: FromRecord, On: t.Given, Figures: []float64{winter}}
 		switch {
-		case t.Given >= since && t.Method == Dribble:
+		case t.Given >= since && t.Method == method.Dribble:
 			r.Code, r.Verdict = "dribbled_already", MustNot
 		case t.Given >= since:
 			r.Code, r.Verdict = "vaporised_already", DoesNotFit
@@ -63,7 +64,7 @@ func repeat(c Case) (Reason, bool) {
 	if !c.Under.Label || c.Under.Visits < 2 {
 		return Reason{}, false
 	}
-	n, last := visits(c, Dribble)
+	n, last := visits(c, method.Dribble)
 	if n == 0 || n >= c.Under.Visits {
 		return Reason{}, false
 	}
@@ -79,7 +80,7 @@ func (c Conditions) lateAfter() int { return max(visitLate, c.ApartHigh+3) }
 
 // visits counts the visits of the course that is under way on the case's day, and tells
 // when the last was: none where it is so long ago that the course begins again.
-func visits(c Case, m Method) (n int, last calendar.Day) {
+func visits(c Case, m method.Name) (n int, last calendar.Day) {
 	var given []calendar.Day
 	for _, t := range c.Colony.Treatments {
 		if t.Method == m && t.Given <= c.On {
@@ -99,7 +100,7 @@ func visits(c Case, m Method) (n int, last calendar.Day) {
 // stripsOut: strips_just_out (days ago).
 func stripsOut(c Case) (Reason, bool) {
 	for _, t := range c.Colony.Treatments {
-		if t.Method == Strip && t.Out > t.Given && t.Out <= c.On && c.On-t.Out < stripsLinger {
+		if t.Method == method.Strip && t.Out > t.Given && t.Out <= c.On && c.On-t.Out < stripsLinger {
 			return Reason{Code: "strips_just_out", Verdict: WithCare, Source: FromRecord, On: t.Out, Figures: []float64{float64(c.On - t.Out)}}, true
 		}
 	}
@@ -110,9 +111,9 @@ func stripsOut(c Case) (Reason, bool) {
 func otherAcid(c Case) (Reason, bool) {
 	for _, t := range c.Colony.Treatments {
 		r := Reason{Code: "formic_just_given", Verdict: WithCare, Source: FromRecord, On: t.Given, Figures: []float64{float64(c.On - t.Given)}}
-		other := t.Method == Pad
-		if c.Under.Method == Pad {
-			r.Code, other = "oxalic_just_given", t.oxalic()
+		other := t.Method == method.Pad
+		if c.Under.Method == method.Pad {
+			r.Code, other = "oxalic_just_given", t.Method.Oxalic()
 		}
 		if other && t.Given <= c.On && c.On-t.Given <= otherAcidApart {
 			return r, true
@@ -124,7 +125,7 @@ func otherAcid(c Case) (Reason, bool) {
 // course: course_next (which visit, of how many); course_late (the same, days since the
 // last); course_early (days it waits, days since the last).
 func course(c Case) (Reason, bool) {
-	n, last := visits(c, Pad)
+	n, last := visits(c, method.Pad)
 	if c.Under.Visits < 2 || n == 0 || n >= c.Under.Visits {
 		return Reason{}, false
 	}
@@ -144,13 +145,13 @@ func course(c Case) (Reason, bool) {
 func overdue(c Case) (Reason, bool) {
 	var found Reason
 	for _, t := range c.Colony.Treatments {
-		past := int(c.On-t.Given) - t.limit()
-		if !t.In(c.On) || t.limit() == 0 || past <= 0 || found.Code != "" && found.Figures[0] >= float64(past) {
+		past := t.Overdue(c.On)
+		if past <= 0 || found.Code != "" && found.Figures[0] >= float64(past) {
 			continue
 		}
 		found = Reason{
 			Code: "overdue", Verdict: WithCare, Source: FromRecord, On: t.Given, first: true,
-			Figures: []float64{float64(past), float64(c.On - t.Given), map[Method]float64{Strip: 1, Pad: 2}[t.Method]},
+			Figures: []float64{float64(past), float64(c.On - t.Given), map[method.Name]float64{method.Strip: 1, method.Pad: 2}[t.Method]},
 		}
 		if t.Method == c.Under.Method {
 			found.Verdict = DoesNotFit
@@ -164,15 +165,15 @@ func overdue(c Case) (Reason, bool) {
 func stillIn(c Case) (Reason, bool) {
 	var found Reason
 	for _, t := range c.Colony.Treatments {
-		if t.oxalic() || !t.In(c.On) || t.limit() > 0 && int(c.On-t.Given) > t.limit() {
+		if t.Method.Oxalic() || !t.In(c.On) || t.Overdue(c.On) > 0 {
 			continue // what does not stay, and what is overdue and said to be
 		}
 		r := Reason{
 			Code: "other_still_in", Verdict: WithCare, Source: FromRecord, On: t.Given,
-			Figures: []float64{map[Method]float64{Strip: 1, Pad: 2}[t.Method], float64(c.On - t.Given)},
+			Figures: []float64{map[method.Name]float64{method.Strip: 1, method.Pad: 2}[t.Method], float64(c.On - t.Given)},
 		}
 		if t.Method == c.Under.Method {
-			if n, _ := visits(c, Pad); t.Method == Pad && c.Under.Swap && n > 0 && n < c.Under.Visits {
+			if n, _ := visits(c, method.Pad); t.Method == method.Pad && c.Under.Swap && n > 0 && n < c.Under.Visits {
 				continue // the next visit of its course takes its place
 			}
 			r.Code, r.Verdict = "same_still_in", DoesNotFit

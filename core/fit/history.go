@@ -120,13 +120,3 @@ func (c Colony) happen(h Event) Colony {
 	}
 	return c
 }
-
-// Due is from when, and by when at the latest, what stays in the hive comes out; ok is
-// false for what does not stay.
-func (t Treatment) Due() (from, by calendar.Day, ok bool) {
-	low := t.DaysLow
-	if t.DaysHigh == 0 {
-		low = map[Method]int{Strip: 42, Pad: 10}[t.Method]
-	}
-	return t.Given + calendar.Day(low), t.Given + calendar.Day(t.limit()), t.limit() > 0
-}

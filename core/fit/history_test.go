@@ -4,6 +4,8 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
+	"keeler/core/treatment"
 )
 
 // What was seen before the bees changed no longer counts; moves and what is seen after
@@ -71,16 +73,16 @@ func TestOpenJobs(t *testing.T) {
 // minded stops nobody.
 func TestStops(t *testing.T) {
 	c := winter()
-	c.Colony.Treatments = []Treatment{{Method: Dribble, Given: december, Out: december}}
+	c.Colony.Treatments = []treatment.Treatment{{Method: method.Dribble, Given: december, Out: december}}
 	if s := Stops(c); len(s) != 1 || s[0].Code != "dribbled_already" || s[0].On != december {
 		t.Errorf("dribbled this morning: %+v", s)
 	}
-	c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 20}}
+	c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 20}}
 	if s := Stops(c); len(s) != 0 {
 		t.Errorf("strips in are minded, not stopped at: %+v", s)
 	}
 	k := strips()
-	k.Colony.Treatments = []Treatment{{Method: Strip, Given: august - 3}}
+	k.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: august - 3}}
 	if s := Stops(k); len(s) != 1 || s[0].Code != "same_still_in" {
 		t.Errorf("strips in, for strips: %+v", s)
 	}

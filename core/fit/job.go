@@ -1,6 +1,9 @@
 package fit
 
-import "keeler/core/calendar"
+import (
+	"keeler/core/calendar"
+	"keeler/core/method"
+)
 
 // stale is after how many days without anything done nobody will do a job any more.
 const stale = 14
@@ -16,8 +19,8 @@ func Open(lastDay, given calendar.Day, in bool, today calendar.Day) bool {
 // by the rules of Judge, given before. It takes the colony's treatments but for those of
 // the round itself.
 func Stops(c Case) []Reason {
-	rules := map[Method][]func(Case) (Reason, bool){
-		Dribble: {oxalicAlready}, Strip: {stillIn}, Pad: {course, stillIn},
+	rules := map[method.Name][]func(Case) (Reason, bool){
+		method.Dribble: {oxalicAlready}, method.Strip: {stillIn}, method.Pad: {course, stillIn},
 	}
 	var out []Reason
 	for _, rule := range rules[c.Under.Method] {

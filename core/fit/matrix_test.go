@@ -4,6 +4,8 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
+	"keeler/core/treatment"
 )
 
 // A year of one colony, as a keeper of REFERENCE §3 to §5 would judge it: what is
@@ -30,7 +32,7 @@ func TestYear(t *testing.T) {
 		{"August, a heat wave", on(8, 20), 58, 31, BroodMuch, 0, [3]Verdict{DoesNotFit, WithCare, MustNot}},
 		{"August of the south is winter", on(8, 20), -40, 5, BroodNone, 0, [3]Verdict{Fits, DoesNotFit, DoesNotFit}},
 	} {
-		for i, m := range Methods {
+		for i, m := range method.All {
 			under := Usual(m, c.on, c.latitude)
 			k := Case{On: c.on, Latitude: c.latitude, Under: under, Weather: fine(c.on, c.degrees).On(c.on, under), Colony: Colony{
 				Name: "A", Boxes: 1, Quarters: At(24, c.on-1), Brood: At(c.brood, c.on-1), Eggs: At(false, c.on-1), Larvae: At(false, c.on-1), Stores: At(Enough, c.on-1),
@@ -67,7 +69,7 @@ func TestWinterProtocols(t *testing.T) {
 // Formic acid is held against the day's maximum: 10 and 29 °C do, 9.9 and 29.1 do
 // not, and above 29.5 it kills.
 func TestFormicRange(t *testing.T) {
-	under := Usual(Pad, august, north)
+	under := Usual(method.Pad, august, north)
 	for _, c := range []struct {
 		degrees      float64
 		window, harm bool
@@ -100,22 +102,22 @@ func TestBestWindow(t *testing.T) {
 // out on the day itself is out.
 func TestStillIn(t *testing.T) {
 	for what, c := range map[string]struct {
-		given Treatment
+		given treatment.Treatment
 		in    bool
 	}{
-		"today":               {Treatment{Given: august}, true},
-		"tomorrow":            {Treatment{Given: august + 1}, false},
-		"out tomorrow":        {Treatment{Given: august - 9, Out: august + 1}, true},
-		"out today":           {Treatment{Given: august - 9, Out: august}, false},
-		"what does not stay":  {Treatment{Given: august, Out: august}, false},
-		"in since last month": {Treatment{Given: august - 40}, true},
+		"today":               {treatment.Treatment{Given: august}, true},
+		"tomorrow":            {treatment.Treatment{Given: august + 1}, false},
+		"out tomorrow":        {treatment.Treatment{Given: august - 9, Out: august + 1}, true},
+		"out today":           {treatment.Treatment{Given: august - 9, Out: august}, false},
+		"what does not stay":  {treatment.Treatment{Given: august, Out: august}, false},
+		"in since last month": {treatment.Treatment{Given: august - 40}, true},
 	} {
 		if got := c.given.In(august); got != c.in {
 			t.Errorf("%s: %v", what, got)
 		}
 	}
 	k := strips()
-	k.Colony.Treatments = []Treatment{{Method: Pad, Given: august - 2}, {Method: Strip, Given: august - 5}}
+	k.Colony.Treatments = []treatment.Treatment{{Method: method.Pad, Given: august - 2}, {Method: method.Strip, Given: august - 5}}
 	if j := Judge(k); j.Reasons[0].Code != "same_still_in" || j.Reasons[0].On != august-5 {
 		t.Errorf("got %+v", j.Reasons)
 	}
@@ -144,7 +146,7 @@ func FuzzJudge(f *testing.F) {
 		if seen&8 != 0 {
 			k.Quarters = At(int(stores), was)
 		}
-		for _, m := range Methods {
+		for _, m := range method.All {
 			under := Usual(m, on, north)
 			j := Judge(Case{Colony: k, On: on, Latitude: north, Under: under, Weather: fine(on, degrees).On(on, under)})
 			worst := Fits
@@ -158,10 +160,10 @@ func FuzzJudge(f *testing.F) {
 				t.Errorf("%s: %v, but the reasons say %v", m, j.Verdict, worst)
 			}
 			harvest := k.Supers.Seen && k.Supers.What > 0 && on-was <= supersFresh
-			if harvest && m != Strip && j.Verdict != MustNot {
+			if harvest && m != method.Strip && j.Verdict != MustNot {
 				t.Errorf("%s with supers on: %v", m, j.Verdict)
 			}
-			if m == Dribble && !k.Brood.Seen && j.Verdict < LookFirst {
+			if m == method.Dribble && !k.Brood.Seen && j.Verdict < LookFirst {
 				t.Errorf("a dribble on brood nobody looked for: %v", j.Verdict)
 			}
 		}

@@ -1,11 +1,14 @@
 package fit
 
-import "keeler/core/calendar"
+import (
+	"keeler/core/calendar"
+	"keeler/core/method"
+)
 
 // Rule is one consideration. Of names the methods it concerns; none: all.
 type Rule struct {
 	Name  string
-	Of    []Method
+	Of    []method.Name
 	weigh func(Case) (Reason, bool)
 }
 
@@ -16,24 +19,24 @@ var Rules = []Rule{
 	{"changed since", nil, changed},
 	{"bees", nil, bees},
 	{"too small", nil, tooSmall},
-	{"brood break", []Method{Dribble}, broodBreak},
-	{"sealed brood", []Method{Dribble}, sealedBrood},
-	{"oxalic already", []Method{Dribble}, oxalicAlready},
-	{"strips just out", []Method{Dribble}, stripsOut},
-	{"other acid", []Method{Dribble, Pad}, otherAcid},
-	{"course", []Method{Pad}, course},
+	{"brood break", []method.Name{method.Dribble}, broodBreak},
+	{"sealed brood", []method.Name{method.Dribble}, sealedBrood},
+	{"oxalic already", []method.Name{method.Dribble}, oxalicAlready},
+	{"strips just out", []method.Name{method.Dribble}, stripsOut},
+	{"other acid", []method.Name{method.Dribble, method.Pad}, otherAcid},
+	{"course", []method.Name{method.Pad}, course},
 	{"still in the hive", nil, stillIn},
 	{"supers for harvest", nil, supers},
 	{"withdrawal", nil, withdrawal},
 	{"honey for people", nil, honey},
-	{"stores", []Method{Dribble, Pad}, stores},
+	{"stores", []method.Name{method.Dribble, method.Pad}, stores},
 	{"queen", nil, queen},
-	{"room above", []Method{Pad}, room},
-	{"season", []Method{Dribble}, noSeason},
+	{"room above", []method.Name{method.Pad}, room},
+	{"season", []method.Name{method.Dribble}, noSeason},
 	{"harmful heat", nil, heat},
-	{"days of the course", []Method{Pad}, courseWeather},
-	{"days to walk", []Method{Strip}, walking},
-	{"frost at night", []Method{Dribble}, frost},
+	{"days of the course", []method.Name{method.Pad}, courseWeather},
+	{"days to walk", []method.Name{method.Strip}, walking},
+	{"frost at night", []method.Name{method.Dribble}, frost},
 	{"weather", nil, weather},
 }
 
@@ -97,7 +100,7 @@ func bees(c Case) (Reason, bool) {
 		return unseen("seams_unseen")
 	case q.Seen && q.What == 0:
 		return seen("no_bees", DoesNotFit, q)
-	case q.Seen && c.Under.Method == Dribble && age(c, q) > seamsFresh:
+	case q.Seen && c.Under.Method == method.Dribble && age(c, q) > seamsFresh:
 		return seen("seams_old", WithCare, q)
 	}
 	return Reason{}, false
@@ -141,7 +144,7 @@ func honey(c Case) (Reason, bool) {
 	case !c.Colony.ForHoney:
 	case c.Under.OutOfHoney:
 		return Reason{Code: "for_honey", Verdict: MustNot, Source: FromColony}, true
-	case c.Under.Method == Strip:
+	case c.Under.Method == method.Strip:
 		return Reason{Code: "for_honey_permit", Verdict: WithCare, Source: FromColony}, true
 	}
 	return Reason{}, false
@@ -150,7 +153,7 @@ func honey(c Case) (Reason, bool) {
 // stores: stores_unseen; stores_light; stores_arch; stores_old.
 func stores(c Case) (Reason, bool) {
 	s := c.Colony.Stores
-	dribble := c.Under.Method == Dribble
+	dribble := c.Under.Method == method.Dribble
 	switch {
 	case !s.Seen && dribble:
 		return unseen("stores_unseen")
@@ -170,7 +173,7 @@ func queen(c Case) (Reason, bool) {
 	switch {
 	case q.Seen && q.What == Queenless:
 		return seen("queenless", WithCare, q)
-	case c.Under.Method != Pad:
+	case c.Under.Method != method.Pad:
 	case q.Seen && q.What == Young:
 		return seen("queen_young", WithCare, q)
 	case !q.Seen || q.What == Unseen:

@@ -4,6 +4,8 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
+	"keeler/core/treatment"
 )
 
 const north = 58.0
@@ -26,7 +28,7 @@ func fine(on calendar.Day, degrees float64) Forecast {
 }
 
 // fit is a case in which everything is as the method wants it.
-func fit(m Method, on calendar.Day, degrees float64) Case {
+func fit(m method.Name, on calendar.Day, degrees float64) Case {
 	under := Usual(m, on, north)
 	return Case{
 		On: on, Latitude: north, Under: under, Weather: fine(on, degrees).On(on, under), Deep: calendar.DeepCluster(north),
@@ -37,10 +39,10 @@ func fit(m Method, on calendar.Day, degrees float64) Case {
 	}
 }
 
-func winter() Case     { return fit(Dribble, december, 5) }
-func inSeason() Case   { return fit(Dribble, june, 16) }
-func strips() Case     { return fit(Strip, august, 20) }
-func formic() Case     { return fit(Pad, august, 22) }
+func winter() Case     { return fit(method.Dribble, december, 5) }
+func inSeason() Case   { return fit(method.Dribble, june, 16) }
+func strips() Case     { return fit(method.Strip, august, 20) }
+func formic() Case     { return fit(method.Pad, august, 22) }
 func warmFormic() Case { c := formic(); c.Weather = fine(august, 28).On(august, c.Under); return c }
 func hotFormic() Case  { c := formic(); c.Weather = fine(august, 31).On(august, c.Under); return c }
 func coldFormic() Case { c := formic(); c.Weather = fine(august, 8).On(august, c.Under); return c }
@@ -69,19 +71,21 @@ func broken(began, ended, looked calendar.Day) func(*Case) {
 	}
 }
 
-func oxalic(m Method, on calendar.Day) func(*Case) {
-	return func(c *Case) { c.Colony.Treatments = []Treatment{{Method: m, Given: on, Out: on}} }
+func oxalic(m method.Name, on calendar.Day) func(*Case) {
+	return func(c *Case) { c.Colony.Treatments = []treatment.Treatment{{Method: m, Given: on, Out: on}} }
 }
 
 func repeats(on calendar.Day, visits, apart int) func(*Case) {
 	return func(c *Case) {
-		oxalic(Dribble, on)(c)
+		oxalic(method.Dribble, on)(c)
 		c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh = true, visits, apart, apart
 	}
 }
 
 func pads(given, out calendar.Day) func(*Case) {
-	return func(c *Case) { c.Colony.Treatments = []Treatment{{Method: Pad, Given: given, Out: out}} }
+	return func(c *Case) {
+		c.Colony.Treatments = []treatment.Treatment{{Method: method.Pad, Given: given, Out: out}}
+	}
 }
 
 func bottle() Case {
@@ -132,11 +136,11 @@ func TestEachRule(t *testing.T) {
 		{"changed since", "a box given", strips, func(c *Case) { c.Colony = c.Colony.Forget(Restacked, august-1) }, LookFirst, "changed_boxes"},
 		{"changed since", "another queen", inSeason, func(c *Case) { c.Colony = c.Colony.Forget(Requeened, june-1) }, LookFirst, "changed_queen"},
 
-		{"in another job", "another dribble", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Friday", Dribble, december}} }, WithCare, "in_job"},
+		{"in another job", "another dribble", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Friday", method.Dribble, december}} }, WithCare, "in_job"},
 		{"in another job", "strips first, then a dribble", winter, func(c *Case) {
-			c.Colony.Jobs = []OpenJob{{"Autumn", Strip, december - 60}, {"Friday", Dribble, december}}
+			c.Colony.Jobs = []OpenJob{{"Autumn", method.Strip, december - 60}, {"Friday", method.Dribble, december}}
 		}, WithCare, "in_job"},
-		{"in another job", "strips, open since autumn", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Autumn", Strip, december - 60}} }, WithCare, "in_other_job"},
+		{"in another job", "strips, open since autumn", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Autumn", method.Strip, december - 60}} }, WithCare, "in_other_job"},
 
 		{"sealed brood", "none", winter, func(*Case) {}, Fits, "broodless"},
 		{"sealed brood", "not looked", winter, func(c *Case) { c.Colony.Brood = Observed[Brood]{} }, LookFirst, "brood_unseen"},
@@ -145,10 +149,10 @@ func TestEachRule(t *testing.T) {
 		{"sealed brood", "little, three weeks ago in the cluster", winter, func(c *Case) { c.Colony.Brood = At(BroodLittle, december-21) }, LookFirst, "brood_may_be_gone"},
 		{"sealed brood", "little, three weeks ago in June", inSeason, func(c *Case) { c.Colony.Brood = At(BroodLittle, june-21) }, DoesNotFit, "brood_present"},
 		// 58° north: deep from 1 December to 10 January.
-		{"sealed brood", "none, 21 days ago in the deep cluster", func() Case { return fit(Dribble, december+18, 5) }, func(c *Case) {
+		{"sealed brood", "none, 21 days ago in the deep cluster", func() Case { return fit(method.Dribble, december+18, 5) }, func(c *Case) {
 			c.Colony.Brood.On = december - 3
 		}, Fits, "broodless"},
-		{"sealed brood", "none, 22 days ago in the deep cluster", func() Case { return fit(Dribble, december+18, 5) }, func(c *Case) {
+		{"sealed brood", "none, 22 days ago in the deep cluster", func() Case { return fit(method.Dribble, december+18, 5) }, func(c *Case) {
 			c.Colony.Brood.On, c.Colony.Larvae = december-4, Observed[bool]{}
 		}, LookFirst, "brood_old"},
 		{"sealed brood", "none, seen the day before it was deep", winter, func(c *Case) {
@@ -177,25 +181,25 @@ func TestEachRule(t *testing.T) {
 		{"brood break", "released 9 days ago", inSeason, broken(30, 9, 0), Fits, ""},
 		{"brood break", "released before all were out", inSeason, broken(20, 14, 0), Fits, ""},
 
-		{"oxalic already", "in October", winter, oxalic(Dribble, calendar.Of(2026, 10, 1)), MustNot, "dribbled_already"},
-		{"oxalic already", "42 days before, in October", winter, oxalic(Dribble, december-42), MustNot, "dribbled_already"},
-		{"oxalic already", "in September", winter, oxalic(Dribble, calendar.Of(2026, 9, 30)), Fits, ""},
-		{"oxalic already", "across the 1st of October", func() Case { return fit(Dribble, calendar.Of(2026, 10, 20), 5) },
-			oxalic(Dribble, calendar.Of(2026, 9, 15)), MustNot, "dribbled_already"},
-		{"oxalic already", "across the 1st of April", func() Case { return fit(Dribble, calendar.Of(2026, 4, 20), 15) },
-			oxalic(Dribble, calendar.Of(2026, 3, 20)), MustNot, "dribbled_already"},
-		{"oxalic already", "vapour in the same period", winter, oxalic(Vapour, december-20), DoesNotFit, "vaporised_already"},
+		{"oxalic already", "in October", winter, oxalic(method.Dribble, calendar.Of(2026, 10, 1)), MustNot, "dribbled_already"},
+		{"oxalic already", "42 days before, in October", winter, oxalic(method.Dribble, december-42), MustNot, "dribbled_already"},
+		{"oxalic already", "in September", winter, oxalic(method.Dribble, calendar.Of(2026, 9, 30)), Fits, ""},
+		{"oxalic already", "across the 1st of October", func() Case { return fit(method.Dribble, calendar.Of(2026, 10, 20), 5) },
+			oxalic(method.Dribble, calendar.Of(2026, 9, 15)), MustNot, "dribbled_already"},
+		{"oxalic already", "across the 1st of April", func() Case { return fit(method.Dribble, calendar.Of(2026, 4, 20), 15) },
+			oxalic(method.Dribble, calendar.Of(2026, 3, 20)), MustNot, "dribbled_already"},
+		{"oxalic already", "vapour in the same period", winter, oxalic(method.Vapour, december-20), DoesNotFit, "vaporised_already"},
 		{"oxalic already", "the same winter, brood between", winter, func(c *Case) {
-			oxalic(Dribble, calendar.Of(2026, 10, 5))(c)
+			oxalic(method.Dribble, calendar.Of(2026, 10, 5))(c)
 			c.Colony.Sealed = calendar.Of(2026, 10, 20)
 		}, WithCare, "dribbled_this_winter"},
 		{"oxalic already", "carried from before a split", winter, func(c *Case) {
-			oxalic(Dribble, december-9)(c)
+			oxalic(method.Dribble, december-9)(c)
 			c.Colony.Treatments[0].Carried = true
 		}, MustNot, "dribbled_already"},
-		{"oxalic already", "six weeks before, in June", inSeason, oxalic(Dribble, june-42), MustNot, "dribbled_already"},
+		{"oxalic already", "six weeks before, in June", inSeason, oxalic(method.Dribble, june-42), MustNot, "dribbled_already"},
 		{"oxalic already", "longer before, with brood between, in June", inSeason, func(c *Case) {
-			oxalic(Dribble, june-43)(c)
+			oxalic(method.Dribble, june-43)(c)
 			c.Colony.Sealed = june - 30
 		}, Fits, ""},
 		{"oxalic already", "by a label that repeats, in time", winter, repeats(december-6, 3, 6), Fits, "repeat"},
@@ -203,16 +207,16 @@ func TestEachRule(t *testing.T) {
 		{"oxalic already", "by a label that does not repeat", winter, repeats(december-6, 1, 0), MustNot, "dribbled_already"},
 
 		{"strips just out", "13 days ago", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 60, Out: december - 13}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 60, Out: december - 13}}
 		}, WithCare, "strips_just_out"},
 		{"strips just out", "14 days ago", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 60, Out: december - 14}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 60, Out: december - 14}}
 		}, Fits, ""},
 		{"other acid", "formic 7 days ago", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Pad, Given: december - 7, Out: december - 1}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Pad, Given: december - 7, Out: december - 1}}
 		}, WithCare, "formic_just_given"},
-		{"other acid", "a dribble 3 days ago", formic, oxalic(Dribble, august-3), WithCare, "oxalic_just_given"},
-		{"other acid", "a dribble 8 days ago", formic, oxalic(Dribble, august-8), Fits, ""},
+		{"other acid", "a dribble 3 days ago", formic, oxalic(method.Dribble, august-3), WithCare, "oxalic_just_given"},
+		{"other acid", "a dribble 8 days ago", formic, oxalic(method.Dribble, august-8), Fits, ""},
 
 		// Sheets and sponges: four visits, 4 to 7 days apart.
 		{"course", "the second after 5 days", formic, pads(august-5, 0), Fits, "course_next"},
@@ -221,7 +225,7 @@ func TestEachRule(t *testing.T) {
 		{"course", "after 11 it starts again", formic, pads(august-11, august-1), Fits, ""},
 		{"course", "four are enough", formic, func(c *Case) {
 			for i := range 4 {
-				c.Colony.Treatments = append(c.Colony.Treatments, Treatment{Method: Pad, Given: august - calendar.Day(5*i+5), Out: august - 1})
+				c.Colony.Treatments = append(c.Colony.Treatments, treatment.Treatment{Method: method.Pad, Given: august - calendar.Day(5*i+5), Out: august - 1})
 			}
 		}, Fits, ""},
 		{"course", "a card that swaps, last pads in", formic, func(c *Case) {
@@ -230,27 +234,27 @@ func TestEachRule(t *testing.T) {
 		}, Fits, "course_next"},
 
 		{"past its day", "strips, 60 days in, for strips", strips, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: august - 60}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: august - 60}}
 		}, DoesNotFit, "overdue"},
 		{"past its day", "strips by a card for 42 days", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 50, DaysLow: 40, DaysHigh: 42}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 50, DaysLow: 40, DaysHigh: 42}}
 		}, WithCare, "overdue"},
 		{"past its day", "strips, 56 days in", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 56}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 56}}
 		}, WithCare, ""},
 
 		{"still in the hive", "strips, for strips", strips, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: august - 20}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: august - 20}}
 		}, DoesNotFit, "same_still_in"},
 		{"still in the hive", "strips, for a dribble", winter, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 20}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 20}}
 		}, WithCare, "other_still_in"},
 		{"still in the hive", "a card's pads that are not swapped", formic, func(c *Case) {
 			pads(august-10, 0)(c)
 			c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh, c.Under.Swap = true, 2, 10, 10, false
 		}, DoesNotFit, "same_still_in"},
 		{"still in the hive", "strips that are out", strips, func(c *Case) {
-			c.Colony.Treatments = []Treatment{{Method: Strip, Given: august - 50, Out: august - 1}}
+			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: august - 50, Out: august - 1}}
 		}, Fits, ""},
 
 		{"supers for harvest", "on, dribble", inSeason, func(c *Case) { c.Colony.Supers.What = 1 }, MustNot, "supers_on"},
@@ -302,9 +306,9 @@ func TestEachRule(t *testing.T) {
 
 		{"weather", "best", winter, func(*Case) {}, Fits, "window_good"},
 		{"weather", "no forecast", winter, func(c *Case) { c.Weather = Outlook{} }, LookFirst, "no_forecast"},
-		{"weather", "9 °C", func() Case { return fit(Dribble, december, 9) }, func(*Case) {}, WithCare, "window_fair"},
-		{"weather", "12 °C", func() Case { return fit(Dribble, december, 12) }, func(*Case) {}, DoesNotFit, "too_warm"},
-		{"weather", "frost", func() Case { return fit(Dribble, december, -1) }, func(*Case) {}, DoesNotFit, "too_cold"},
+		{"weather", "9 °C", func() Case { return fit(method.Dribble, december, 9) }, func(*Case) {}, WithCare, "window_fair"},
+		{"weather", "12 °C", func() Case { return fit(method.Dribble, december, 12) }, func(*Case) {}, DoesNotFit, "too_warm"},
+		{"weather", "frost", func() Case { return fit(method.Dribble, december, -1) }, func(*Case) {}, DoesNotFit, "too_cold"},
 		{"weather", "28 °C, formic acid", warmFormic, func(*Case) {}, WithCare, "window_fair"},
 		{"weather", "8 °C, formic acid", coldFormic, func(*Case) {}, DoesNotFit, "too_cold"},
 	} {
@@ -345,7 +349,7 @@ func TestEachRule(t *testing.T) {
 func TestOverdueStandsFirst(t *testing.T) {
 	c := winter()
 	c.Colony.Stores = At(Light, december-1)
-	c.Colony.Treatments = []Treatment{{Method: Strip, Given: december - 70}}
+	c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 70}}
 	j := Judge(c)
 	if r := j.Reasons[0]; r.Code != "overdue" || r.Figures[0] != 14 || r.Figures[1] != 70 || j.Verdict != DoesNotFit {
 		t.Errorf("got %+v", j)
@@ -386,7 +390,7 @@ func TestJudge(t *testing.T) {
 	if j.Verdict != MustNot || j.Reasons[0].Code != "supers_on" || j.Reasons[1].Code != "stores_unseen" {
 		t.Errorf("got %+v", j)
 	}
-	for _, m := range Methods {
+	for _, m := range method.All {
 		for _, on := range []calendar.Day{december, june} {
 			under := Usual(m, on, north)
 			if j := Judge(Case{Colony: Colony{Name: "A"}, On: on, Latitude: north, Under: under}); j.Verdict != LookFirst {
@@ -397,7 +401,7 @@ func TestJudge(t *testing.T) {
 }
 
 func TestConditions(t *testing.T) {
-	if Usual(Dribble, december, -40).ID != "in-season" || Usual(Dribble, june, -40).ID != "winter" {
+	if Usual(method.Dribble, december, -40).ID != "in-season" || Usual(method.Dribble, june, -40).ID != "winter" {
 		t.Error("the south is taken for the north")
 	}
 	for _, c := range Protocols {

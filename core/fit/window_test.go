@@ -4,7 +4,9 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/method"
 	"keeler/core/mites"
+	"keeler/core/treatment"
 )
 
 // A December day: frost till nine, five degrees till two, rain at eleven, then a
@@ -21,7 +23,7 @@ func TestWindows(t *testing.T) {
 			f[h].WindMS = 6
 		}
 	}
-	under := Usual(Dribble, december, north)
+	under := Usual(method.Dribble, december, north)
 	o := f.On(december, under)
 	if len(o.Windows) != 2 || o.Windows[0].From != 9 || o.Windows[0].To != 11 || o.Windows[1].From != 12 || o.Windows[1].To != 14 {
 		t.Fatalf("got %+v", o.Windows)
@@ -43,7 +45,7 @@ func TestWindows(t *testing.T) {
 
 // Gusts alone stop work; 5 m/s and 8 m/s do not yet.
 func TestWind(t *testing.T) {
-	under := Usual(Dribble, december, north)
+	under := Usual(method.Dribble, december, north)
 	for _, c := range []struct {
 		wind, gust float64
 		want       Cause
@@ -56,7 +58,7 @@ func TestWind(t *testing.T) {
 
 // Heat on the third day forbids what is begun today; on the fourth it does not.
 func TestHeatOfFirstDays(t *testing.T) {
-	under := Usual(Pad, august, north)
+	under := Usual(method.Pad, august, north)
 	f := fine(august, 24)
 	f[3*24+14].TempC = 33
 	if o := f.On(august, under); o.HarmMaxC != 24 || !o.HarmKnown {
@@ -107,7 +109,7 @@ func TestNeeds(t *testing.T) {
 func TestCountsAgeByGrowth(t *testing.T) {
 	broodless := &Colony{}
 	brooding := &Colony{Sealed: december - 30}
-	treated := &Colony{Treatments: []Treatment{{Method: Dribble, Given: december - 3, Out: december - 3}}}
+	treated := &Colony{Treatments: []treatment.Treatment{{Method: method.Dribble, Given: december - 3, Out: december - 3}}}
 	summer := calendar.Of(2026, 7, 20)
 	for _, c := range []struct {
 		what    string

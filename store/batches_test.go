@@ -11,6 +11,8 @@ import (
 	"time"
 
 	"keeler/store/mariadbd"
+
+	"github.com/google/uuid"
 )
 
 var server *mariadbd.Server
@@ -40,8 +42,17 @@ func open(t *testing.T) *Store {
 	if err := s.Migrate(t.Context()); err != nil {
 		t.Fatal(err)
 	}
+	if err := s.db.Create(&User{ID: someone, Login: "Someone", Epoch: 1, CreatedAt: time.Now().UTC()}).Error; err != nil {
+		t.Fatal(err)
+	}
 	return s
 }
+
+// someone is who writes in these tests.
+const someone = 1
+
+// id is the id of a name.
+func id(name string) string { return uuid.NewSHA1(uuid.NameSpaceOID, []byte(name)).String() }
 
 // operation makes a new operation, so that tests do not see each other's rows.
 func operation(t *testing.T, s *Store) Operation {
@@ -125,18 +136,18 @@ func TestHalfABatchNeverShows(t *testing.T) {
 func TestAnotherOperationSeesNothing(t *testing.T) {
 	s := open(t)
 	mine, theirs := operation(t, s), operation(t, s)
-	id := batch(1).ID
+	of := batch(1).ID
 	if _, err := mine.SaveBatch(t.Context(), batch(1)); err != nil {
 		t.Fatal(err)
 	}
 	if list, err := theirs.Batches(t.Context()); err != nil || len(list) != 0 {
 		t.Errorf("got %v %v", list, err)
 	}
-	remark := BatchRemark{ID: "00000000-0000-4000-8000-00000000aaaa", BatchID: id, Text: "x", CreatedAt: time.Now()}
+	remark := BatchRemark{ID: "00000000-0000-4000-8000-00000000aaaa", BatchID: of, Text: "x", CreatedAt: time.Now()}
 	for what, err := range map[string]error{
-		"read":   func() error { _, err := theirs.Batch(t.Context(), id); return err }(),
+		"read":   func() error { _, err := theirs.Batch(t.Context(), of); return err }(),
 		"remark": theirs.AddRemark(t.Context(), remark),
-		"void":   theirs.VoidBatch(t.Context(), id, "x", time.Now()),
+		"void":   theirs.VoidBatch(t.Context(), of, "x", time.Now()),
 	} {
 		if !errors.Is(err, ErrNotFound) {
 			t.Errorf("%s: got %v, want not found", what, err)
@@ -177,22 +188,22 @@ func TestParentIsOnesOwn(t *testing.T) {
 
 func TestRemarksAndVoid(t *testing.T) {
 	o := operation(t, open(t))
-	id := batch(1).ID
+	of := batch(1).ID
 	if _, err := o.SaveBatch(t.Context(), batch(1)); err != nil {
 		t.Fatal(err)
 	}
-	remark := BatchRemark{ID: "00000000-0000-4000-8000-00000000bbbb", BatchID: id, Text: "clear", CreatedAt: time.Now().UTC()}
+	remark := BatchRemark{ID: "00000000-0000-4000-8000-00000000bbbb", BatchID: of, Text: "clear", CreatedAt: time.Now().UTC()}
 	for range 2 {
 		if err := o.AddRemark(t.Context(), remark); err != nil {
 			t.Fatal(err)
 		}
 	}
 	for _, reason := range []string{"spilt", "another reason"} {
-		if err := o.VoidBatch(t.Context(), id, reason, time.Now().UTC()); err != nil {
+		if err := o.VoidBatch(t.Context(), of, reason, time.Now().UTC()); err != nil {
 			t.Fatal(err)
 		}
 	}
-	got, err := o.Batch(t.Context(), id)
+	got, err := o.Batch(t.Context(), of)
 	if err != nil || len(got.Remarks) != 1 || got.Remarks[0].Text != "clear" || got.VoidedAt == nil || got.VoidReason != "spilt" {
 		t.Errorf("got %+v %v", got, err)
 	}

@@ -1,13 +1,11 @@
-// Package round is the work in the yard, colony by colony: what was given, what is
-// left in the jar and how far it goes, and what about a record should be looked at.
-package round
+package treatment
 
 import (
+	"slices"
+
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method/dribble"
-	"keeler/core/mixing"
-	"keeler/core/stock"
 )
 
 // Kind says what a record is of.
@@ -96,66 +94,20 @@ func (r Record) Check(l *fault.List) {
 	if r.Unit == "pieces" && r.Amount != float64(int(r.Amount)) {
 		l.AddRange("amount", fault.WholeOnly, 0, 0, "pieces")
 	}
-	if r.Reason != "" && r.Reason != TakenBack && !known(Reasons, r.Reason) {
+	if r.Reason != "" && r.Reason != TakenBack && !slices.Contains(Reasons, r.Reason) {
 		l.Add("reason", fault.Unknown)
 	}
 	l.Within("open_s", r.Open, 0, mostOpen, "s")
 }
 
-func known(all []string, one string) bool {
-	for _, a := range all {
-		if a == one {
-			return true
-		}
-	}
-	return false
-}
-
 // CheckExtras appends those that are not known.
 func CheckExtras(extras []string, l *fault.List) {
 	for i, e := range extras {
-		if !known(Extras, e) {
+		if !slices.Contains(Extras, e) {
 			l.Add(fault.Index("extras", i), fault.Unknown)
 		}
 	}
 }
-
-// Reach is how far what is left in a jar goes.
-type Reach struct {
-	Colonies int     // that it still does, in their order
-	Short    float64 // what is missing for all of them; 0 when it is enough
-	Over     float64 // what stays when all have got theirs
-}
-
-// Reaches tells it for the amounts expected of the colonies to come, mL or pieces. A
-// fault names what cannot be: an amount below nothing, or more than anyone has.
-func Reaches(left float64, expected []float64) (Reach, error) {
-	var r Reach
-	var l fault.List
-	l.Within("left", left, 0, stock.Most, "")
-	for i, e := range expected {
-		l.Within(fault.Index("expected", i), e, 0, stock.Most, "")
-	}
-	if len(l) > 0 {
-		return r, l
-	}
-	for _, e := range expected {
-		if e <= left+dust && r.Short == 0 {
-			r.Colonies++
-			left -= e
-			continue
-		}
-		r.Short += e
-	}
-	if r.Short > 0 {
-		r.Short = max(r.Short-max(left, 0), 0)
-		return r, nil
-	}
-	r.Over = max(left, 0)
-	return r, nil
-}
-
-const dust = 1e-6
 
 // Actives are the acids in what a colony got: its part of a whole of known
 // composition, in mg.
@@ -167,41 +119,4 @@ func Actives(of chem.Mixture, whole, amount float64) (oad, formic chem.Milligram
 	}
 	part := amount / whole * 1000
 	return chem.Milligrams(float64(of.OAD) * part), chem.Milligrams(float64(of.Formic) * part)
-}
-
-// Flag names what about a record should be looked at. None of them is a refusal:
-// what was done was done.
-type Flag string
-
-const (
-	NotInJob Flag = "not_in_job" // the colony is not in the job, or for another day
-	Moved    Flag = "moved"      // it stands in another yard than where it was given
-	Ended    Flag = "ended"      // it was recorded as ended before
-	Clock    Flag = "clock"      // the phone's clock is more than 12 hours off
-	NoBatch  Flag = "no_batch"   // nobody said what it was given from
-	TooMuch  Flag = "too_much"   // more than the cap, or twice what was asked for
-	Strong   Flag = "too_strong" // more acid than was meant, whatever its mL
-	PastDay  Flag = "past_day"   // the batch was past its use-by day
-	NotMade  Flag = "not_made"   // from a batch that was not finished at the bench
-	Again    Flag = "again"      // the same acid was given not long before, in any job
-)
-
-// skewed is by how much a phone's clock may be off, s: no time zone is further.
-const skewed = 12 * 3600
-
-// Off reports whether a phone's clock is a day off: by its own reading of the time of
-// a record and what the server makes of it, both in seconds.
-func Off(byPhone, byServer float64) bool {
-	return byPhone-byServer > skewed || byServer-byPhone > skewed
-}
-
-// Stronger reports whether a dose holds more acid than was meant, both in mg: by more
-// than a batch may stray from its recipe.
-func Stronger(given, meant float64) bool {
-	return meant > 0 && given > meant*(1+mixing.Tolerance)+dust
-}
-
-// Much reports whether a dribble is over the cap, or any amount twice what was asked.
-func Much(amount, asked, most float64) bool {
-	return most > 0 && amount > most+dust || asked > 0 && amount > 2*asked+dust
 }

@@ -18,7 +18,7 @@ import (
 const outOn = "2026-12-04"
 
 // visit is a job of two hives on one day with a litre ready for it.
-type visit struct {
+type visitor struct {
 	t     *testing.T
 	d     Desk
 	job   string
@@ -26,10 +26,10 @@ type visit struct {
 	hives []string
 }
 
-func goOut(t *testing.T, under string) *visit {
+func goOut(t *testing.T, under string) *visitor {
 	t.Helper()
 	d, _, hives := ready(t, 5)
-	v := &visit{t: t, d: d, job: uuid.NewString(), batch: uuid.NewString(), hives: hives}
+	v := &visitor{t: t, d: d, job: uuid.NewString(), batch: uuid.NewString(), hives: hives}
 	method := "dribble"
 	if under == "strips" {
 		method = "strip"
@@ -52,7 +52,7 @@ func goOut(t *testing.T, under string) *visit {
 }
 
 // sends writes one line and gives what became of it, and how it stands.
-func (v *visit) sends(a wire.Application) (wire.Applied, wire.RoundDay) {
+func (v *visitor) sends(a wire.Application) (wire.Applied, wire.RoundDay) {
 	v.t.Helper()
 	if a.ID == "" {
 		a.ID = uuid.NewString()
@@ -65,7 +65,7 @@ func (v *visit) sends(a wire.Application) (wire.Applied, wire.RoundDay) {
 	return sent.Results[0], sent.Round
 }
 
-func (v *visit) left() float64 {
+func (v *visitor) left() float64 {
 	v.t.Helper()
 	l, err := v.d.Ledger(v.t.Context(), v.batch)
 	if err != nil {
@@ -226,7 +226,7 @@ func TestRoundOfStrips(t *testing.T) {
 }
 
 // takesBack says of a line that it was a slip.
-func (v *visit) takesBack(a wire.Application) {
+func (v *visitor) takesBack(a wire.Application) {
 	v.t.Helper()
 	if _, err := v.d.Amend(v.t.Context(), a.ID, wire.Application{ID: uuid.NewString(), ColonyID: a.ColonyID, Kind: "skipped", Reason: "taken_back"}); err != nil {
 		v.t.Fatal(err)
@@ -314,7 +314,7 @@ func TestRegisterPages(t *testing.T) {
 	if err != nil || !slices.ContainsFunc(c.Treatments, func(t wire.Treatment) bool { return t.Method == "vapour" && t.What == "Vaporised" }) {
 		t.Errorf("%+v %v", c.Treatments, err)
 	}
-	if set, err := v.d.SetExtras(t.Context(), wire.RoundExtras{Season: "winter", Extras: []string{"hefted", "mouse_guard"}}); err != nil || len(set.Extras) != 2 {
+	if set, err := v.d.SetExtras(t.Context(), wire.VisitExtras{Season: "winter", Extras: []string{"hefted", "mouse_guard"}}); err != nil || len(set.Extras) != 2 {
 		t.Errorf("%+v %v", set, err)
 	}
 	if r, err := v.d.Round(t.Context(), v.job, outOn); err != nil || !slices.Equal(r.Extras, []string{"hefted", "mouse_guard"}) {

@@ -124,6 +124,27 @@ func (o Operation) Batches(ctx context.Context) ([]Batch, error) {
 	return out, err
 }
 
+// Jar is a batch without lines and snapshots, with what is left of it.
+type Jar struct {
+	Batch
+	Left float64 `gorm:"->;-:migration"`
+}
+
+// recent is how many of the newest batches are looked through for what is still poured.
+const recent = 60
+
+// Pourable lists the newest batches of a method that were planned or made and are not
+// void, without what pots left over.
+func (o Operation) Pourable(ctx context.Context, method string) ([]Jar, error) {
+	var out []Jar
+	err := o.own(ctx).Model(&Batch{}).Omit("inputs", "answer").Preload("Components").
+		Select(`*, COALESCE((SELECT e.left_before + e.amount FROM stock_entries e
+			WHERE e.operation_id = batches.operation_id AND e.batch_id = batches.id ORDER BY e.seq DESC LIMIT 1), 0) AS `+"`left`").
+		Where("method = ? AND NOT leftover AND voided_at IS NULL AND state IN (?, ?)", method, Planned, IsMade).
+		Order("created_at DESC, id").Limit(recent).Find(&out).Error
+	return out, err
+}
+
 // Batch reads one batch whole.
 func (o Operation) Batch(ctx context.Context, id string) (Batch, error) {
 	var b Batch

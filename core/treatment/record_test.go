@@ -1,4 +1,4 @@
-package round
+package treatment
 
 import (
 	"math"
@@ -10,16 +10,16 @@ import (
 
 // 100 mL do 30, 28 and 35; for the 20 after those 7 are left, and with the 46 that
 // follow 66 − 7 = 59 are missing. 200 mL do all 159 and leave 41.
-func TestReaches(t *testing.T) {
+func TestLasts(t *testing.T) {
 	all := []float64{30, 28, 35, 20, 46}
-	for left, want := range map[float64]Reach{
+	for left, want := range map[float64]Lasting{
 		100: {3, 59, 0}, 200: {5, 0, 41}, 159: {5, 0, 0}, 0: {0, 159, 0},
 	} {
-		if got, err := Reaches(left, all); got != want || err != nil {
+		if got, err := Lasts(left, all); got != want || err != nil {
 			t.Errorf("%v mL: %+v %v, want %+v", left, got, err, want)
 		}
 	}
-	if got, _ := Reaches(50, nil); got != (Reach{0, 0, 50}) {
+	if got, _ := Lasts(50, nil); got != (Lasting{0, 0, 50}) {
 		t.Errorf("nobody to come: %+v", got)
 	}
 	for _, c := range []struct {
@@ -31,7 +31,7 @@ func TestReaches(t *testing.T) {
 		{1e308, []float64{1e308}, "left", fault.TooHigh}, {50, []float64{30, 1e308}, "expected[1]", fault.TooHigh},
 		{-1, nil, "left", fault.TooLow}, {50, []float64{-1}, "expected[0]", fault.TooLow}, {math.NaN(), nil, "left", fault.NotFinite},
 	} {
-		_, err := Reaches(c.left, c.expected)
+		_, err := Lasts(c.left, c.expected)
 		if l, ok := err.(fault.List); !ok || l[0].Field != c.field || l[0].Reason != c.reason {
 			t.Errorf("%+v: %v", c, err)
 		}
@@ -117,7 +117,7 @@ func TestFlags(t *testing.T) {
 
 // However much is left and whoever comes, nothing is made or lost: what is given to
 // those it does, what is missing, and what stays, add up.
-func FuzzReaches(f *testing.F) {
+func FuzzLasts(f *testing.F) {
 	f.Add(100.0, 30.0, 28.0, 46.0)
 	f.Add(-3.0, 0.0, 1e-9, 5.0)
 	f.Fuzz(func(t *testing.T, left, a, b, c float64) {
@@ -132,7 +132,7 @@ func FuzzReaches(f *testing.F) {
 			expected[i] = math.Abs(e)
 			sum += expected[i]
 		}
-		r, err := Reaches(left, expected)
+		r, err := Lasts(left, expected)
 		if left < 0 {
 			if err == nil {
 				t.Fatalf("%v left is taken", left)

@@ -97,7 +97,7 @@ func TestAmendRefused(t *testing.T) {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
-	_, err = v.d.SetExtras(t.Context(), wire.RoundExtras{Season: "winter", Extras: []string{"painted"}})
+	_, err = v.d.SetExtras(t.Context(), wire.VisitExtras{Season: "winter", Extras: []string{"painted"}})
 	refused(t, err, "extras[0]", fault.Unknown)
 	_, err = v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "other"}}})
 	if err != nil {

@@ -10,8 +10,8 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/fault"
-	"keeler/core/round"
 	"keeler/core/stock"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -20,14 +20,14 @@ import (
 // order, and tells of each what became of it. What was done was done: want of stock,
 // a second dose, a colony that has moved are flagged, not refused.
 func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) (wire.Sent, error) {
-	w, err := d.outing(ctx, job, day)
+	v, err := d.visit(ctx, job, day)
 	if err != nil {
 		return wire.Sent{}, err
 	}
 	out := wire.Sent{Results: make([]wire.Applied, len(in.Applications))}
 	for i, a := range in.Applications {
 		out.Results[i] = wire.Applied{ID: a.ID, State: "kept"}
-		done, err := d.apply(ctx, w, a, nil)
+		done, err := d.apply(ctx, v, a, nil)
 		var l fault.List
 		switch {
 		case errors.As(err, &l):
@@ -41,7 +41,7 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 		}
 	}
 	d.ring(job)
-	out.Round, err = d.roundOf(ctx, w)
+	out.Round, err = d.roundOf(ctx, v)
 	return out, err
 }
 
@@ -53,17 +53,33 @@ func (d Desk) Amend(ctx context.Context, id string, in wire.Application) (wire.A
 		return wire.Application{}, err
 	}
 	if was.JobID == nil {
-		return wire.Application{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
+		return d.takeBack(ctx, was, in)
 	}
-	w, err := d.outing(ctx, *was.JobID, was.VisitDay.Format(dateForm))
+	v, err := d.visit(ctx, *was.JobID, was.VisitDay.Format(dateForm))
 	if err != nil {
 		return wire.Application{}, err
 	}
 	in.ColonyID = was.ColonyID
-	if _, err := d.apply(ctx, w, in, &was); err != nil {
+	if _, err := d.apply(ctx, v, in, &was); err != nil {
 		return wire.Application{}, err
 	}
 	d.ring(*was.JobID)
+	return d.line(ctx, in.ID)
+}
+
+// takeBack says of a line that belongs to no job that it was a slip; nothing else of it
+// can be amended.
+func (d Desk) takeBack(ctx context.Context, was store.Application, in wire.Application) (wire.Application, error) {
+	if in.Kind != string(treatment.Skipped) || in.Reason != treatment.TakenBack {
+		return wire.Application{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
+	}
+	row := was
+	row.ID, row.AmendsID, row.EndsID, row.Kind, row.Reason, row.Amount = in.ID, &was.ID, nil, in.Kind, in.Reason, 0
+	row.OADMG, row.FormicMG, row.UserID, row.CreatedAt = 0, 0, d.who.User, d.stamp()
+	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID) })
+	if err != nil {
+		return wire.Application{}, err
+	}
 	return d.line(ctx, in.ID)
 }
 
@@ -77,13 +93,13 @@ func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
 }
 
 // apply writes a line with all that goes with it; was is the line it amends.
-func (d Desk) apply(ctx context.Context, w outing, in wire.Application, was *store.Application) (bool, error) {
-	row, err := d.newLine(ctx, w, in)
+func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *store.Application) (bool, error) {
+	row, err := d.newLine(ctx, v, in)
 	if err != nil {
 		return false, err
 	}
 	if was != nil {
-		row.Amends, row.GivenAt, row.YardID = &was.ID, was.GivenAt, was.YardID
+		row.AmendsID, row.GivenAt, row.YardID = &was.ID, was.GivenAt, was.YardID
 	}
 	return d.op.Apply(ctx, &row, func(op store.Operation) error {
 		if was != nil {
@@ -91,43 +107,43 @@ func (d Desk) apply(ctx context.Context, w outing, in wire.Application, was *sto
 				return err
 			}
 		}
-		return d.follow(ctx, op, w, row, in)
+		return d.follow(ctx, op, v, row, in)
 	})
 }
 
 // newLine works a line out from what was sent.
-func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store.Application, error) {
+func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.Application, error) {
 	var l fault.List
 	now := d.app.clock()
-	if in.Kind == string(round.Out) && w.day > d.today() {
+	if in.Kind == string(treatment.Out) && v.day > d.today() {
 		l.Add("kind", fault.Future)
 	}
 	l.Within("ago_s", in.AgoS, 0, 400*86400, "s")
 	ago := time.Duration(in.AgoS * float64(time.Second))
 	row := store.Application{
-		ID: in.ID, JobID: &w.job.ID, VisitDay: timeOf(w.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
-		Method: w.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: w.unit(), RuleWords: w.recipe.Rule,
-		OverrideReason: w.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
+		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
+		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.unit(), RuleWords: v.recipe.Rule,
+		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
 		UserID: d.who.User, CreatedAt: d.stamp(),
 	}
-	if in.Kind == string(round.Other) {
+	if in.Kind == string(treatment.Other) {
 		l.Add("kind", fault.NotFitting)
 	}
-	if w.card != nil {
-		row.Product, row.WithdrawalDays = w.card.Name, w.card.Content.Withdrawal
+	if v.card != nil {
+		row.Product, row.WithdrawalDays = v.card.Name, v.card.Content.Withdrawal
 	}
-	if in.Kind == string(round.Given) && strings.TrimSpace(in.Against) != "" {
+	if in.Kind == string(treatment.Given) && strings.TrimSpace(in.Against) != "" {
 		row.OverrideReason = strings.TrimSpace(in.Against)
 	}
-	flags := d.flags(w, in)
-	if err := d.from(ctx, w, in, &row, &flags, &l); err != nil {
+	flags := d.flags(v, in)
+	if err := d.from(ctx, v, in, &row, &flags, &l); err != nil {
 		return row, err
 	}
-	round.Record{
-		Kind: round.Kind(in.Kind), Dribble: w.job.Method == wire.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
+	treatment.Record{
+		Kind: treatment.Kind(in.Kind), Dribble: v.job.Method == wire.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
 		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed, Open: in.OpenS,
 	}.Check(&l)
-	round.CheckExtras(in.Extras, &l)
+	treatment.CheckExtras(in.Extras, &l)
 	if err := l.Err(); err != nil {
 		return row, err
 	}
@@ -140,10 +156,10 @@ func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store
 		if _, err := d.op.Yard(ctx, in.YardID); err == nil {
 			row.YardID = in.YardID // where the phone stood
 		}
-		flags = append(flags, string(round.Moved))
+		flags = append(flags, string(treatment.Moved))
 	}
 	if colony.EndedOn != nil {
-		flags = append(flags, string(round.Ended))
+		flags = append(flags, string(treatment.Ended))
 	}
 	row.Flags = strings.Join(flags, ",")
 	row.Detail, err = wire.DetailOf(in)
@@ -151,42 +167,42 @@ func (d Desk) newLine(ctx context.Context, w outing, in wire.Application) (store
 }
 
 // flags is what about a line should be looked at, as far as it tells by itself.
-func (d Desk) flags(w outing, in wire.Application) []string {
+func (d Desk) flags(v visit, in wire.Application) []string {
 	var out []string
-	if _, in := w.colonies[in.ColonyID]; !in {
-		out = append(out, string(round.NotInJob))
+	if _, in := v.colonies[in.ColonyID]; !in {
+		out = append(out, string(treatment.NotInJob))
 	}
 	wall := d.app.now().Add(-time.Duration(in.AgoS * float64(time.Second)))
-	if in.PhoneAt != nil && round.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
-		out = append(out, string(round.Clock))
+	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
+		out = append(out, string(treatment.Clock))
 	}
-	capML := w.capML
-	if w.unit() != "ml" {
+	capML := v.capML
+	if v.unit() != "ml" {
 		capML = 0
 	}
-	if in.Kind != string(round.Given) {
+	if in.Kind != string(treatment.Given) {
 		return out
 	}
-	if round.Much(in.Amount, in.Asked, capML) {
-		out = append(out, string(round.TooMuch))
+	if treatment.Much(in.Amount, in.Asked, capML) {
+		out = append(out, string(treatment.TooMuch))
 	}
-	if slices.ContainsFunc(w.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
-		out = append(out, string(round.Again))
+	if slices.ContainsFunc(v.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
+		out = append(out, string(treatment.Again))
 	}
 	return out
 }
 
 // from takes what it was given from into a line: the unit, the acids, the product.
-func (d Desk) from(ctx context.Context, w outing, in wire.Application, row *store.Application, flags *[]string, l *fault.List) error {
-	if in.Kind != string(round.Given) {
+func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store.Application, flags *[]string, l *fault.List) error {
+	if in.Kind != string(treatment.Given) {
 		return nil
 	}
 	if in.BatchID == "" {
-		*flags = append(*flags, string(round.NoBatch))
+		*flags = append(*flags, string(treatment.NoBatch))
 		return nil
 	}
 	batch, err := d.op.Batch(ctx, in.BatchID)
-	if errors.Is(err, store.ErrNotFound) || err == nil && (batch.Method != w.job.Method || batch.Leftover) {
+	if errors.Is(err, store.ErrNotFound) || err == nil && (batch.Method != v.job.Method || batch.Leftover) {
 		l.Add("batch_id", fault.Unknown)
 		return nil
 	}
@@ -195,26 +211,26 @@ func (d Desk) from(ctx context.Context, w outing, in wire.Application, row *stor
 	}
 	row.BatchID, row.Unit = &batch.ID, batch.Unit
 	held := composition(batch)
-	oad, formic := round.Actives(wire.Mixture(held), wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), in.Amount)
+	oad, formic := treatment.Actives(wire.Mixture(held), wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), in.Amount)
 	row.OADMG, row.FormicMG = float64(oad), float64(formic)
 	if row.Product == "" {
-		row.Product = w.product()
+		row.Product = v.product()
 	}
-	if round.Stronger(row.OADMG+row.FormicMG, in.Asked*w.meantMg) {
-		*flags = append(*flags, string(round.Strong))
+	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.meantMg) {
+		*flags = append(*flags, string(treatment.Strong))
 	}
 	if batch.State != store.IsMade && !in.ByHand {
-		*flags = append(*flags, string(round.NotMade))
+		*flags = append(*flags, string(treatment.NotMade))
 	}
-	if batch.UseBy != nil && w.day > dayOf(*batch.UseBy) {
-		*flags = append(*flags, string(round.PastDay))
+	if batch.UseBy != nil && v.day > dayOf(*batch.UseBy) {
+		*flags = append(*flags, string(treatment.PastDay))
 	}
 	return nil
 }
 
 // unit is what a method is given in, where no batch tells.
-func (w outing) unit() string {
-	if w.job.Method == wire.Strip || w.recipe.Recipe.Pad != nil && w.recipe.Recipe.Pad.Hold.Kind == "ready_pads" {
+func (v visit) unit() string {
+	if v.job.Method == wire.Strip || v.recipe.Recipe.Pad != nil && v.recipe.Recipe.Pad.Hold.Kind == "ready_pads" {
 		return "pieces"
 	}
 	return "ml"
@@ -222,24 +238,24 @@ func (w outing) unit() string {
 
 // product is what was given where no card names it: what the rule worked under says, for
 // a mixture by a product's label is not called one's own.
-func (w outing) product() string {
+func (v visit) product() string {
 	switch {
-	case w.job.RuleKind == "label" && w.job.RuleWords != "":
-		return w.job.RuleWords
-	case w.job.RuleKind == "label":
+	case v.job.RuleKind == "label" && v.job.RuleWords != "":
+		return v.job.RuleWords
+	case v.job.RuleKind == "label":
 		return "as the product's label says"
 	}
 	return "own mixture"
 }
 
 // follow is what a line means for the jar and for the bees' record.
-func (d Desk) follow(ctx context.Context, op store.Operation, w outing, row store.Application, sent wire.Application) error {
-	switch round.Kind(row.Kind) {
-	case round.Skipped:
-		if row.Reason == round.Dead && sent.Close && d.who.Role.May(Keeper) {
+func (d Desk) follow(ctx context.Context, op store.Operation, v visit, row store.Application, sent wire.Application) error {
+	switch treatment.Kind(row.Kind) {
+	case treatment.Skipped:
+		if row.Reason == treatment.Dead && sent.Close && d.who.Role.May(Keeper) {
 			return d.closeDead(ctx, op, row)
 		}
-	case round.Given:
+	case treatment.Given:
 		if row.BatchID != nil {
 			in := wire.StockEntry{ID: row.ID, Kind: string(stock.Used), Amount: row.Amount, ColonyID: row.ColonyID}
 			if sent.ByHand {
@@ -251,16 +267,6 @@ func (d Desk) follow(ctx context.Context, op store.Operation, w outing, row stor
 				return err
 			}
 		}
-		t := store.Treatment{
-			ID: row.ID, ColonyID: row.ColonyID, Method: row.Method, What: row.Product, GivenOn: row.VisitDay, UserID: d.who.User, CreatedAt: d.stamp(),
-			DaysLow: w.under.DaysInLow, DaysHigh: w.under.DaysInHigh,
-		}
-		if row.Method == wire.Dribble {
-			t.OutOn = &row.VisitDay
-		}
-		return op.Treated(ctx, []store.Treatment{t})
-	case round.Out:
-		return op.TakeOutAll(ctx, row.ColonyID, row.Method, row.VisitDay)
 	}
 	return nil
 }
@@ -271,7 +277,7 @@ func (d Desk) closeDead(ctx context.Context, op store.Operation, row store.Appli
 	if err != nil || colony.EndedOn != nil {
 		return err
 	}
-	return op.End(ctx, colony.ID, colony.Version, row.VisitDay, "dead", "", d.event(colony.ID, "ended", "", "dead", dayOf(row.VisitDay)))
+	return op.End(ctx, colony.ID, colony.Version, row.VisitDay, "dead", d.event(colony.ID, "ended", "", "dead", dayOf(row.VisitDay)))
 }
 
 // reopen takes that back: the colony was not dead.
@@ -297,7 +303,7 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) err
 	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, "mixed without the bench"); err != nil {
 		return err
 	}
-	return op.SetBatch(ctx, id, map[string]any{"state": store.IsMade})
+	return op.SetState(ctx, id, store.IsMade)
 }
 
 // undo takes back what a line meant, before the one that amends it does.
@@ -305,19 +311,15 @@ func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Applic
 	if err := op.Supersede(ctx, was.ID); err != nil {
 		return err
 	}
-	switch round.Kind(was.Kind) {
-	case round.Out:
-		return op.PutBack(ctx, was.ColonyID, was.Method, was.VisitDay)
-	case round.Skipped:
+	switch treatment.Kind(was.Kind) {
+	case treatment.Skipped:
 		if wire.ApplicationOf(was.Detail, wire.Application{}).Close {
 			return d.reopen(ctx, op, was)
 		}
 		return nil
-	case round.Other:
-		return nil
 	}
-	if err := op.Untreat(ctx, was.ID); err != nil || was.BatchID == nil {
-		return err
+	if was.BatchID == nil {
+		return nil
 	}
 	back := uuid.NewSHA1(uuid.MustParse(by.ID), []byte("back")).String()
 	return d.entering(ctx, op, store.Account{Batch: *was.BatchID}, wire.StockEntry{
@@ -333,8 +335,8 @@ func plainLine(r store.Application) wire.Application {
 		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: r.RuleWords,
 		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: r.GivenAt, By: r.Login,
 	}
-	if r.Amends != nil {
-		out.Amends = *r.Amends
+	if r.AmendsID != nil {
+		out.Amends = *r.AmendsID
 	}
 	if r.JobID != nil {
 		out.JobID = *r.JobID

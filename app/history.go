@@ -1,0 +1,143 @@
+package app
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"keeler/core/calendar"
+	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/core/treatment"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// memory is how many days back inspections and applications are read; what is older
+// decides nothing any more.
+const memory = 400
+
+// history is what was seen of colonies, what happened to them and what they were given,
+// by their ids.
+type history struct {
+	seen   map[string][]fit.Inspection
+	events map[string][]store.Event
+	given  treatment.Book
+}
+
+// history reads what decides of all colonies, in a fixed number of statements.
+func (d Desk) history(ctx context.Context) (history, error) {
+	since := timeOf(d.today() - memory)
+	inspections, err := d.op.InspectionsSince(ctx, since)
+	if err != nil {
+		return history{}, err
+	}
+	events, err := d.op.EventsSince(ctx, since)
+	if err != nil {
+		return history{}, err
+	}
+	given, err := d.op.GivenSince(ctx, since)
+	return historyOf(inspections, events, given), err
+}
+
+// historyOf is history for some colonies since a time, with those whose bees they hold.
+func (d Desk) historyOf(ctx context.Context, colonies []string, since time.Time) (history, error) {
+	var events []store.Event
+	all := slices.Clone(colonies)
+	for fresh := all; len(fresh) > 0; {
+		found, err := d.op.EventsAmong(ctx, fresh, since)
+		if err != nil {
+			return history{}, err
+		}
+		events, fresh = append(events, found...), nil
+		for _, e := range found {
+			if e.OtherID != nil && camefrom(e.Kind) && !slices.Contains(all, *e.OtherID) {
+				all, fresh = append(all, *e.OtherID), append(fresh, *e.OtherID)
+			}
+		}
+	}
+	inspections, err := d.op.InspectionsAmong(ctx, all, since)
+	if err != nil {
+		return history{}, err
+	}
+	given, err := d.op.GivenTo(ctx, all, since)
+	return historyOf(inspections, events, given), err
+}
+
+// Kinds of events by which bees come from another colony.
+const (
+	splitOff = "split_off"
+	joined   = string(fit.United)
+)
+
+func camefrom(kind string) bool { return kind == splitOff || kind == joined }
+
+func historyOf(inspections []store.Inspection, events []store.Event, given []store.Application) history {
+	h := history{
+		map[string][]fit.Inspection{}, map[string][]store.Event{},
+		treatment.Book{Applications: map[string][]treatment.Application{}, Moves: map[string][]treatment.Move{}},
+	}
+	for _, i := range inspections {
+		h.seen[i.ColonyID] = append(h.seen[i.ColonyID], seenBy(i))
+	}
+	for _, e := range events {
+		h.events[e.ColonyID] = append(h.events[e.ColonyID], e)
+		if e.OtherID != nil && camefrom(e.Kind) {
+			h.given.Moves[e.ColonyID] = append(h.given.Moves[e.ColonyID], treatment.Move{From: *e.OtherID, On: dayOf(e.HappenedOn), Alone: e.Kind == splitOff})
+		}
+	}
+	for _, a := range given {
+		h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
+			ID: a.ID, Job: orEmpty(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
+			On: dayOf(a.VisitDay), Ends: orEmpty(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+		})
+	}
+	return h
+}
+
+// deepest is how many unions of unions are followed back.
+const deepest = 3
+
+// colony is what is known of a colony's bees; of those that it was united with, too.
+func (h history) colony(id string) fit.Colony {
+	c := h.bees(id, 0)
+	c.Treatments = h.given.Of(id)
+	return c
+}
+
+func (h history) bees(id string, depth int) fit.Colony {
+	events := make([]fit.Event, len(h.events[id]))
+	for i, e := range h.events[id] {
+		events[i] = fit.Event{Kind: e.Kind, On: dayOf(e.HappenedOn), Order: e.CreatedAt.UnixMicro()}
+		if e.Kind == joined && e.OtherID != nil && depth < deepest {
+			events[i].Other = h.bees(*e.OtherID, depth+1)
+		}
+	}
+	return fit.Colony{}.Remember(h.seen[id], events)
+}
+
+func seenBy(i store.Inspection) fit.Inspection {
+	return fit.Inspection{
+		On: dayOf(i.SeenOn), Order: i.CreatedAt.UnixMicro(), Quarters: i.Quarters, Brood: fit.Brood(i.Brood), Eggs: i.Eggs, Larvae: i.Larvae,
+		Stores: fit.Stores(i.Stores), Supers: i.Supers, Queen: fit.Queen(i.Queen),
+	}
+}
+
+// treatmentOf is a treatment as it is told.
+func treatmentOf(t treatment.Treatment, today calendar.Day) wire.Treatment {
+	out := wire.Treatment{ID: t.ID, Method: string(t.Method), What: t.Product, GivenOn: written(t.Given), Carried: t.Carried}
+	if t.Out != 0 {
+		out.OutOn = written(t.Out)
+	}
+	if from, by, stays := t.Due(); stays && t.Out == 0 {
+		out.DueFrom, out.DueBy, out.Overdue = written(from), written(by), max(0, int(today-by))
+	}
+	return out
+}
+
+func orEmpty(id *string) string {
+	if id == nil {
+		return ""
+	}
+	return *id
+}

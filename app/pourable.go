@@ -1,0 +1,52 @@
+package app
+
+import (
+	"cmp"
+	"context"
+	"keeler/core/stock"
+	"keeler/core/treatment"
+	"keeler/store"
+	"keeler/wire"
+	"slices"
+)
+
+// pourable lists the batches of a method that something is left of, those that were made
+// first. Of one that is only planned it is told, so that it is poured by choice alone; one
+// that is being weighed in is none yet.
+func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) {
+	rows, err := d.op.Pourable(ctx, v.job.Method)
+	if err != nil {
+		return nil, err
+	}
+	out := []wire.RoundBatch{}
+	for _, r := range rows {
+		if r.State == store.IsMade && r.Left <= 0 && !stock.ToReconcile(r.Left) {
+			continue
+		}
+		b := d.roundBatch(r.Batch, r.Left)
+		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.meantMg)
+		out = append(out, b)
+	}
+	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
+		return cmp.Compare(map[bool]int{true: 0, false: 1}[a.Made], map[bool]int{true: 0, false: 1}[b.Made])
+	})
+	return out, nil
+}
+
+func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
+	held := composition(r)
+	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Made: r.State == store.IsMade}
+	if r.State == store.Planned { // what it would be, were it mixed without the bench
+		b.OnHand.Left = wire.Amount(r.Unit, r.VolumeML, r.Pieces, held) + left
+	}
+	oad, formic := treatment.Actives(wire.Mixture(held), wire.Amount(r.Unit, r.VolumeML, r.Pieces, held), 1)
+	b.OADMg, b.FormicMg = wire.Round(float64(oad)), wire.Round(float64(formic))
+	if b.OnHand.Left > 0 {
+		whole := wire.Amount(r.Unit, r.VolumeML, r.Pieces, held)
+		b.BicarbonateG = wire.BicarbonateOf(held, b.OnHand.Left/whole)
+	}
+	if s := wire.StrengthOf(r.Method, held, r.VolumeML); s != nil && s.Unit == "g_per_l" {
+		b.GPerL = s.Value
+	}
+	return b
+}

@@ -1,0 +1,173 @@
+package app
+
+import (
+	"context"
+	"time"
+
+	"keeler/core/calendar"
+	"keeler/core/fit"
+	"keeler/core/hive"
+	"keeler/core/mites"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// situation is a colony with all that bears on a decision about it.
+type situation struct {
+	row    store.Colony
+	bees   fit.Colony
+	count  *wire.Standing
+	stands fit.Counted
+}
+
+// situations tells of living colonies, in a fixed number of statements. latitudes is by
+// yard.
+func (d Desk) situations(ctx context.Context, rows []store.Colony, latitudes map[string]float64) ([]situation, error) {
+	h, err := d.history(ctx)
+	if err != nil {
+		return nil, err
+	}
+	counts, err := d.op.LastCounts(ctx)
+	if err != nil {
+		return nil, err
+	}
+	thresholds, err := d.thresholds(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]situation, len(rows))
+	at := make(map[string]int, len(rows))
+	for i, r := range rows {
+		out[i] = begin(r, h.colony(r.ID))
+		at[r.ID] = i
+	}
+	for _, c := range counts {
+		if i, here := at[c.ColonyID]; here {
+			out[i].counted(c, latitudes[out[i].row.YardID], thresholds)
+		}
+	}
+	return out, nil
+}
+
+func begin(r store.Colony, seen fit.Colony) situation {
+	k := situation{row: r, bees: seen, stands: fit.Counted{Standing: mites.Uncounted}}
+	c := &k.bees
+	c.Name, c.Nuc, c.ForHoney, c.Boxes = r.Name, r.Nuc, r.ForHoney, len(r.Boxes)
+	if r.QueenOn != nil && r.Queen != "" && dayOf(*r.QueenOn) > c.Queen.On {
+		c.Queen = fit.At(fit.Queen(r.Queen), dayOf(*r.QueenOn))
+	}
+	return k
+}
+
+func (k *situation) counted(c store.MiteCount, latitude float64, thresholds mites.Thresholds) {
+	s := standing(c, latitude, thresholds)
+	k.count = &s
+	k.stands = fit.Counted{
+		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Threshold: s.Threshold,
+		Latitude: latitude,
+	}
+}
+
+// standing holds a count against the threshold of its season.
+func standing(c store.MiteCount, latitude float64, thresholds mites.Thresholds) wire.Standing {
+	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: dayOf(c.CountedOn)}
+	r, stood := count.Rate(), thresholds.Stand(count, latitude)
+	return wire.Standing{
+		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Threshold: stood.Threshold, Stands: string(stood.Standing),
+		Straddles: stood.Straddles, Enough: stood.Enough, On: written(count.On),
+	}
+}
+
+// needs tells what the colonies of one yard need.
+func needs(yard []situation, on calendar.Day) ([]fit.Need, int) {
+	stands := make([]fit.Counted, len(yard))
+	for i := range yard {
+		stands[i] = yard[i].counts()
+	}
+	return fit.Needs(stands, on)
+}
+
+// counts is how the colony's count stands, with what bears on how it ages.
+func (k *situation) counts() fit.Counted {
+	out := k.stands
+	out.Colony = &k.bees
+	return out
+}
+
+// record is a colony as it is told.
+func (k situation) record(need fit.Need, board [][]float64, today calendar.Day) wire.ColonyRecord {
+	r := k.row
+	out := wire.ColonyRecord{
+		ID: r.ID, YardID: r.YardID, Name: r.Name, Nuc: r.Nuc, ForHoney: r.ForHoney, Notes: r.Notes,
+		Version: r.Version, StartedOn: r.StartedOn.Format(dateForm), EndedOn: optionalDay(r.EndedOn), EndReason: r.EndReason,
+		Boxes: boxesOf(r), Seen: seenOf(k.bees, board), Count: k.count, Need: string(need),
+	}
+	for _, t := range k.bees.Treatments {
+		if t.In(today) && t.Method.Stays() {
+			out.In = append(out.In, treatmentOf(t, today))
+		}
+	}
+	if c := k.bees.Changed; c.Seen {
+		out.Changed, out.ChangedOn = string(c.What), written(c.On)
+	}
+	out.Break = breakOf(k.bees.Break, today)
+	return out
+}
+
+// breakOf tells of a brood break while it lasts.
+func breakOf(b fit.Break, today calendar.Day) *wire.BroodBreak {
+	from, to, open, ok := b.Window()
+	if !ok || !open && today > to {
+		return nil
+	}
+	out := &wire.BroodBreak{StoppedOn: written(b.Stopped), From: written(from)}
+	if !open {
+		out.ResumedOn, out.To = written(b.Resumed), written(to)
+	}
+	return out
+}
+
+func seenOf(c fit.Colony, board [][]float64) wire.Seen {
+	s := wire.Seen{
+		Board: board,
+		Brood: string(c.Brood.What), BroodOn: on(c.Brood), Stores: string(c.Stores.What), StoresOn: on(c.Stores),
+		SupersOn: on(c.Supers), SeamsOn: on(c.Quarters), Queen: string(c.Queen.What), QueenOn: on(c.Queen),
+	}
+	if c.Supers.Seen {
+		s.Supers = &c.Supers.What
+	}
+	if c.Eggs.Seen && c.Eggs.On == c.Brood.On {
+		s.Eggs = &c.Eggs.What
+	}
+	if c.Larvae.Seen && c.Larvae.On == c.Brood.On {
+		s.Larvae = &c.Larvae.What
+	}
+	s.Seams = seamsOf(c)
+	return s
+}
+
+func seamsOf(c fit.Colony) *float64 {
+	if !c.Quarters.Seen {
+		return nil
+	}
+	full := float64(c.Quarters.What) / float64(hive.Full)
+	return &full
+}
+
+func on[T any](l fit.Observed[T]) string {
+	if !l.Seen {
+		return ""
+	}
+	return written(l.On)
+}
+
+func boxesOf(c store.Colony) []wire.HiveBox {
+	out := make([]wire.HiveBox, len(c.Boxes))
+	for i, b := range c.Boxes {
+		out[i] = wire.HiveBox{Kind: b.Kind, Slots: wire.SlotsOf(b.Slots)}
+	}
+	return out
+}
+
+// dayPointer is midnight of a day, for what may be missing.
+func dayPointer(d calendar.Day) *time.Time { t := timeOf(d); return &t }

@@ -1,0 +1,109 @@
+package app
+
+import (
+	"context"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/method"
+	"keeler/core/treatment"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// noon is the hour of what was written down by its day alone.
+const noon = 12 * time.Hour
+
+// noted is a line of the register that belongs to no job.
+func (d Desk) noted(id string, kind treatment.Kind, colony store.Colony, m, product string, on calendar.Day) store.Application {
+	return store.Application{
+		ID: id, VisitDay: timeOf(on), ColonyID: colony.ID, YardID: colony.YardID, Kind: string(kind), Method: m, Product: product,
+		Detail: []byte("{}"), GivenAt: timeOf(on).Add(noon), UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+}
+
+// Treat records something given; what stays in the hive has no end yet, unless its day
+// is said, too.
+func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire.ColonyWhole, error) {
+	var l fault.List
+	given := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
+	product := strings.TrimSpace(in.What)
+	out := calendar.Day(0)
+	if in.OutOn != "" {
+		if out = readDay("out_on", in.OutOn, given, d.today(), &l); out < given {
+			l.Add("out_on", fault.NotRising)
+		}
+	}
+	if in.Method == string(method.Other) && product == "" {
+		l.Add("what", fault.Missing)
+	}
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	row, err := d.op.Colony(ctx, colony)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	line := d.noted(in.ID, treatment.Other, row, in.Method, product, given)
+	_, err = d.op.Apply(ctx, &line, func(op store.Operation) error {
+		if out == 0 || !method.Name(in.Method).Stays() {
+			return nil
+		}
+		return d.ends(ctx, op, row, line.ID, in.Method, out)
+	})
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	return d.Colony(ctx, colony)
+}
+
+// ends writes that one application came out of a hive.
+func (d Desk) ends(ctx context.Context, op store.Operation, colony store.Colony, application, m string, on calendar.Day) error {
+	line := d.noted(uuid.NewString(), treatment.Out, colony, m, "", on)
+	line.EndsID = &application
+	_, err := op.Apply(ctx, &line, func(store.Operation) error { return nil })
+	return err
+}
+
+// TakeOut ends a treatment that is in the hive; store.ErrNotFound for one that is not.
+// Before its time it is asked about, and it knows no day before it went in.
+func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (wire.ColonyWhole, error) {
+	var l fault.List
+	day := readDay("on", in.On, d.today(), d.today(), &l)
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	row, err := d.op.Colony(ctx, colony)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	h, err := d.historyOf(ctx, []string{colony}, timeOf(0))
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	all := h.given.Of(colony)
+	i := slices.IndexFunc(all, func(t treatment.Treatment) bool { return t.ID == id && t.Out == 0 })
+	if i < 0 {
+		return wire.ColonyWhole{}, store.ErrNotFound
+	}
+	t := all[i]
+	from, _, _ := t.Due()
+	switch {
+	case day < t.Given:
+		l.Add("on", fault.NotRising)
+	case day < from && !in.Sure:
+		l.AddRange("on", fault.Early, float64(day-t.Given), float64(from-t.Given), "days")
+	}
+	if err := l.Err(); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	if err := d.ends(ctx, d.op, row, id, string(t.Method), day); err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	return d.Colony(ctx, colony)
+}

@@ -1,0 +1,248 @@
+package app
+
+import (
+	"cmp"
+	"context"
+	"maps"
+	"slices"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/core/treatment"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Round is a day of a job in the yard: its colonies in stand order as they were last
+// seen, what can be given from, and what was done so far.
+func (d Desk) Round(ctx context.Context, job, day string) (wire.RoundDay, error) {
+	v, err := d.visit(ctx, job, day)
+	if err != nil {
+		return wire.RoundDay{}, err
+	}
+	return d.roundOf(ctx, v)
+}
+
+// visit is a day of a job with all that records of it are held against.
+type visit struct {
+	job      store.Job
+	day      calendar.Day
+	colonies map[string]store.JobColony
+	recipe   wire.JobRecipe
+	card     *wire.LabelCard
+	capML    float64
+	meantMg  float64 // of acid in 1 mL or piece, by the recipe; 0 where nobody can say
+	chosen   chosen
+	under    fit.Conditions
+	later    bool // than the job's own days
+	yards    map[string]store.Yard
+	rows     []store.Colony // in stand order, yard by yard
+	latitude float64
+	stops    map[string][]wire.Stop // what to stop at before anything is given, by colony
+}
+
+func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
+	v := visit{colonies: map[string]store.JobColony{}, yards: map[string]store.Yard{}}
+	var l fault.List
+	v.day = readDay("day", day, d.today(), d.today()+366, &l)
+	if err := l.Err(); err != nil {
+		return v, err
+	}
+	var err error
+	if v.job, err = d.op.Job(ctx, id); err != nil {
+		return v, err
+	}
+	for _, c := range v.job.Colonies {
+		if dayOf(c.Day) == v.day {
+			v.colonies[c.ColonyID] = c
+		}
+	}
+	recipeDay := written(v.day)
+	if len(v.colonies) == 0 && v.job.Method != wire.Dribble { // a later day: what was put in is taken out
+		v.later, recipeDay = true, ""
+		for _, c := range v.job.Colonies {
+			v.colonies[c.ColonyID] = c
+		}
+	}
+	if v.recipe, err = d.JobRecipe(ctx, id, recipeDay); err != nil {
+		return v, err
+	}
+	under := v.job.Protocol
+	if v.job.CardID != nil {
+		under = wire.CardPrefix + *v.job.CardID
+	}
+	chosen, err := d.choose(ctx, "under", method.Name(v.job.Method), under)
+	if err != nil {
+		return v, err
+	}
+	v.card, v.chosen = chosen.card, chosen
+	v.capML, v.meantMg = v.recipe.Recipe.CapML(), v.recipe.Recipe.MeantMg()
+	return v, d.around(ctx, &v)
+}
+
+// around adds what bears on the visit besides its job: the season of its yard, what the
+// colonies were given before, and the jobs that they are in.
+func (d Desk) around(ctx context.Context, v *visit) error {
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return err
+	}
+	for _, y := range yards {
+		v.yards[y.ID] = y
+	}
+	if v.rows, err = d.op.ColoniesAmong(ctx, slices.Collect(maps.Keys(v.colonies))); err != nil {
+		return err
+	}
+	place := map[string]int{}
+	for i, y := range yards {
+		place[y.ID] = i
+	}
+	slices.SortStableFunc(v.rows, func(a, b store.Colony) int {
+		return cmp.Or(place[a.YardID]-place[b.YardID], a.Position-b.Position)
+	})
+	if len(v.rows) > 0 {
+		v.latitude = v.yards[v.rows[0].YardID].Latitude
+	}
+	v.under = v.chosen.on(v.day, v.latitude)
+	if v.later {
+		return nil
+	}
+	h, err := d.historyOf(ctx, v.ids(), timeOf(d.today()-memory))
+	if err != nil {
+		return err
+	}
+	all := make([]situation, len(v.rows))
+	for i, r := range v.rows {
+		all[i] = begin(r, h.colony(r.ID))
+	}
+	if err := d.withJobs(ctx, all, v.job.ID); err != nil {
+		return err
+	}
+	own, err := d.op.Visited(ctx, v.job.ID, timeOf(v.day))
+	if err != nil {
+		return err
+	}
+	mine := map[string]bool{}
+	for _, a := range own {
+		mine[a.ID] = true
+	}
+	v.stops = map[string][]wire.Stop{}
+	for _, k := range all {
+		c := v.chosen.caseOf(v.day, v.yards[k.row.YardID], nil)
+		c.Colony = k.bees
+		c.Colony.Treatments = slices.DeleteFunc(c.Colony.Treatments, func(t treatment.Treatment) bool { return mine[t.ID] })
+		v.stops[k.row.ID] = stopsOf(c)
+	}
+	return nil
+}
+
+// ids are the colonies of the visit that live, in stand order.
+func (v visit) ids() []string {
+	out := make([]string, len(v.rows))
+	for i, r := range v.rows {
+		out[i] = r.ID
+	}
+	return out
+}
+
+// stopsOf tells what a round stops at.
+func stopsOf(c fit.Case) []wire.Stop {
+	var out []wire.Stop
+	for _, r := range fit.Stops(c) {
+		stop := wire.Stop{Code: "given_already", On: written(r.On)}
+		for _, t := range c.Colony.Treatments {
+			if t.Given == r.On {
+				stop.Method, stop.What = string(t.Method), t.Product
+			}
+		}
+		out = append(out, stop)
+	}
+	for _, j := range c.Colony.Jobs {
+		if j.Method == c.Under.Method {
+			out = append(out, wire.Stop{Code: "in_job", On: written(j.Day), Method: string(j.Method), Job: j.Name})
+		}
+	}
+	return out
+}
+
+func (d Desk) roundOf(ctx context.Context, v visit) (wire.RoundDay, error) {
+	out := wire.RoundDay{
+		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.capML,
+		Base: v.recipe.Recipe.Bare(), Colonies: []wire.RoundColony{}, Batches: []wire.RoundBatch{}, All: wire.Choices(),
+		Gear: wire.GivingGear(v.recipe.Recipe), MeantMg: v.meantMg, Out: v.later,
+	}
+	if v.under.DaysInLow > 0 {
+		out.DueOut, out.DueLast = written(v.day+calendar.Day(v.under.DaysInLow)), written(v.day+calendar.Day(v.under.DaysInHigh))
+	}
+	var err error
+	if out.Colonies, err = d.visitColonies(ctx, v); err != nil {
+		return out, err
+	}
+	out.Season = seasonName(v.day, v.latitude)
+	if out.Extras, err = d.extras(ctx, out.Season); err != nil {
+		return out, err
+	}
+	if !v.later { // nothing is given where what is in comes out
+		if out.Batches, err = d.pourable(ctx, v); err != nil {
+			return out, err
+		}
+	}
+	out.Records, err = d.visited(ctx, v)
+	if v.later {
+		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.RoundColony) bool {
+			return c.InHive == 0 && !slices.ContainsFunc(out.Records, func(r wire.Application) bool { return r.ColonyID == c.ID })
+		})
+	}
+	return out, err
+}
+
+// visited is what stands of a day; a colony that has two is flagged on both.
+func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) {
+	rows, err := d.op.Visited(ctx, v.job.ID, timeOf(v.day))
+	if err != nil {
+		return nil, err
+	}
+	given := map[string]int{}
+	for _, r := range rows {
+		if r.Kind == string(treatment.Given) {
+			given[r.ColonyID]++
+		}
+	}
+	out := make([]wire.Application, len(rows))
+	for i, r := range rows {
+		out[i] = wire.ApplicationOf(r.Detail, plainLine(r))
+		if r.Kind == string(treatment.Given) && given[r.ColonyID] > 1 {
+			out[i].Flags = append(out[i].Flags, twice)
+		}
+	}
+	return out, nil
+}
+
+// twice is the flag of a colony that really got two doses on one day: both stand.
+const twice = "twice"
+
+// visitColonies tells of the colonies of a visit in stand order, as they are now.
+func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.RoundColony, error) {
+	ids := v.ids()
+	boards, err := d.op.LastSeams(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	h, err := d.historyOf(ctx, ids, timeOf(d.today()-memory))
+	if err != nil {
+		return nil, err
+	}
+	hives := onBench(v.rows, ids, boards)
+	out := make([]wire.RoundColony, len(v.rows))
+	for i, r := range v.rows {
+		out[i] = wire.RoundColony{
+			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
+		}
+		if in, there := treatment.Standing(h.given.Of(r.ID), method.Name(v.job.Method), v.day); there {
+			out[i].InHive, out[i].DaysIn, out[i].Early = int(in.Amount), int(v.day-in.Since), max(0, int(in.From-v.day))
+		}
+	}
+	return out, nil
+}
