@@ -51,7 +51,9 @@ var (
 func keeler() *App { return New(records, Settings{Work: Pinned(work), Wall: Pinned(wall)}) }
 
 // here is the first operation's, as its keeper sees it.
-func here() Desk { return keeler().Desk(Member{User: owner.User, Operation: store.FirstOperation, Role: Keeper}) }
+func here() Desk {
+	return keeler().Desk(Member{User: owner.User, Operation: store.FirstOperation, Role: Keeper})
+}
 
 func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{

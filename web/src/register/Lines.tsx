@@ -60,7 +60,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         </b>{' '}
         {line.yard}
         <small>
-          {day(at)} {line.kind !== 'other' && clock(at)} · {line.by}
+          {day(at)} {line.job_id && clock(at)} · {line.by}
           {line.batch_number ? (
             <>
               {' · '}
@@ -82,7 +82,9 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
           </>
         ) : (
           <small>
-            {line.kind === 'out' ? treat.tookOut(line.came ?? 0, line.missing ?? 0) : text.kinds[line.kind]}
+            {line.kind === 'out' && (line.came || line.missing)
+              ? treat.tookOut(line.came ?? 0, line.missing ?? 0)
+              : text.kinds[line.kind]}
           </small>
         )}
         <small>{acids.join(' · ')}</small>
@@ -95,9 +97,9 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
           ))}
         </small>
       </div>
-      {amends && line.job_id && line.kind === 'given' && (
+      {amends && line.kind !== 'skipped' && (
         <Button size="small" className="no-print" onClick={() => setOpen(!open)} data-amend>
-          {text.amend}
+          {line.kind === 'given' ? text.amend : text.takeBack}
         </Button>
       )}
       {open && <Amend line={line} onDone={() => setOpen(false)} />}
@@ -110,7 +112,8 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
   const [id] = useState(() => crypto.randomUUID())
   const [amount, setAmount] = useState(plain(line.amount ?? 0))
   const [note, setNote] = useState('')
-  const { figure, faults } = readOne('amount', amount)
+  const given = line.kind === 'given'
+  const { figure, faults } = given ? readOne('amount', amount) : { figure: 0, faults: {} }
   const saving = useSaving(
     async () =>
       (
@@ -140,11 +143,11 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
       }}
     >
       <Faults value={{ ...saving.faults, ...faults }}>
-        <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />
+        {given && <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />}
         <Field text label={text.amendWhy} path="note" value={note} onChange={setNote} />
         <Said message={saving.message} />
         <Button type="submit" variant="outlined" disabled={saving.busy || 'amount' in faults} data-amend-yes>
-          {text.amendYes}
+          {given ? text.amendYes : text.takeBackYes}
         </Button>
         <Button onClick={onDone}>{text.cancel}</Button>
       </Faults>

@@ -1,7 +1,7 @@
 /** Every word of the register. */
 export const text = {
   title: 'Register',
-  intro: 'What was given to which bees. Lines are amended, never deleted.',
+  intro: 'What was given to which bees, and when it came out. Lines are amended, never deleted.',
   none: 'Nothing is written here yet.',
   failed: 'The register could not be read; the server is asked again.',
   more: 'Further back',
@@ -46,6 +46,8 @@ export const text = {
   withdrawal: (d: number) => `honey after ${d} days`,
   amended: 'amended',
   amend: 'Amend',
+  takeBack: 'Take back',
+  takeBackYes: 'It was a slip: take it back',
   amendAmount: 'Really given',
   amendWhy: 'Why',
   amendYes: 'Write the amendment',

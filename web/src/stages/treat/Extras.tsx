@@ -22,7 +22,7 @@ export const Extras = memo(function Extras({ round, ticked, onTick }: Props) {
     async (extras: string[]) =>
       (
         await client.PUT('/api/extras', {
-          body: { season: round.season as Schemas['RoundExtras']['season'], extras },
+          body: { season: round.season as Schemas['VisitExtras']['season'], extras },
         })
       ).data,
     () => void queries.invalidateQueries({ queryKey: roundKey(round.job_id, round.day) }),
