@@ -40,14 +40,14 @@ func New(f Front) (http.Handler, error) {
 		f.Log.Error("panic", "path", c.Request.URL.Path, "error", err)
 		c.AbortWithStatus(http.StatusInternalServerError)
 	}), logged(f.Log), guarded)
-	register(humagin.New(r, config()), d)
+	registerAll(humagin.New(r, config()), d)
 	r.GET("/healthz", health(f.App))
 	f.Page.serve(r)
 	own, err := sameOrigin(f.PublicURL)
 	if err != nil {
 		return nil, err
 	}
-	return own.Handler(d.known(r)), nil
+	return own.Handler(d.withSession(r)), nil
 }
 
 // sameOrigin refuses changes that another site's page asks for.
@@ -64,22 +64,20 @@ func sameOrigin(publicURL string) (*http.CrossOriginProtection, error) {
 	return own, own.AddTrustedOrigin(publicURL)
 }
 
-// register names every operation; without an app it serves to print the document.
-func register(h huma.API, d *desks) {
+// registerAll names every operation; without an app it serves to print the document.
+func registerAll(h huma.API, d *desks) {
 	calculations(h)
-	start(h, d)
-	signingIn(h, d)
-	people(h, d)
-	batches(h, d)
-	bench(h, d)
-	stocks(h, d)
-	yards(h, d)
-	colonies(h, d)
-	inspections(h, d)
-	counts(h, d)
-	cards(h, d)
-	deciding(h, d)
-	rounds(h, d)
+	start(routes{h, d, "page"})
+	for _, resource := range []struct {
+		tag string
+		of  func(routes)
+	}{
+		{"people", signingIn}, {"people", people}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
+		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
+		{"round", rounds}, {"register", register},
+	} {
+		resource.of(routes{h, d, resource.tag})
+	}
 }
 
 func config() huma.Config {
@@ -102,7 +100,7 @@ func config() huma.Config {
 func Document() ([]byte, error) {
 	gin.SetMode(gin.ReleaseMode)
 	h := humagin.New(gin.New(), config())
-	register(h, &desks{})
+	registerAll(h, &desks{})
 	return h.OpenAPI().MarshalJSON()
 }
 

@@ -211,10 +211,10 @@ func TestProblemsNameTheField(t *testing.T) {
 func TestBadFiguresAreNamed(t *testing.T) {
 	const hold = `"hold":{"kind":"crystals"},"strength":{"by":"protocol","protocol":"mild"}`
 	for _, c := range []struct{ path, body, location, possible string }{
-		{"/api/round/reach", `{"left":1e308,"expected":[1e308]}`, "body.left", "0 to 10,000,000"},
-		{"/api/round/reach", `{"left":5,"expected":[1,1e308]}`, "body.expected[1]", "0 to 10,000,000"},
-		{"/api/round/reach", `{"left":5,"expected":[-1]}`, "body.expected[0]", "0 to 10,000,000"},
-		{"/api/round/reach", `{"left":1e999,"expected":[]}`, "body.left", "0 to 10,000,000"},
+		{"/api/round/lasts", `{"left":1e308,"expected":[1e308]}`, "body.left", "0 to 10,000,000"},
+		{"/api/round/lasts", `{"left":5,"expected":[1,1e308]}`, "body.expected[1]", "0 to 10,000,000"},
+		{"/api/round/lasts", `{"left":5,"expected":[-1]}`, "body.expected[0]", "0 to 10,000,000"},
+		{"/api/round/lasts", `{"left":1e999,"expected":[]}`, "body.left", "0 to 10,000,000"},
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":99999999999999999999}}`, "body.size.colonies", "1 to 1000 colonies"},
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":-1}}`, "body.size.colonies", "1 to 1000 colonies"},
 		{"/api/dribble/plan", `{` + hold + `,"size":{"by":"colonies","colonies":1},"rule":{"cap_ml":5}}`, "body.size.colonies", "2 to 20,000 colonies"},
@@ -243,7 +243,7 @@ func TestBadFiguresAreNamed(t *testing.T) {
 		}
 	}
 	for _, text := range []string{`{"left":`, `[]`, `{"left":1,"expected":[]} {}`} {
-		status, answer := call(t, "/api/round/reach", text)
+		status, answer := call(t, "/api/round/lasts", text)
 		if said := fmt.Sprint(answer); status < 400 || status >= 500 || strings.Contains(said, "Go ") || strings.Contains(said, "struct") {
 			t.Errorf("%s: %d %s", text, status, said)
 		}

@@ -11,8 +11,6 @@ import (
 	"keeler/wire"
 )
 
-type body[T any] struct{ Body T }
-
 // calculations registers the stateless operations, by method.
 func calculations(h huma.API) {
 	calculate(h, "dribble/plan", "A whole batch of syrup: what to weigh, what it is, who gets how much", wire.PlanDribble)
@@ -24,7 +22,7 @@ func calculations(h huma.API) {
 	calculate(h, "dribble/strength", "A strength in every form and on both bases", wire.Convert)
 	list(h, "dribble/protocols", "The established syrups, weakest first", wire.Protocols)
 
-	calculate(h, "round/reach", "How far what is left in a jar goes", wire.Reach)
+	calculate(h, "round/lasts", "How far what is left in a jar goes", wire.Lasts)
 
 	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)
 	calculate(h, "strip/placement", "Which gaps of each hive the strips hang in", wire.PlaceStrips)

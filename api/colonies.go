@@ -2,9 +2,6 @@ package api
 
 import (
 	"context"
-	"net/http"
-
-	"github.com/danielgtaylor/huma/v2"
 
 	"keeler/app"
 	"keeler/wire"
@@ -18,40 +15,16 @@ type file struct {
 }
 
 // colonies registers the bees and what becomes of them.
-func colonies(h huma.API, d *desks) {
-	answering(h, d, app.Viewer, operation("colonies", "get-colony", http.MethodGet, "colonies/{id}", "A colony with its history", 404),
-		func(ctx context.Context, desk app.Desk, in *ByID) (wire.ColonyWhole, error) {
-			return desk.Colony(ctx, in.ID)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "add-colony", http.MethodPost, "colonies", "A new colony at the end of its yard's line", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *body[wire.SaveColony]) (wire.ColonyWhole, error) {
-			return desk.AddColony(ctx, in.Body)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "change-colony", http.MethodPut, "colonies/{id}", "Change a colony over the version that was seen", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.SaveColony]) (wire.ColonyWhole, error) {
-			return desk.ChangeColony(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "move-colony", http.MethodPost, "colonies/{id}/move", "Bring a colony to another yard", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.Move]) (wire.ColonyWhole, error) {
-			return desk.Move(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "split-colony", http.MethodPost, "colonies/{id}/split", "Take a new colony off; its bees carry their treatments", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.Split]) (wire.ColonyWhole, error) {
-			return desk.Split(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "end-colony", http.MethodPost, "colonies/{id}/end", "Close a colony: dead, sold, or united with another", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.End]) (wire.ColonyWhole, error) {
-			return desk.End(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Keeper, operation("colonies", "happen-colony", http.MethodPost, "colonies/{id}/happened", "Record a swarm, or a brood break by hand; what was seen before a swarm no longer counts", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.HappenColony]) (wire.ColonyWhole, error) {
-			return desk.Happened(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Helper, operation("colonies", "treat-colony", http.MethodPost, "colonies/{id}/treatments", "Record what was given", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.Treatment]) (wire.ColonyWhole, error) {
-			return desk.Treat(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Helper, operation("colonies", "take-out", http.MethodPost, "colonies/{id}/treatments/{treatment}/out", "Record that it was taken out", 404, 422),
+func colonies(r routes) {
+	readOne(r, "colonies/{id}", "get-colony", app.Viewer, "A colony with its history", app.Desk.Colony)
+	send(r, post+" colonies", "add-colony", app.Keeper, "A new colony at the end of its yard's line", app.Desk.AddColony)
+	sendTo(r, put+" colonies/{id}", "change-colony", app.Keeper, "Change a colony over the version that was seen", app.Desk.ChangeColony)
+	sendTo(r, post+" colonies/{id}/move", "move-colony", app.Keeper, "Bring a colony to another yard", app.Desk.Move)
+	sendTo(r, post+" colonies/{id}/split", "split-colony", app.Keeper, "Take a new colony off; its bees carry their treatments", app.Desk.Split)
+	sendTo(r, post+" colonies/{id}/end", "end-colony", app.Keeper, "Close a colony: dead, sold, or united with another", app.Desk.End)
+	sendTo(r, post+" colonies/{id}/happened", "happen-colony", app.Keeper, "Record a swarm, or a brood break by hand; what was seen before a swarm no longer counts", app.Desk.Happened)
+	sendTo(r, post+" colonies/{id}/treatments", "treat-colony", app.Helper, "Record what was given", app.Desk.Treat)
+	answer(r, r.describe(post+" colonies/{id}/treatments/{treatment}/out", "take-out", "Record that it was taken out", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByID
 			Treatment string `path:"treatment" format:"uuid"`
@@ -60,15 +33,15 @@ func colonies(h huma.API, d *desks) {
 			return desk.TakeOut(ctx, in.ID, in.Treatment, in.Body)
 		})
 
-	load := operation("colonies", "import-colonies", http.MethodPost, "import/colonies", "Read a file of colonies (docs/formats/colonies.md)", 413, 422)
+	load := r.describe(post+" import/colonies", "import-colonies", "Read a file of colonies (docs/formats/colonies.md)", 413, 422)
 	load.MaxBodyBytes = app.MaxFile
-	answering(h, d, app.Keeper, load, func(ctx context.Context, desk app.Desk, in *struct {
+	answer(r, load, app.Keeper, func(ctx context.Context, desk app.Desk, in *struct {
 		Mode    string `query:"mode" enum:"preview,all,right" default:"preview" doc:"Store nothing; everything or nothing; or the rows that are right."`
 		RawBody []byte `contentType:"text/csv"`
 	}) (wire.Import, error) {
 		return desk.Import(ctx, in.RawBody, app.ImportMode(in.Mode))
 	})
-	kept(h, d, app.Viewer, operation("colonies", "export-colonies", http.MethodGet, "export/colonies", "All living colonies as CSV"),
+	route(r, r.describe(get+" export/colonies", "export-colonies", "All living colonies as CSV"), app.Viewer,
 		func(ctx context.Context, desk app.Desk, _ *none) (*file, error) {
 			text, err := desk.Export(ctx)
 			return &file{"text/csv; charset=utf-8", `attachment; filename="colonies.csv"`, text}, err

@@ -10,7 +10,6 @@ import (
 	"time"
 
 	"github.com/alexedwards/scs/v2"
-	"github.com/danielgtaylor/huma/v2"
 
 	"keeler/app"
 	"keeler/store"
@@ -56,8 +55,8 @@ func newDesks(f Front) (*desks, error) {
 // calculating are the operations that need nobody to be signed in, and no database.
 var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/", "/api/round/"}
 
-// known loads the session where one is wanted, so that calculating goes on without.
-func (d *desks) known(next http.Handler) http.Handler {
+// withSession loads the session where one is wanted, so that calculating goes on without.
+func (d *desks) withSession(next http.Handler) http.Handler {
 	loaded := d.sessions.LoadAndSave(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		for _, free := range calculating {
@@ -137,8 +136,8 @@ func (d *desks) member(ctx context.Context) (app.Member, error) {
 	return m, err
 }
 
-// sit opens the desk of whoever is signed in and may do so much.
-func (d *desks) sit(ctx context.Context, least app.Role) (app.Desk, error) {
+// open opens the desk of whoever is signed in and may do so much.
+func (d *desks) open(ctx context.Context, least app.Role) (app.Desk, error) {
 	m, err := d.member(ctx)
 	if err != nil {
 		return app.Desk{}, err
@@ -147,33 +146,6 @@ func (d *desks) sit(ctx context.Context, least app.Role) (app.Desk, error) {
 		return app.Desk{}, app.ErrForbidden
 	}
 	return d.app.Desk(m), nil
-}
-
-// kept registers an operation on what belongs to an operation. There is no other
-// way to a desk, so each names who may do it.
-func kept[In, Out any](h huma.API, d *desks, least app.Role, op huma.Operation, do func(context.Context, app.Desk, *In) (*Out, error)) {
-	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
-	op.Security = []map[string][]string{{session: {}}}
-	op.Extensions = map[string]any{"x-least-role": string(least)}
-	huma.Register(h, op, func(ctx context.Context, in *In) (*Out, error) {
-		desk, err := d.sit(ctx, least)
-		if err != nil {
-			return nil, problem(ctx, d.log, err)
-		}
-		out, err := do(ctx, desk, in)
-		if err != nil {
-			return nil, problem(ctx, d.log, err)
-		}
-		return out, nil
-	})
-}
-
-// answering is kept for what is answered with a body alone.
-func answering[In, Out any](h huma.API, d *desks, least app.Role, op huma.Operation, do func(context.Context, app.Desk, *In) (Out, error)) {
-	kept(h, d, least, op, func(ctx context.Context, desk app.Desk, in *In) (*body[Out], error) {
-		out, err := do(ctx, desk, in)
-		return &body[Out]{out}, err
-	})
 }
 
 const session = "session"

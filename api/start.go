@@ -11,12 +11,12 @@ import (
 	"keeler/wire"
 )
 
-func start(h huma.API, d *desks) {
-	huma.Register(h, huma.Operation{
+func start(r routes) {
+	huma.Register(r.api, huma.Operation{
 		OperationID: "start", Method: http.MethodGet, Path: "/api/start", Tags: []string{"page"},
 		Summary: "What a page needs to begin: who is signed in, the clock of the work, and the demo's draft",
 	}, func(ctx context.Context, _ *struct{}) (*body[wire.Start], error) {
-		return d.begin(ctx)
+		return r.desks.begin(ctx)
 	})
 }
 

@@ -2,47 +2,26 @@ package api
 
 import (
 	"context"
-	"net/http"
-
-	"github.com/danielgtaylor/huma/v2"
 
 	"keeler/app"
 	"keeler/wire"
 )
 
 // stocks registers what is there of batches and of what they are made from.
-func stocks(h huma.API, d *desks) {
-	answering(h, d, app.Viewer, operation("stock", "get-ledger", http.MethodGet, "batches/{id}/entries", "The account of a batch", 404),
-		func(ctx context.Context, desk app.Desk, in *ByID) (wire.Ledger, error) {
-			return desk.Ledger(ctx, in.ID)
-		})
-	answering(h, d, app.Helper, operation("stock", "enter-batch", http.MethodPost, "batches/{id}/entries", "Write into the account of a batch; sent twice, it counts once", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.StockEntry]) (wire.Ledger, error) {
-			return desk.Enter(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Helper, operation("stock", "add-portion", http.MethodPost, "batches/{id}/portions", "Decant part of a batch; sent twice, it counts once", 404, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.Portion]) (wire.Ledger, error) {
-			return desk.Portion(ctx, in.ID, in.Body)
-		})
-	answering(h, d, app.Helper, operation("stock", "pour-back", http.MethodDelete, "batches/{id}/portions/{portion}", "Pour a portion back", 404),
+func stocks(r routes) {
+	readOne(r, "batches/{id}/entries", "get-ledger", app.Viewer, "The account of a batch", app.Desk.Ledger)
+	sendTo(r, post+" batches/{id}/entries", "enter-batch", app.Helper, "Write into the account of a batch; sent twice, it counts once", app.Desk.Enter)
+	sendTo(r, post+" batches/{id}/portions", "add-portion", app.Helper, "Decant part of a batch; sent twice, it counts once", app.Desk.Portion)
+	answer(r, r.describe(remove+" batches/{id}/portions/{portion}", "pour-back", "Pour a portion back", 404), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByID
 			Portion string `path:"portion" format:"uuid"`
 		}) (wire.Ledger, error) {
 			return desk.PourBack(ctx, in.ID, in.Portion)
 		})
-	answering(h, d, app.Viewer, operation("stock", "get-label", http.MethodGet, "batches/{id}/label", "What stands on the vessel of a batch", 404),
-		func(ctx context.Context, desk app.Desk, in *ByID) (wire.Label, error) { return desk.Label(ctx, in.ID) })
-	answering(h, d, app.Viewer, operation("stock", "list-lots", http.MethodGet, "lots", "Ingredients as they were bought"),
-		func(ctx context.Context, desk app.Desk, _ *none) (wire.Lots, error) { return desk.Lots(ctx) })
-	answering(h, d, app.Keeper, operation("stock", "add-lot", http.MethodPost, "lots", "Put an ingredient on the shelf; sent twice, it counts once", 422),
-		func(ctx context.Context, desk app.Desk, in *body[wire.Lot]) (wire.LotBook, error) {
-			return desk.AddLot(ctx, in.Body)
-		})
-	answering(h, d, app.Viewer, operation("stock", "get-lot", http.MethodGet, "lots/{id}", "A lot with its account", 404),
-		func(ctx context.Context, desk app.Desk, in *ByID) (wire.LotBook, error) { return desk.Lot(ctx, in.ID) })
-	answering(h, d, app.Helper, operation("stock", "enter-lot", http.MethodPost, "lots/{id}/entries", "Write into the account of a lot; sent twice, it counts once", 404, 409, 422),
-		func(ctx context.Context, desk app.Desk, in *change[wire.StockEntry]) (wire.LotBook, error) {
-			return desk.EnterLot(ctx, in.ID, in.Body)
-		})
+	readOne(r, "batches/{id}/label", "get-label", app.Viewer, "What stands on the vessel of a batch", app.Desk.Label)
+	read(r, "lots", "list-lots", app.Viewer, "Ingredients as they were bought", app.Desk.Lots)
+	send(r, post+" lots", "add-lot", app.Keeper, "Put an ingredient on the shelf; sent twice, it counts once", app.Desk.AddLot)
+	readOne(r, "lots/{id}", "get-lot", app.Viewer, "A lot with its account", app.Desk.Lot)
+	sendTo(r, post+" lots/{id}/entries", "enter-lot", app.Helper, "Write into the account of a lot; sent twice, it counts once", app.Desk.EnterLot)
 }

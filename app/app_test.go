@@ -128,15 +128,15 @@ func TestRemarkAndVoid(t *testing.T) {
 	if err != nil || len(b.Remarks) != 1 || b.Remarks[0].Text != "clear after five minutes" || !b.Remarks[0].At.Equal(wall) {
 		t.Errorf("got %+v %v", b.Remarks, err)
 	}
-	b, err = here().VoidBatch(t.Context(), id, "spilt")
+	b, err = here().VoidBatch(t.Context(), id, wire.Void{Reason: "spilt"})
 	if err != nil || b.VoidedAt == nil || b.VoidReason != "spilt" || len(b.Answer.Dribble.Lines) != 4 {
 		t.Errorf("a void batch stays whole, with its reason: %+v %v", b.BatchSummary, err)
 	}
 	for what, err := range map[string]error{
 		"an empty remark":          second(here().Remark(t.Context(), id, wire.Remark{ID: uuid.NewString(), Text: " "})),
-		"a void without reason":    second(here().VoidBatch(t.Context(), id, " ")),
+		"a void without reason":    second(here().VoidBatch(t.Context(), id, wire.Void{Reason: " "})),
 		"a remark to nothing":      second(here().Remark(t.Context(), uuid.NewString(), note)),
-		"the voiding of a nothing": second(here().VoidBatch(t.Context(), uuid.NewString(), "x")),
+		"the voiding of a nothing": second(here().VoidBatch(t.Context(), uuid.NewString(), wire.Void{Reason: "x"})),
 	} {
 		if err == nil {
 			t.Errorf("%s must be refused", what)

@@ -150,8 +150,8 @@ func (d Desk) Remark(ctx context.Context, batch string, r wire.Remark) (wire.Bat
 }
 
 // VoidBatch marks a batch as void, never erasing it, and gives the batch.
-func (d Desk) VoidBatch(ctx context.Context, id, reason string) (wire.Batch, error) {
-	reason = strings.TrimSpace(reason)
+func (d Desk) VoidBatch(ctx context.Context, id string, in wire.Void) (wire.Batch, error) {
+	reason := strings.TrimSpace(in.Reason)
 	if reason == "" {
 		return wire.Batch{}, fault.List{{Field: "reason", Reason: fault.Missing}}
 	}

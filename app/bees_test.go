@@ -149,17 +149,17 @@ func TestYardsOwnSeason(t *testing.T) {
 	}
 	latitude := 57.5
 	save := wire.SaveYard{Name: y.Name, Latitude: &latitude, DeepFrom: "12-20", DeepTo: "01-05", Version: 1}
-	if y, err = d.SaveYard(t.Context(), id, save); err != nil || y.DeepFrom != "12-20" {
+	if y, err = d.ChangeYard(t.Context(), id, save); err != nil || y.DeepFrom != "12-20" {
 		t.Fatalf("%+v %v", y.Yard, err)
 	}
 	if got := reasonsOf(t, d, hives[0], 0); !slices.Contains(got, "brood_soon") { // open brood was not looked for
 		t.Errorf("on 4 December it is not deep here: %v", got)
 	}
 	save.DeepTo, save.Version = "soon", 2
-	_, err = d.SaveYard(t.Context(), id, save)
+	_, err = d.ChangeYard(t.Context(), id, save)
 	refused(t, err, "deep_from", fault.NoSpan)
 	latitude, save.DeepFrom, save.DeepTo = 12, "", ""
-	if _, err = d.SaveYard(t.Context(), id, save); err != nil {
+	if _, err = d.ChangeYard(t.Context(), id, save); err != nil {
 		t.Fatal(err)
 	}
 	if got := reasonsOf(t, d, hives[0], 0); !slices.Contains(got, "no_season") {

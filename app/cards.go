@@ -39,9 +39,18 @@ func cardOf(r store.LabelCard) (wire.LabelCard, error) {
 	return out, nil
 }
 
-// SaveCard makes a card, or with an id changes that one over the version that was
-// seen; store.ErrStale when somebody else was faster.
-func (d Desk) SaveCard(ctx context.Context, id string, in wire.LabelCard) (wire.LabelCard, error) {
+// AddCard makes a card.
+func (d Desk) AddCard(ctx context.Context, in wire.LabelCard) (wire.LabelCard, error) {
+	return d.saveCard(ctx, "", in)
+}
+
+// ChangeCard changes a card over the version that was seen; store.ErrStale when somebody
+// else was faster.
+func (d Desk) ChangeCard(ctx context.Context, id string, in wire.LabelCard) (wire.LabelCard, error) {
+	return d.saveCard(ctx, id, in)
+}
+
+func (d Desk) saveCard(ctx context.Context, id string, in wire.LabelCard) (wire.LabelCard, error) {
 	if err := in.Check(); err != nil {
 		return wire.LabelCard{}, err
 	}

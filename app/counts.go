@@ -68,8 +68,8 @@ func (d Desk) Counts(ctx context.Context, yard string) (wire.CountBook, error) {
 }
 
 // VoidCount voids a count; it stays, with the reason.
-func (d Desk) VoidCount(ctx context.Context, id, reason string) error {
-	reason = strings.TrimSpace(reason)
+func (d Desk) VoidCount(ctx context.Context, id string, in wire.Void) error {
+	reason := strings.TrimSpace(in.Reason)
 	if reason == "" {
 		return fault.List{{Field: "reason", Reason: fault.Missing}}
 	}

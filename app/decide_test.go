@@ -146,7 +146,7 @@ func TestCard(t *testing.T) {
 	card := wire.LabelCard{ID: uuid.NewString(), Name: "Bought syrup", Method: "dribble", Content: wire.CardContent{
 		MinC: 6, MaxC: 12, Broodless: true, Supers: "off", Rule: &wire.Rule{FullSeamML: &ml, CapML: &top},
 	}}
-	kept, err := d.SaveCard(t.Context(), "", card)
+	kept, err := d.AddCard(t.Context(), card)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -166,9 +166,9 @@ func TestCard(t *testing.T) {
 	}
 	wrong := 11.0
 	card.Content.Rule.FullSeamML = &wrong
-	_, err = d.SaveCard(t.Context(), kept.ID, card)
+	_, err = d.ChangeCard(t.Context(), kept.ID, card)
 	at(t, "11 mL a seam", err, "content.rule.full_seam_ml", fault.TooHigh)
 	card.Content.Rule.FullSeamML, card.Content.MaxC = &ml, 6
-	_, err = d.SaveCard(t.Context(), kept.ID, card)
+	_, err = d.ChangeCard(t.Context(), kept.ID, card)
 	at(t, "no range", err, "content.max_c", fault.TooLow)
 }

@@ -28,17 +28,20 @@ func (noInstruments) Steady(string, float64) bool          { return false }
 func (noInstruments) Send(wire.Command) bool               { return false }
 
 // Instruments lists what is set up.
-func (d Desk) Instruments() wire.Instruments {
-	return wire.Instruments{Instruments: d.app.set.Instruments.List()}
+func (d Desk) Instruments(context.Context) (wire.Instruments, error) {
+	return wire.Instruments{Instruments: d.app.set.Instruments.List()}, nil
 }
 
 // Command asks an instrument to do something, and lists them all.
-func (d Desk) Command(c wire.Command) (wire.Instruments, error) {
+func (d Desk) Command(ctx context.Context, c wire.Command) (wire.Instruments, error) {
 	var l fault.List
 	if l.Within("amount", c.Amount, 0, 20000, "") && !d.app.set.Instruments.Send(c) {
 		l.Add("instrument", fault.Unknown)
 	}
-	return d.Instruments(), l.Err()
+	if err := l.Err(); err != nil {
+		return wire.Instruments{}, err
+	}
+	return d.Instruments(ctx)
 }
 
 // Watching is what somebody at a bench is told of: that something happened there,

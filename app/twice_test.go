@@ -158,7 +158,7 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 		MinC: 0, MaxC: 15, Supers: "off", Withdrawal: 14,
 		Dribble: &wire.Card{Actives: []wire.Active{{Name: "oxalic", GPerL: 39, Basis: "dihydrate"}, {Name: "formic", GPerL: 5}}, Rows: []wire.CardRow{{DoseML: 12}}},
 	}}
-	if _, err := d.SaveCard(t.Context(), "", card); err != nil {
+	if _, err := d.AddCard(t.Context(), card); err != nil {
 		t.Fatal(err)
 	}
 	job := wire.SaveJob{ID: uuid.NewString(), Name: "By the label", Method: "dribble", Under: "card:" + card.ID, RuleKind: "label",

@@ -54,9 +54,18 @@ func monthDay(month, day int) string {
 	return fmt.Sprintf("%02d-%02d", month, day)
 }
 
-// SaveYard makes a yard, or with an id changes that one over the version that was
-// seen; store.ErrStale when somebody else was faster.
-func (d Desk) SaveYard(ctx context.Context, id string, in wire.SaveYard) (wire.YardWhole, error) {
+// AddYard makes a yard.
+func (d Desk) AddYard(ctx context.Context, in wire.SaveYard) (wire.YardWhole, error) {
+	return d.saveYard(ctx, "", in)
+}
+
+// ChangeYard changes a yard over the version that was seen; store.ErrStale when somebody
+// else was faster.
+func (d Desk) ChangeYard(ctx context.Context, id string, in wire.SaveYard) (wire.YardWhole, error) {
+	return d.saveYard(ctx, id, in)
+}
+
+func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.YardWhole, error) {
 	var l fault.List
 	name := strings.TrimSpace(in.Name)
 	if name == "" {

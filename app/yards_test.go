@@ -57,7 +57,7 @@ func own(t *testing.T, s Settings) Desk {
 func yard(t *testing.T, d Desk, name string) string {
 	t.Helper()
 	latitude := 57.5
-	y, err := d.SaveYard(t.Context(), "", wire.SaveYard{Name: name, Latitude: &latitude})
+	y, err := d.AddYard(t.Context(), wire.SaveYard{Name: name, Latitude: &latitude})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -93,12 +93,12 @@ func at(t *testing.T, what string, err error, field string, reason fault.Reason)
 func TestYardRefused(t *testing.T) {
 	d := own(t, Settings{})
 	far, fine := 200.0, 57.5
-	_, err := d.SaveYard(t.Context(), "", wire.SaveYard{Name: "A", Latitude: &far})
+	_, err := d.AddYard(t.Context(), wire.SaveYard{Name: "A", Latitude: &far})
 	at(t, "latitude 200", err, "latitude", fault.TooHigh)
-	_, err = d.SaveYard(t.Context(), "", wire.SaveYard{Name: "A"})
+	_, err = d.AddYard(t.Context(), wire.SaveYard{Name: "A"})
 	at(t, "no latitude", err, "latitude", fault.Missing)
 	yard(t, d, "A")
-	_, err = d.SaveYard(t.Context(), "", wire.SaveYard{Name: "a", Latitude: &fine})
+	_, err = d.AddYard(t.Context(), wire.SaveYard{Name: "a", Latitude: &fine})
 	at(t, "a name twice", err, "name", fault.Taken)
 }
 
@@ -296,7 +296,7 @@ func TestCounts(t *testing.T) {
 	if s, need, _ := stands(); s != "under" || need != "none" {
 		t.Errorf("by a line of one's own: %s %s", s, need)
 	}
-	if err := d.VoidCount(t.Context(), id, "Board was dirty"); err != nil {
+	if err := d.VoidCount(t.Context(), id, wire.Void{Reason: "Board was dirty"}); err != nil {
 		t.Fatal(err)
 	}
 	if s, need, _ := stands(); s != "none" || need != "count" {

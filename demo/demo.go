@@ -9,6 +9,7 @@ import (
 
 	"keeler/app"
 	"keeler/store"
+	"keeler/wire"
 )
 
 const (
@@ -77,6 +78,6 @@ func (p kept) keep(ctx context.Context, d app.Desk) (rest string, err error) {
 	if p.void == "" {
 		return rest, nil
 	}
-	_, err = d.VoidBatch(ctx, p.save.ID, p.void)
+	_, err = d.VoidBatch(ctx, p.save.ID, wire.Void{Reason: p.void})
 	return rest, err
 }

@@ -110,7 +110,7 @@ func seedYards(ctx context.Context, on func(time.Time) app.Desk) error {
 		if !errors.Is(err, store.ErrNotFound) {
 			return err
 		}
-		if _, err := begun.SaveYard(ctx, "", wire.SaveYard{ID: pl.id, Name: pl.name, Place: pl.words, Latitude: &degrees}); err != nil {
+		if _, err := begun.AddYard(ctx, wire.SaveYard{ID: pl.id, Name: pl.name, Place: pl.words, Latitude: &degrees}); err != nil {
 			return err
 		}
 		for i, s := range pl.stands {

@@ -136,6 +136,6 @@ func TestCourseOfPads(t *testing.T) {
 	p.says("[data-docket]", "stock in 500 mL bottles 3", "sheets for a visit 36")
 	p.says("main", "5 visits over 20 days", "3 bottles of 500 mL")
 	p.fill("amount.days_apart", "12")
-	p.says("[data-docket]", "12 days apart: the protocol keeps to 4 to 7 days")
+	p.says("[data-docket]", "12 days apart: the standard way keeps to 4 to 7 days")
 	p.neverNaN()
 }

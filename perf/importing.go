@@ -41,7 +41,7 @@ func importing() ([]figure, error) {
 			return nil, err
 		}
 		ours := time.Since(begun)
-		theirs, err := loadData(db, c.DB.DSN(), folder, 100+round)
+		theirs, err := loadData(db, c.DB.Maintenance("keeler"), folder, 100+round)
 		if err != nil {
 			return nil, err
 		}
@@ -67,7 +67,7 @@ func loadData(db *sql.DB, dsn, folder string, operation int) (time.Duration, err
 	}
 	var script strings.Builder
 	for _, t := range []struct{ table, columns string }{
-		{"yards", "operation_id, id, name, place, latitude, notes, version, created_at"},
+		{"yards", "operation_id, id, name, place, latitude, deep_from, deep_to, notes, version, created_at"},
 		{"colonies", "operation_id, id, yard_id, name, position, nuc, for_honey, queen, queen_on, notes, version, started_on, ended_on, end_reason, created_at"},
 		{"colony_boxes", "operation_id, colony_id, position, kind, slots"},
 	} {

@@ -59,7 +59,7 @@ type Remark struct {
 	At   time.Time `json:"at,omitzero" readOnly:"true"`
 }
 
-// VoidBatch marks a batch as void.
-type VoidBatch struct {
-	Reason string `json:"reason" minLength:"1" maxLength:"500" doc:"Why; kept with the batch."`
+// Void says why something no longer counts.
+type Void struct {
+	Reason string `json:"reason" minLength:"1" maxLength:"500" doc:"Why; it stays with what is void."`
 }

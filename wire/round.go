@@ -280,23 +280,17 @@ func GivingGear(r Recipe) []string {
 	return gear(dribble.GiveGear(nil))
 }
 
-// ReachRequest asks how far what is left in a jar goes.
-type ReachRequest struct {
+// LastsRequest asks how far what is left in a jar goes.
+type LastsRequest struct {
 	Left     float64   `json:"left" doc:"mL or pieces, 0 to 10000000."`
 	Expected []float64 `json:"expected" doc:"For the colonies to come, in their order, each 0 to 10000000."`
 }
 
-// ReachAnswer tells it.
-type ReachAnswer struct {
-	Colonies int     `json:"colonies" doc:"That it still does."`
-	Short    float64 `json:"short" doc:"What is missing for all of them."`
-	Over     float64 `json:"over" doc:"What stays when all have got theirs."`
-}
-
-// Reach tells how far what is left goes.
-func Reach(r ReachRequest) (ReachAnswer, error) {
+// Lasts tells how far what is left goes.
+func Lasts(r LastsRequest) (treatment.Lasting, error) {
 	out, err := treatment.Lasts(r.Left, r.Expected)
-	return ReachAnswer{out.Colonies, round(out.Short), round(out.Over)}, err
+	out.Short, out.Over = round(out.Short), round(out.Over)
+	return out, err
 }
 
 // BicarbonateOf is the bicarbonate that takes up a share of a batch, g.

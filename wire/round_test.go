@@ -1,6 +1,7 @@
 package wire
 
 import (
+	"keeler/core/treatment"
 	"math"
 	"reflect"
 	"testing"
@@ -83,7 +84,7 @@ func TestRecipesInTheYard(t *testing.T) {
 			t.Errorf("%s: %+v", c.name, p)
 		}
 	}
-	if got, err := Reach(ReachRequest{Left: 100, Expected: []float64{30, 28, 35, 20, 46}}); err != nil || got != (ReachAnswer{3, 59, 0}) {
+	if got, err := Lasts(LastsRequest{Left: 100, Expected: []float64{30, 28, 35, 20, 46}}); err != nil || got != (treatment.Lasting{Colonies: 3, Short: 59}) {
 		t.Errorf("%+v %v", got, err)
 	}
 	for _, unit := range [][2]string{{"tablets", "pieces"}, {"carrier", "pieces"}, {"ready_pads", "pieces"}, {"product", "ml"}, {"acid", "g"}, {"formic", "g"}} {

@@ -19,16 +19,14 @@ import (
 	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
-	"keeler/device"
-	"keeler/forecast"
+	"keeler/server"
 	"keeler/sim/instruments"
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
-	"keeler/web"
 )
 
-const graceful = 10 * time.Second
+const graceful = 10 * time.Second // for a request's head
 
 func main() {
 	command, args := "help", []string(nil)
@@ -78,50 +76,11 @@ func run(command string, args []string) error {
 		return instrumentsAlone(ctx, os.Stdout)
 	}
 	return withStore(ctx, command, s, log, func(st *store.Store, gone <-chan struct{}) error {
-		switch command {
-		case "migrate":
+		if command == "migrate" {
 			return nil
-		case "demo":
-			return serveDemo(ctx, s, st, log, gone)
 		}
-		set := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: s.publicURL, Instruments: rack(ctx, s.instruments, log)}
-		if s.forecast != "" {
-			set.Weather = forecast.New(s.forecast, time.Now)
-		}
-		return serve(ctx, s, app.New(st, set), log, gone)
+		return serve(ctx, command, s, st, log, gone)
 	})
-}
-
-// serveDemo serves the scenario, with its simulated weather beside it.
-func serveDemo(ctx context.Context, s settings, st *store.Store, log *slog.Logger, gone <-chan struct{}) error {
-	sky := s.forecast
-	if sky == "" {
-		listener, err := net.Listen("tcp", "127.0.0.1:0")
-		if err != nil {
-			return err
-		}
-		simulated := &http.Server{Handler: weather.Service(demo.WeatherSeed), ReadHeaderTimeout: graceful}
-		go func() { _ = simulated.Serve(listener) }()
-		defer func() { _ = simulated.Close() }()
-		sky = "http://" + listener.Addr().String()
-	}
-	benchtop := s.instruments
-	if benchtop == "" {
-		simulated, err := instruments.Set(ctx, demo.WeatherSeed)
-		if err != nil {
-			return err
-		}
-		benchtop = strings.Join(simulated, ",")
-	}
-	forecasts := forecast.New(sky, time.Now)
-	if err := demo.Seed(ctx, st, forecasts); err != nil {
-		return err
-	}
-	clock := app.NewMovable(demo.Now)
-	return serve(ctx, s, app.New(st, app.Settings{
-		Work: clock.Now, Move: clock.Move, Wall: time.Now, Welcome: demo.Welcome(), PublicURL: s.publicURL, Weather: forecasts,
-		Instruments: rack(ctx, benchtop, log),
-	}), log, gone)
 }
 
 // weatherAlone serves simulated forecasts.
@@ -133,16 +92,6 @@ func weatherAlone(ctx context.Context, addr string) error {
 		return err
 	}
 	return nil
-}
-
-// rack reads instruments by their addresses, until the context ends.
-func rack(ctx context.Context, addresses string, log *slog.Logger) app.Instruments {
-	if addresses == "" {
-		return nil
-	}
-	r := device.New(strings.Split(addresses, ","), log)
-	go r.Run(ctx)
-	return r
 }
 
 // instrumentsAlone serves simulated instruments.
@@ -185,50 +134,30 @@ func withStore(ctx context.Context, command string, s settings, log *slog.Logger
 	return use(st, gone)
 }
 
-func serve(ctx context.Context, s settings, a *app.App, log *slog.Logger, gone <-chan struct{}) error {
-	scheme := "http"
-	if s.tlsCert != "" {
-		scheme = "https"
+// serve serves Keeler on the address of the settings, or as the demo.
+func serve(ctx context.Context, command string, s settings, st *store.Store, log *slog.Logger, gone <-chan struct{}) error {
+	set := server.Settings{
+		Store: st, Log: log, Forecast: s.forecast, PublicURL: s.publicURL, Secure: s.tlsCert != "",
 	}
-	closing, closed := context.WithCancel(context.Background())
-	defer closed()
-	front, err := api.New(api.Front{
-		Closing: closing.Done(),
-		App:     a, Page: api.Page{Files: web.Files()}, Log: log, PublicURL: s.publicURL,
-		Secure: scheme == "https" || strings.HasPrefix(s.publicURL, "https:"),
-	})
+	if s.instruments != "" {
+		set.Instruments = strings.Split(s.instruments, ",")
+	}
+	if command == "demo" {
+		set.Demo, set.Simulate, set.Clock = true, true, app.NewMovable(demo.Now)
+	}
+	keeler, err := server.New(ctx, set)
 	if err != nil {
 		return err
 	}
+	defer keeler.Close()
 	listener, err := net.Listen("tcp", s.addr)
 	if err != nil {
 		return err
 	}
-	server := &http.Server{
-		Handler:           front,
-		ReadHeaderTimeout: graceful,
-		ErrorLog:          slog.NewLogLogger(log.Handler(), slog.LevelWarn),
+	scheme := "http"
+	if set.Secure {
+		scheme = "https"
 	}
-	server.RegisterOnShutdown(closed)
-	ended := make(chan error, 1)
-	go func() {
-		if s.tlsCert != "" {
-			ended <- server.ServeTLS(listener, s.tlsCert, s.tlsKey)
-			return
-		}
-		ended <- server.Serve(listener)
-	}()
 	fmt.Printf("Keeler is at %s://%s\n", scheme, listener.Addr())
-
-	select {
-	case err := <-ended:
-		return err
-	case <-gone:
-		err = errors.New("the private MariaDB ended; start Keeler again")
-	case <-ctx.Done():
-		log.Info("stopping")
-	}
-	end, cancel := context.WithTimeout(context.Background(), graceful)
-	defer cancel()
-	return errors.Join(err, server.Shutdown(end))
+	return keeler.Serve(ctx, listener, server.Certificate{Cert: s.tlsCert, Key: s.tlsKey}, log, gone)
 }

@@ -19,7 +19,7 @@ func main() {
 		"stripPlan":   answering(wire.PlanStrip),
 		"stripPlace":  answering(wire.PlaceStrips),
 		"padPlan":     answering(wire.PlanPad),
-		"reach":       answering(wire.Reach),
+		"lasts":       answering(wire.Lasts),
 	})
 	select {} // it answers for as long as the page is open
 }

@@ -7,9 +7,9 @@ import (
 
 // Lasting is how far what is left in a jar goes.
 type Lasting struct {
-	Colonies int     // that it still does, in their order
-	Short    float64 // what is missing for all of them; 0 when it is enough
-	Over     float64 // what stays when all have got theirs
+	Colonies int     `json:"colonies" doc:"That it still does, in their order."`
+	Short    float64 `json:"short" doc:"What is missing for all of them; 0 when it is enough."`
+	Over     float64 `json:"over" doc:"What stays when all have got theirs."`
 }
 
 // Lasts tells how far what is left in a jar goes, for the amounts expected of the colonies to come, mL or pieces. A

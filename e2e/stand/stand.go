@@ -1,5 +1,5 @@
-// Package stand sets a whole Keeler up for tests, benchmarks and screenshots:
-// a MariaDB of its own, the store, and the HTTP side on a free port of loopback.
+// Package stand sets a whole Keeler up for tests, benchmarks and screenshots: a MariaDB
+// of its own, the server, and a free port of loopback.
 package stand
 
 import (
@@ -8,19 +8,13 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
-	"net/http/httptest"
 	"time"
 
-	"keeler/api"
 	"keeler/app"
 	"keeler/demo"
-	"keeler/device"
-	"keeler/forecast"
-	"keeler/sim/instruments"
-	"keeler/sim/weather"
+	"keeler/server"
 	"keeler/store"
 	"keeler/store/mariadbd"
-	"keeler/web"
 )
 
 // Stand is a running Keeler.
@@ -29,12 +23,8 @@ type Stand struct {
 	Store *store.Store
 	DB    *mariadbd.Server // nil when it belongs to others, too
 
-	welcome app.Welcome
-	clock   *app.Movable
-	server  *http.Server
-	sky     *httptest.Server // the simulated weather
-	rack    *device.Rack
-	still   context.CancelFunc // ends the simulated instruments
+	keeler  *server.Server
+	front   *http.Server
 	address string
 }
 
@@ -56,35 +46,25 @@ func Up(ctx context.Context, withDemo bool, instruments ...string) (*Stand, erro
 
 // On starts a Keeler on an empty database.
 func On(ctx context.Context, dsn string, withDemo bool, instruments ...string) (*Stand, error) {
-	s := &Stand{address: "127.0.0.1:0", clock: app.NewMovable(demo.Now)}
+	s := &Stand{address: "127.0.0.1:0"}
 	if err := s.fill(ctx, dsn, withDemo, instruments); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}
 	return s, nil
 }
 
-func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool, addresses []string) (err error) {
+func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool, instruments []string) (err error) {
 	if s.Store, err = store.Open(dsn); err != nil {
 		return err
 	}
 	if err = s.Store.Migrate(ctx); err != nil {
 		return err
 	}
-	bench, still := context.WithCancel(ctx)
-	s.still = still
-	if len(addresses) == 0 {
-		if addresses, err = instruments.Set(bench, demo.WeatherSeed); err != nil {
-			return err
-		}
-	}
-	s.rack = device.New(addresses, slog.New(slog.DiscardHandler))
-	go s.rack.Run(bench)
-	s.sky = httptest.NewServer(weather.Service(demo.WeatherSeed))
-	if withDemo {
-		if err = demo.Seed(ctx, s.Store, forecast.New(s.sky.URL, time.Now)); err != nil {
-			return err
-		}
-		s.welcome = demo.Welcome()
+	s.keeler, err = server.New(ctx, server.Settings{
+		Store: s.Store, Log: slog.New(slog.DiscardHandler), Clock: app.NewMovable(demo.Now), Demo: withDemo, Simulate: true, Instruments: instruments,
+	})
+	if err != nil {
+		return err
 	}
 	return s.Serve()
 }
@@ -95,43 +75,30 @@ func (s *Stand) Serve() error {
 	if err != nil {
 		return err
 	}
-	front, err := api.New(api.Front{
-		App: app.New(s.Store, app.Settings{
-			Work: s.clock.Now, Move: s.clock.Move, Wall: time.Now, Welcome: s.welcome, Weather: forecast.New(s.sky.URL, time.Now),
-			Instruments: s.rack,
-		}),
-		Page: api.Page{Files: web.Files()}, Log: slog.New(slog.DiscardHandler),
-	})
-	if err != nil {
-		return err
-	}
-	s.server = &http.Server{Handler: front, ReadHeaderTimeout: time.Minute}
+	s.front = &http.Server{Handler: s.keeler.Handler, ReadHeaderTimeout: time.Minute}
 	s.address = listener.Addr().String()
 	s.URL = "http://" + s.address
-	go func() { _ = s.server.Serve(listener) }()
+	go func() { _ = s.front.Serve(listener) }()
 	return nil
 }
 
 // Overcast ends the weather service, for as long as the stand is there.
-func (s *Stand) Overcast() { s.sky.Close() }
+func (s *Stand) Overcast() { s.keeler.EndWeather() }
 
 // Dark ends the simulated balances and thermometer, for as long as the stand is there.
-func (s *Stand) Dark() { s.still() }
+func (s *Stand) Dark() { s.keeler.EndInstruments() }
 
 // Hush stops the HTTP side, as a server that is away.
-func (s *Stand) Hush() error { return s.server.Close() }
+func (s *Stand) Hush() error { return s.front.Close() }
 
 // Down stops everything.
 func (s *Stand) Down() error {
 	var err error
-	if s.server != nil {
-		err = s.server.Close()
+	if s.front != nil {
+		err = s.front.Close()
 	}
-	if s.still != nil {
-		s.still()
-	}
-	if s.sky != nil {
-		s.sky.Close()
+	if s.keeler != nil {
+		s.keeler.Close()
 	}
 	if s.Store != nil {
 		err = errors.Join(err, s.Store.Close())

@@ -1,19 +1,24 @@
 // Package mariadbd runs a private MariaDB server on a data directory of its
 // own, for the demo, for a keeper without a server, and for tests.
 //
-// It listens on a socket in a folder that only this user can enter, and on no
-// port: nothing else on the machine or the network can reach it.
+// It listens on a free port of loopback, for a user whose password lies in the data
+// folder and whose rights end at its own database. For maintenance there is a socket,
+// which lets in the user of the system that runs it and nobody else.
 package mariadbd
 
 import (
 	"context"
+	"crypto/rand"
 	"database/sql"
 	"errors"
 	"fmt"
+	"net"
 	"os"
 	"os/exec"
+	system "os/user"
 	"path/filepath"
 	"runtime"
+	"strconv"
 	"syscall"
 	"time"
 
@@ -22,6 +27,8 @@ import (
 
 const (
 	database     = "keeler"
+	user         = "keeler"
+	passwordFile = "database-password"
 	startTimeout = 60 * time.Second
 	stopTimeout  = 30 * time.Second
 	pollEvery    = 20 * time.Millisecond
@@ -30,6 +37,8 @@ const (
 // Server is a running mariadbd.
 type Server struct {
 	socket  string
+	port    int
+	word    string // the password of user
 	scratch string // the data directory of a temporary server
 	lock    *os.File
 	cmd     *exec.Cmd
@@ -66,12 +75,49 @@ func Start(ctx context.Context, dir string) (*Server, error) {
 	if s.lock, err = lock(filepath.Join(dir, "in-use")); err != nil {
 		return nil, err
 	}
-	if err := s.start(ctx, dir); err != nil {
+	if s.word, err = password(filepath.Join(dir, passwordFile)); err != nil {
 		s.release()
 		return nil, err
 	}
-	return s, nil
+	for try := 1; ; try++ {
+		err := s.start(ctx, dir)
+		if err == nil {
+			return s, nil
+		}
+		// Somebody else may have taken the port that was free a moment before.
+		if try == mostTries || ctx.Err() != nil {
+			s.release()
+			return nil, err
+		}
+		s.done = make(chan struct{})
+	}
 }
+
+const mostTries = 3
+
+// password reads the database's own, and makes one where there is none.
+func password(path string) (string, error) {
+	raw, err := os.ReadFile(path)
+	if err == nil && len(raw) > 0 {
+		return string(raw), os.Chmod(path, 0o600)
+	}
+	if err != nil && !errors.Is(err, os.ErrNotExist) {
+		return "", err
+	}
+	word := rand.Text()
+	return word, os.WriteFile(path, []byte(word), 0o600)
+}
+
+// freePort is a port of loopback that nobody listens on now.
+func freePort() (int, error) {
+	l, err := net.Listen("tcp", loopback+":0")
+	if err != nil {
+		return 0, err
+	}
+	return l.Addr().(*net.TCPAddr).Port, l.Close()
+}
+
+const loopback = "127.0.0.1"
 
 func (s *Server) start(ctx context.Context, dir string) error {
 	// A socket's path must be short; and a starting mariadbd clears temporary
@@ -85,10 +131,13 @@ func (s *Server) start(ctx context.Context, dir string) error {
 	if err := initialise(ctx, data, run); err != nil {
 		return err
 	}
+	if s.port, err = freePort(); err != nil {
+		return err
+	}
 	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket, "--tmpdir="+run,
 		"--pid-file="+filepath.Join(run, "db.pid"), "--log-error="+filepath.Join(dir, "mariadbd.log"),
-		"--skip-networking", "--skip-log-bin",
-		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci",
+		"--bind-address="+loopback, "--port="+strconv.Itoa(s.port), "--skip-name-resolve", "--skip-log-bin",
+		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_as_ci",
 		"--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=64M")
 	s.cmd.Args = append(s.cmd.Args, asUser()...)
 	// A group of its own: Ctrl-C reaches Keeler alone, which stops it in order.
@@ -115,11 +164,11 @@ func (s *Server) start(ctx context.Context, dir string) error {
 	return nil
 }
 
-// wait creates the database as soon as the server answers.
+// wait makes the database and its user as soon as the server answers.
 func (s *Server) wait(ctx context.Context) error {
 	ctx, cancel := context.WithTimeout(ctx, startTimeout)
 	defer cancel()
-	db, err := sql.Open("mysql", "root@unix("+s.socket+")/")
+	db, err := sql.Open("mysql", s.Maintenance(""))
 	if err != nil {
 		return err
 	}
@@ -127,7 +176,7 @@ func (s *Server) wait(ctx context.Context) error {
 	tick := time.NewTicker(pollEvery)
 	defer tick.Stop()
 	for {
-		_, err := db.ExecContext(ctx, "CREATE DATABASE IF NOT EXISTS "+database)
+		err := s.grant(ctx, db)
 		if err == nil {
 			return nil
 		}
@@ -141,20 +190,46 @@ func (s *Server) wait(ctx context.Context) error {
 	}
 }
 
-// DSN is the data source name of the server's one database.
-func (s *Server) DSN() string { return "root@unix(" + s.socket + ")/" + database }
+func (s *Server) grant(ctx context.Context, db *sql.DB) error {
+	at := "'" + user + "'@'" + loopback + "'"
+	for _, statement := range []string{
+		"CREATE DATABASE IF NOT EXISTS " + database,
+		"CREATE USER IF NOT EXISTS " + at + " IDENTIFIED BY '" + s.word + "'",
+		"ALTER USER " + at + " IDENTIFIED BY '" + s.word + "'",
+		"GRANT ALL ON " + database + ".* TO " + at,
+	} {
+		if _, err := db.ExecContext(ctx, statement); err != nil {
+			return err
+		}
+	}
+	return nil
+}
 
-// Database makes a further, empty database and gives its data source name.
+// DSN is the data source name of the server's one database.
+func (s *Server) DSN() string { return s.dsn(database) }
+
+func (s *Server) dsn(database string) string {
+	return user + ":" + s.word + "@tcp(" + loopback + ":" + strconv.Itoa(s.port) + ")/" + database
+}
+
+// Maintenance is the data source name by which the server itself is looked after.
+func (s *Server) Maintenance(database string) string {
+	return "root@unix(" + s.socket + ")/" + database
+}
+
+// Database makes a further, empty database and gives its data source name; for tests.
 func (s *Server) Database(ctx context.Context, name string) (string, error) {
-	db, err := sql.Open("mysql", s.DSN())
+	db, err := sql.Open("mysql", s.Maintenance(""))
 	if err != nil {
 		return "", err
 	}
 	defer func() { _ = db.Close() }()
-	if _, err := db.ExecContext(ctx, "CREATE DATABASE `"+name+"`"); err != nil {
-		return "", err
+	for _, statement := range []string{"CREATE DATABASE `" + name + "`", "GRANT ALL ON `" + name + "`.* TO '" + user + "'@'" + loopback + "'"} {
+		if _, err := db.ExecContext(ctx, statement); err != nil {
+			return "", err
+		}
 	}
-	return "root@unix(" + s.socket + ")/" + name, nil
+	return s.dsn(name), nil
 }
 
 // Done is closed when the server has ended, for whatever reason.
@@ -199,8 +274,12 @@ func initialise(ctx context.Context, data, temporary string) error {
 	if err := os.RemoveAll(fresh); err != nil {
 		return err
 	}
+	me, err := system.Current()
+	if err != nil {
+		return err
+	}
 	install := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
-		"--auth-root-authentication-method=normal", "--skip-test-db")
+		"--auth-root-authentication-method=socket", "--auth-root-socket-user="+me.Username, "--skip-test-db")
 	install.Args = append(install.Args, asUser()...)
 	install.Env = append(os.Environ(), "TMPDIR="+temporary)
 	if out, err := install.CombinedOutput(); err != nil {

@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"os"
 	"path/filepath"
+	"strconv"
 	"strings"
 	"testing"
 )
@@ -71,11 +72,43 @@ func TestInterruptedFirstStart(t *testing.T) {
 	run(t, db, "SELECT 1")
 }
 
-// Nothing but the socket leads in.
-func TestListensOnNoPort(t *testing.T) {
-	_, db := up(t, t.TempDir())
+// It listens on loopback alone, for its user with the password of the folder, who has
+// rights to its own database and no other; root comes in by the socket only.
+func TestWhoComesIn(t *testing.T) {
+	dir := t.TempDir()
+	s, db := up(t, dir)
 	var name, value string
-	if err := db.QueryRowContext(t.Context(), "SHOW VARIABLES LIKE 'skip_networking'").Scan(&name, &value); err != nil || value != "ON" {
+	if err := db.QueryRowContext(t.Context(), "SHOW VARIABLES LIKE 'bind_address'").Scan(&name, &value); err != nil || value != "127.0.0.1" {
 		t.Errorf("%s is %s, %v", name, value, err)
 	}
+	kept, err := os.Stat(filepath.Join(dir, passwordFile))
+	if err != nil || kept.Mode().Perm() != 0o600 {
+		t.Errorf("the password: %v %v", kept, err)
+	}
+	for what, dsn := range map[string]string{
+		"without a password": strings.Replace(s.DSN(), s.word, "", 1),
+		"with a wrong one":   strings.Replace(s.DSN(), s.word, "guess", 1),
+		"as root by port":    "root@tcp(127.0.0.1:" + strconv.Itoa(s.port) + ")/",
+		"another database":   s.dsn("mysql"),
+	} {
+		other, err := sql.Open("mysql", dsn)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if err := other.PingContext(t.Context()); err == nil {
+			t.Errorf("%s one comes in", what)
+		}
+		_ = other.Close()
+	}
+	for _, statement := range []string{"CREATE DATABASE another", "SELECT * FROM mysql.global_priv", "SET GLOBAL max_connections = 1", "SHUTDOWN"} {
+		if _, err := db.ExecContext(t.Context(), statement); err == nil {
+			t.Errorf("%s is allowed", statement)
+		}
+	}
+	root, err := sql.Open("mysql", s.Maintenance(""))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = root.Close() }()
+	run(t, root, "SELECT * FROM mysql.global_priv")
 }

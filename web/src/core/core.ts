@@ -11,7 +11,7 @@ interface Raw {
   stripPlan: (request: string) => string
   stripPlace: (request: string) => string
   padPlan: (request: string) => string
-  reach: (request: string) => string
+  lasts: (request: string) => string
 }
 
 declare global {
@@ -29,7 +29,7 @@ export interface Core {
   dose: (r: Schemas['DoseRequest']) => Answer<Schemas['DoseAnswer']>
   place: (r: Schemas['StripPlacementRequest']) => Answer<Schemas['StripPlacementAnswer']>
   pad: (r: Schemas['PadRequest']) => Answer<Schemas['PadAnswer']>
-  reach: (left: number, expected: number[]) => Schemas['ReachAnswer']
+  lasts: (left: number, expected: number[]) => Schemas['Lasting']
 }
 
 let loading: Promise<Core> | undefined
@@ -54,13 +54,13 @@ async function load(): Promise<Core> {
     <Out>(work: (request: string) => string) =>
     (request: unknown) =>
       JSON.parse(work(JSON.stringify(request))) as Answer<Out>
-  const reach = ask<Schemas['ReachAnswer']>(raw.reach)
+  const lasts = ask<Schemas['Lasting']>(raw.lasts)
   return {
     plan: ask(raw.dribblePlan),
     dose: ask(raw.dribbleDose),
     place: ask(raw.stripPlace),
     pad: ask(raw.padPlan),
-    reach: (left, expected) => reach({ left: Math.max(0, left), expected }).answer!,
+    lasts: (left, expected) => lasts({ left: Math.max(0, left), expected }).answer!,
   }
 }
 

@@ -12,11 +12,11 @@ import type { Jar } from './useJar'
 interface Props {
   round: Schemas['RoundDay']
   jar: Jar
-  reach: Schemas['ReachAnswer']
+  lasts: Schemas['Lasting']
 }
 
 /** The jar: what is left in it, how far that goes, and what to mind about it. */
-export const JarBar = memo(function JarBar({ round, jar, reach }: Props) {
+export const JarBar = memo(function JarBar({ round, jar, lasts }: Props) {
   const { batch, left, unsaid } = jar
   const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
   return (
@@ -37,10 +37,10 @@ export const JarBar = memo(function JarBar({ round, jar, reach }: Props) {
               <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
               {left < 0 && ` · ${text.reconcile}`}
             </p>
-            <p className={reach.short > 0 ? styles.harm : undefined} data-reach>
-              {reach.short > 0
-                ? `${text.does(reach.colonies)}, ${text.short(`${tenths(reach.short)} ${unit}`)}`
-                : text.doesAll(`${tenths(reach.over)} ${unit}`)}
+            <p className={lasts.short > 0 ? styles.harm : undefined} data-lasts>
+              {lasts.short > 0
+                ? `${text.does(lasts.colonies)}, ${text.short(`${tenths(lasts.short)} ${unit}`)}`
+                : text.doesAll(`${tenths(lasts.over)} ${unit}`)}
             </p>
           </>
         ) : (

@@ -66,10 +66,10 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
   // The dose of a tap is drawn first; how far the jar goes follows.
   const settled = useDeferredValue(kept.value)
-  const reach = useMemo(() => {
+  const lasts = useMemo(() => {
     const open = line.filter((c) => !records.some((r) => r.colony_id === c.id))
     const figures = open.map((c) => amountOf(core, round, settled[c.id] ?? c.hive, batch, above.value).figure)
-    return core.reach(left, figures)
+    return core.lasts(left, figures)
   }, [core, round, line, records, settled, batch, above.value, left])
   const opened = useOpened(colony?.id)
   const page = useSeenFromTop(at)
@@ -91,7 +91,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
     <main ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} round={round} />
-      {!round.out && <JarBar round={round} jar={jar} reach={reach} />}
+      {!round.out && <JarBar round={round} jar={jar} lasts={lasts} />}
       {done && done.colony_id !== colony?.id && (
         <JustDone
           round={round}

@@ -1,0 +1,12 @@
+package api
+
+import (
+	"keeler/app"
+)
+
+// cards registers what was copied from labels.
+func cards(r routes) {
+	read(r, "cards", "list-cards", app.Viewer, "The label cards, and blank ones", app.Desk.Cards)
+	send(r, post+" cards", "add-card", app.Keeper, "A new label card", app.Desk.AddCard)
+	sendTo(r, put+" cards/{id}", "change-card", app.Keeper, "Change a card over the version that was seen", app.Desk.ChangeCard)
+}

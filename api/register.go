@@ -1,0 +1,53 @@
+package api
+
+import (
+	"context"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"keeler/app"
+	"keeler/wire"
+)
+
+// registering is which lines of the register are wanted.
+type registering struct {
+	Colony string `query:"colony" doc:"Its id."`
+	Yard   string `query:"yard" doc:"Its id."`
+	Batch  string `query:"batch" doc:"Its id."`
+	Method string `query:"method" doc:"dribble, strip, pad, vapour or other."`
+	From   string `query:"from" doc:"The first day, 2006-01-02."`
+	To     string `query:"to" doc:"The last day, 2006-01-02."`
+	Group  string `query:"group" doc:"colony, yard or batch: ordered by them first."`
+	Order  string `query:"order" enum:"newest,oldest" doc:"Newest first when left out."`
+	After  string `query:"after" doc:"What the page before named as more."`
+}
+
+func (r registering) query() app.RegisterQuery {
+	return app.RegisterQuery{
+		Colony: r.Colony, Yard: r.Yard, Batch: r.Batch, Method: r.Method, From: r.From, To: r.To, Group: r.Group,
+		Oldest: r.Order == "oldest", After: r.After,
+	}
+}
+
+// register registers the medicine record.
+func register(r routes) {
+	sendTo(r, post+" register/{id}/amend", "amend", app.Helper, "Correct a line; the old one stays", app.Desk.Amend)
+	answer(r, r.describe(get+" register", "get-register", "The medicine record, a page of it", 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *registering) (wire.Register, error) {
+			return desk.Register(ctx, in.query())
+		})
+	send(r, post+" register", "record-other", app.Helper, "Write down what was given outside a job", app.Desk.RecordOther)
+	export := r.describe(get+" export/register", "export-register", "The register as CSV", 422)
+	route(r, export, app.Viewer, func(ctx context.Context, desk app.Desk, in *registering) (*huma.StreamResponse, error) {
+		if err := desk.CheckRegister(in.query()); err != nil {
+			return nil, err
+		}
+		return &huma.StreamResponse{Body: func(c huma.Context) {
+			c.SetHeader("Content-Type", "text/csv; charset=utf-8")
+			c.SetHeader("Content-Disposition", `attachment; filename="register.csv"`)
+			if err := desk.ExportRegister(c.Context(), in.query(), c.BodyWriter()); err != nil {
+				r.desks.log.Error("register as CSV", "error", err)
+			}
+		}}, nil
+	})
+}

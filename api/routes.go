@@ -1,0 +1,99 @@
+package api
+
+import (
+	"context"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"keeler/app"
+)
+
+type body[T any] struct{ Body T }
+
+// none is a request without anything in it.
+type none = struct{}
+
+// ByID names one thing; exported because the schema looks into it.
+type ByID struct {
+	ID string `path:"id" format:"uuid"`
+}
+
+// toOne is what is sent to one thing.
+type toOne[T any] struct {
+	ByID
+	Body T
+}
+
+// routes is where a resource names its own.
+type routes struct {
+	api   huma.API
+	desks *desks
+	tag   string
+}
+
+const (
+	get    = http.MethodGet
+	post   = http.MethodPost
+	put    = http.MethodPut
+	remove = http.MethodDelete
+)
+
+// describe writes a route as the document has it. "POST batches/{id}/void" is its
+// method and path; id names it for clients.
+func (r routes) describe(methodAndPath, id, summary string, errors ...int) huma.Operation {
+	method, path, _ := strings.Cut(methodAndPath, " ")
+	return huma.Operation{OperationID: id, Method: method, Path: "/api/" + path, Summary: summary, Tags: []string{r.tag}, Errors: errors}
+}
+
+// route is a route to what belongs to an operation. There is no other way to a desk,
+// so each names who may take it.
+func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(context.Context, app.Desk, *In) (*Out, error)) {
+	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
+	op.Security = []map[string][]string{{session: {}}}
+	op.Extensions = map[string]any{"x-least-role": string(least)}
+	huma.Register(r.api, op, func(ctx context.Context, in *In) (*Out, error) {
+		desk, err := r.desks.open(ctx, least)
+		if err != nil {
+			return nil, problem(ctx, r.desks.log, err)
+		}
+		out, err := do(ctx, desk, in)
+		if err != nil {
+			return nil, problem(ctx, r.desks.log, err)
+		}
+		return out, nil
+	})
+}
+
+// answer is a route that answers with a body alone.
+func answer[In, Out any](r routes, op huma.Operation, least app.Role, do func(context.Context, app.Desk, *In) (Out, error)) {
+	route(r, op, least, func(ctx context.Context, desk app.Desk, in *In) (*body[Out], error) {
+		out, err := do(ctx, desk, in)
+		return &body[Out]{out}, err
+	})
+}
+
+// read answers with what belongs to the operation.
+func read[Out any](r routes, path, id string, least app.Role, summary string, do func(app.Desk, context.Context) (Out, error)) {
+	answer(r, r.describe(get+" "+path, id, summary), least, func(ctx context.Context, desk app.Desk, _ *none) (Out, error) { return do(desk, ctx) })
+}
+
+// readOne answers with one thing, by the id in its path.
+func readOne[Out any](r routes, path, id string, least app.Role, summary string, do func(app.Desk, context.Context, string) (Out, error)) {
+	answer(r, r.describe(get+" "+path, id, summary, 404), least, func(ctx context.Context, desk app.Desk, in *ByID) (Out, error) { return do(desk, ctx, in.ID) })
+}
+
+// send takes a body and answers with what came of it.
+func send[In, Out any](r routes, methodAndPath, id string, least app.Role, summary string, do func(app.Desk, context.Context, In) (Out, error)) {
+	answer(r, r.describe(methodAndPath, id, summary, 404, 409, 422), least, func(ctx context.Context, desk app.Desk, in *body[In]) (Out, error) {
+		return do(desk, ctx, in.Body)
+	})
+}
+
+// sendTo takes a body for one thing, by the id in its path.
+func sendTo[In, Out any](r routes, methodAndPath, id string, least app.Role, summary string, do func(app.Desk, context.Context, string, In) (Out, error)) {
+	answer(r, r.describe(methodAndPath, id, summary, 404, 409, 422), least, func(ctx context.Context, desk app.Desk, in *toOne[In]) (Out, error) {
+		return do(desk, ctx, in.ID, in.Body)
+	})
+}
