@@ -1,20 +1,26 @@
 package keeler
 
 import (
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"io/fs"
 	"os/exec"
+	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 )
 
-// Imports run one way; core stands on the standard library alone and touches
-// neither the world outside nor the clock nor formatting.
+// Imports run one way; core stands on the standard library alone and touches neither the
+// world outside nor formatting.
 func TestImportsRunOneWay(t *testing.T) {
 	out, err := exec.Command("go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...").Output()
 	if err != nil {
 		t.Fatal(err)
 	}
 	forbidden := map[string][]string{
-		"keeler/core":  {"keeler/wire", "keeler/app", "keeler/store", "keeler/api", "os", "io", "net", "fmt", "time", "log", "encoding", "database", "github.com"},
+		"keeler/core":  {"keeler/wire", "keeler/app", "keeler/store", "keeler/api", "os", "io", "net", "fmt", "log", "encoding", "database", "github.com"},
 		"keeler/wire":  {"keeler/app", "keeler/store", "keeler/api", "net", "os", "database", "github.com"},
 		"keeler/store": {"keeler/core", "keeler/wire", "keeler/app", "keeler/api", "net/http"},
 		"keeler/app":   {"keeler/api", "net/http", "gorm.io", "keeler/sim", "keeler/forecast"},
@@ -40,6 +46,38 @@ func TestImportsRunOneWay(t *testing.T) {
 	}
 	if len(seen) != len(forbidden) {
 		t.Errorf("only %v were found", seen)
+	}
+}
+
+// Core may reckon with dates and zones, but it asks no clock and reads no zone from disk.
+func TestCoreAsksNoClock(t *testing.T) {
+	allowed := []string{"Date", "Time", "Month", "Location", "UTC", "Unix", "Parse", "Duration", "Hour", "Minute", "Second"}
+	seen := 0
+	err := filepath.WalkDir("core", func(path string, entry fs.DirEntry, err error) error {
+		if err != nil || !strings.HasSuffix(path, ".go") {
+			return err
+		}
+		file, err := parser.ParseFile(token.NewFileSet(), path, nil, 0)
+		if err != nil {
+			return err
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			of, ok := n.(*ast.SelectorExpr)
+			if !ok {
+				return true
+			}
+			if name, ok := of.X.(*ast.Ident); ok && name.Name == "time" && name.Obj == nil {
+				seen++
+				if !slices.Contains(allowed, of.Sel.Name) {
+					t.Errorf("%s uses time.%s", path, of.Sel.Name)
+				}
+			}
+			return true
+		})
+		return nil
+	})
+	if err != nil || seen == 0 {
+		t.Errorf("%d uses of time, %v", seen, err)
 	}
 }
 

@@ -65,11 +65,12 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 		Now: a.clock().Format(workTime), PublicURL: a.set.PublicURL,
 	}
 	if m != nil {
+		out.Now = a.Desk(*m).worked().Format(workTime)
 		name, err := a.store.For(m.Operation).Name(ctx)
 		if err != nil {
 			return wire.Start{}, err
 		}
-		out.Me = &wire.Me{Login: m.Login, Role: string(m.Role), Operation: name}
+		out.Me = &wire.Me{Login: m.Login, Role: string(m.Role), Operation: name, TimeZone: a.Desk(*m).who.Zone.String()}
 		return out, nil
 	}
 	any, err := a.store.People().Any(ctx)

@@ -89,7 +89,7 @@ func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
 	if err != nil {
 		return wire.Application{}, err
 	}
-	return wire.ApplicationOf(row.Detail, plainLine(row)), nil
+	return wire.ApplicationOf(row.Detail, d.plainLine(row)), nil
 }
 
 // apply writes a line with all that goes with it; was is the line it amends.
@@ -328,12 +328,12 @@ func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Applic
 }
 
 // plainLine writes the columns of a line; its detail is the wire's own.
-func plainLine(r store.Application) wire.Application {
+func (d Desk) plainLine(r store.Application) wire.Application {
 	out := wire.Application{
 		ID: r.ID, ColonyID: r.ColonyID, YardID: r.YardID, Kind: r.Kind, Reason: r.Reason, Amount: r.Amount, Asked: r.Asked,
 		OpenS: float64(r.OpenS), Day: r.VisitDay.Format(dateForm), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
 		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: r.RuleWords,
-		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: r.GivenAt, By: r.Login,
+		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: d.local(r.GivenAt), By: r.Login,
 	}
 	if r.AmendsID != nil {
 		out.Amends = *r.AmendsID

@@ -41,7 +41,7 @@ func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, c
 	if err != nil {
 		return wire.Batch{}, false, err
 	}
-	row.MadeOn = d.app.clock().Format(workTime)
+	row.MadeOn = d.worked().Format(workTime)
 	row.CreatedAt = d.app.now().UTC().Truncate(time.Microsecond)
 
 	created, err = op.SaveBatch(ctx, row)
@@ -173,7 +173,7 @@ func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
 	made := composition(r)
 	return wire.BatchSummary{
 		Number: r.Number, State: r.State, Leftover: r.Leftover, Keeping: r.Keeping, OnHand: d.onHand(r, left),
-		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: r.CreatedAt,
+		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: d.local(r.CreatedAt),
 		VolumeML: r.VolumeML, Pieces: r.Pieces,
 		Composition: made, Strength: wire.StrengthOf(r.Method, made, r.VolumeML),
 		VoidedAt: r.VoidedAt, VoidReason: r.VoidReason,
@@ -215,7 +215,7 @@ func (d Desk) whole(ctx context.Context, r store.Batch) (wire.Batch, error) {
 		out.ParentID, out.ParentName = parent.ID, parent.Name
 	}
 	for i, m := range r.Remarks {
-		out.Remarks[i] = wire.Remark{ID: m.ID, Text: m.Text, At: m.CreatedAt}
+		out.Remarks[i] = wire.Remark{ID: m.ID, Text: m.Text, At: d.local(m.CreatedAt)}
 	}
 	return out, nil
 }

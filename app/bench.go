@@ -200,7 +200,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	for _, e := range w.run.Events {
 		out.Events = append(out.Events, wire.BenchEvent{
 			ID: e.ID, Kind: e.Kind, Act: e.Act, Load: e.LoadNo, Grams: e.Grams, Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer,
-			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: e.WorkedAt,
+			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: d.local(e.WorkedAt),
 		})
 	}
 	for _, o := range w.mixing.OffShelf(s, 0, w.batch.VolumeML) {

@@ -13,12 +13,11 @@ func readDay(field, text string, otherwise, last calendar.Day, l *fault.List) ca
 	if text == "" {
 		return otherwise
 	}
-	t, err := time.Parse(dateForm, text)
-	if err != nil || t.Year() < 1990 {
+	day, err := calendar.Parse(text)
+	if err != nil || day < calendar.Of(1990, 1, 1) {
 		l.Add(field, fault.NoDate)
 		return otherwise
 	}
-	day := dayOf(t)
 	if day > last {
 		l.Add(field, fault.Future)
 	}

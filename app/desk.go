@@ -3,6 +3,7 @@ package app
 import (
 	"context"
 	"time"
+	_ "time/tzdata" // zones are known wherever Keeler runs
 
 	"keeler/core/calendar"
 	"keeler/store"
@@ -29,6 +30,7 @@ type Member struct {
 	Login           string
 	Role            Role
 	Epoch           int
+	Zone            *time.Location // of the operation
 }
 
 // Desk is Keeler as one member has it: everything that belongs to an operation
@@ -40,7 +42,12 @@ type Desk struct {
 }
 
 // Desk opens the operation of a member.
-func (a *App) Desk(m Member) Desk { return Desk{app: a, op: a.store.For(m.Operation), who: m} }
+func (a *App) Desk(m Member) Desk {
+	if m.Zone == nil {
+		m.Zone = time.UTC
+	}
+	return Desk{app: a, op: a.store.For(m.Operation), who: m}
+}
 
 // Who is the member at the desk.
 func (d Desk) Who() Member { return d.who }
@@ -48,28 +55,36 @@ func (d Desk) Who() Member { return d.who }
 // stamp is now as it is kept.
 func (d Desk) stamp() time.Time { return d.app.now().UTC().Truncate(time.Microsecond) }
 
+// worked is now by the clock of the work, where the operation is.
+func (d Desk) worked() time.Time { return d.local(d.app.clock()) }
+
+// local is an instant as it is told in the operation.
+func (d Desk) local(t time.Time) time.Time { return t.In(d.who.Zone) }
+
 // today is the day of the work.
-func (d Desk) today() calendar.Day { return dayOf(d.app.clock()) }
+func (d Desk) today() calendar.Day { return calendar.On(d.worked()) }
 
 // dateForm is how a day is written.
 const dateForm = "2006-01-02"
 
-func dayOf(t time.Time) calendar.Day { return calendar.Of(t.Year(), int(t.Month()), t.Day()) }
+// dayOf and timeOf turn a day into the DATE of a column and back.
+func dayOf(t time.Time) calendar.Day { return calendar.On(t) }
 
-func timeOf(d calendar.Day) time.Time {
-	y, m, day := d.Date()
-	return time.Date(y, time.Month(m), day, 0, 0, 0, 0, time.UTC)
-}
+func timeOf(d calendar.Day) time.Time { return d.Begins(time.UTC) }
 
-func written(d calendar.Day) string { return timeOf(d).Format(dateForm) }
+func written(d calendar.Day) string { return d.String() }
 
 // MemberOf finds a person's place in an operation, or with operation 0 in the
 // first that the person joined.
 func (a *App) MemberOf(ctx context.Context, user, operation uint64) (Member, error) {
 	m, err := a.store.People().Member(ctx, user, operation)
-	return member(m), err
-}
-
-func member(m store.Member) Member {
-	return Member{User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch}
+	if err != nil {
+		return Member{}, err
+	}
+	name, err := a.store.For(m.OperationID).TimeZone(ctx)
+	if err != nil {
+		return Member{}, err
+	}
+	zone, err := time.LoadLocation(name)
+	return Member{User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch, Zone: zone}, err
 }

@@ -306,7 +306,7 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 	}
 	done, err := d.op.DoneOf(ctx, ids)
 	return func(r store.Job) wire.Job {
-		out := jobOf(r, colonies)
+		out := d.jobOf(r, colonies)
 		for i, day := range out.Days {
 			out.Days[i].Done = done[r.ID][day.Day]
 		}
@@ -323,8 +323,8 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 	}, err
 }
 
-func jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
-	out := wire.Job{CreatedAt: r.CreatedAt.Format(workTime)}
+func (d Desk) jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
+	out := wire.Job{CreatedAt: d.local(r.CreatedAt).Format(workTime)}
 	out.SaveJob = wire.SaveJob{
 		ID: r.ID, Name: r.Name, Method: r.Method, Under: r.Protocol, RuleKind: r.RuleKind, Rule: r.RuleWords,
 		People: r.People, Colonies: make([]wire.JobColony, len(r.Colonies)),

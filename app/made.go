@@ -55,7 +55,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 	if err := d.offShelf(ctx, op, w, s, pieces); err != nil {
 		return err
 	}
-	out := store.Finished{State: store.IsMade, VolumeML: volume, Pieces: pieces, Keeping: e.Keeping, UseBy: useBy, MadeOn: d.app.clock().Format(workTime)}
+	out := store.Finished{State: store.IsMade, VolumeML: volume, Pieces: pieces, Keeping: e.Keeping, UseBy: useBy, MadeOn: d.worked().Format(workTime)}
 	if w.mixing.Measure != mixing.Unmeasured {
 		out.Components = parts(made)
 	}
@@ -198,7 +198,7 @@ func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest c
 	}
 	row := &store.Batch{
 		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: wire.Strip, ParentID: &w.batch.ID, Leftover: true,
-		MadeOn: d.app.clock().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
+		MadeOn: d.worked().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: w.batch.Inputs, Answer: w.batch.Answer,
 		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: useBy, Components: parts(rest),
 	}

@@ -68,6 +68,10 @@ func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	if err != nil {
 		return Member{}, err
 	}
+	zone, err := time.LoadLocation(in.TimeZone)
+	if err != nil || zone == time.Local {
+		return Member{}, fault.List{{Field: "time_zone", Reason: fault.Unknown}}
+	}
 	if any, err := a.store.People().Any(ctx); err != nil || any {
 		return Member{}, errors.Join(err, ErrForbidden)
 	}
@@ -75,7 +79,7 @@ func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	if u.PasswordHash, err = hash(in.Password); err != nil {
 		return Member{}, err
 	}
-	if err := a.store.People().Claim(ctx, store.FirstOperation, name, &u); errors.Is(err, store.ErrTaken) {
+	if err := a.store.People().Claim(ctx, store.FirstOperation, name, zone.String(), &u); errors.Is(err, store.ErrTaken) {
 		return Member{}, ErrForbidden
 	} else if err != nil {
 		return Member{}, err
@@ -116,7 +120,7 @@ const DemoLogin = "Demo keeper"
 // SeedOwner makes an owner of the first operation whom no password lets in.
 func (a *App) SeedOwner(ctx context.Context, login, operation string) (Member, error) {
 	u := store.User{Login: login, Epoch: 1, CreatedAt: a.now().UTC()}
-	err := a.store.People().Claim(ctx, store.FirstOperation, operation, &u)
+	err := a.store.People().Claim(ctx, store.FirstOperation, operation, time.UTC.String(), &u)
 	if errors.Is(err, store.ErrTaken) {
 		if u, err = a.store.People().ByLogin(ctx, login); err != nil {
 			return Member{}, err
@@ -215,12 +219,12 @@ func (d Desk) People(ctx context.Context) (wire.People, error) {
 	}
 	out.Members = make([]wire.Person, len(members))
 	for i, m := range members {
-		out.Members[i] = wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: m.JoinedAt, Me: m.UserID == d.who.User}
+		out.Members[i] = wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: d.local(m.JoinedAt), Me: m.UserID == d.who.User}
 	}
 	open, err := d.op.Invitations(ctx, d.stamp())
 	out.Invitations = make([]wire.Invitation, len(open))
 	for i, v := range open {
-		out.Invitations[i] = wire.Invitation{ID: v.ID, Role: v.Role, Note: v.Note, ExpiresAt: v.ExpiresAt}
+		out.Invitations[i] = wire.Invitation{ID: v.ID, Role: v.Role, Note: v.Note, ExpiresAt: d.local(v.ExpiresAt)}
 	}
 	return out, err
 }
@@ -235,7 +239,7 @@ func (d Desk) Invite(ctx context.Context, in wire.Invite) (wire.Invitation, erro
 	if err := d.op.Invite(ctx, i); err != nil {
 		return wire.Invitation{}, err
 	}
-	return wire.Invitation{ID: i.ID, Role: i.Role, Note: i.Note, ExpiresAt: i.ExpiresAt, Token: token}, nil
+	return wire.Invitation{ID: i.ID, Role: i.Role, Note: i.Note, ExpiresAt: d.local(i.ExpiresAt), Token: token}, nil
 }
 
 // Uninvite takes an invitation back.

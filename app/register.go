@@ -61,11 +61,11 @@ func (d Desk) lines(q RegisterQuery) (store.Asked, error) {
 	var l fault.List
 	out := store.Asked{Colony: q.Colony, Yard: q.Yard, Batch: q.Batch, Method: q.Method, Oldest: q.Oldest}
 	if q.From != "" {
-		from := timeOf(readDay("from", q.From, 0, d.today()+366, &l))
+		from := readDay("from", q.From, 0, d.today()+366, &l).Begins(d.who.Zone).UTC()
 		out.From = &from
 	}
 	if q.To != "" {
-		to := timeOf(readDay("to", q.To, 0, d.today()+366, &l) + 1)
+		to := (readDay("to", q.To, 0, d.today()+366, &l) + 1).Begins(d.who.Zone).UTC()
 		out.To = &to
 	}
 	if q.Group != "" {
@@ -124,7 +124,7 @@ func (d Desk) registered(ctx context.Context, rows []store.Application) ([]wire.
 	}
 	out := make([]wire.Application, len(rows))
 	for i, r := range rows {
-		out[i] = wire.ApplicationOf(r.Detail, plainLine(r))
+		out[i] = wire.ApplicationOf(r.Detail, d.plainLine(r))
 		if r.BatchID != nil {
 			out[i].Lots = lots[*r.BatchID]
 		}

@@ -163,7 +163,7 @@ func (d Desk) entries(rows []store.StockEntry) []wire.StockEntry {
 		}
 		out[i] = wire.StockEntry{
 			ID: r.ID, Kind: r.Kind, Amount: wire.Round(amount), Reason: r.Reason, Change: wire.Round(r.Amount),
-			LeftBefore: wire.Round(r.LeftBefore), Colony: r.Colony, At: r.WorkedAt, By: r.Login,
+			LeftBefore: wire.Round(r.LeftBefore), Colony: r.Colony, At: d.local(r.WorkedAt), By: r.Login,
 		}
 		if r.ColonyID != nil {
 			out[i].ColonyID = *r.ColonyID

@@ -4,7 +4,6 @@ import (
 	"context"
 	"slices"
 	"strings"
-	"time"
 
 	"github.com/google/uuid"
 
@@ -16,14 +15,11 @@ import (
 	"keeler/wire"
 )
 
-// noon is the hour of what was written down by its day alone.
-const noon = 12 * time.Hour
-
 // noted is a line of the register that belongs to no job.
 func (d Desk) noted(id string, kind treatment.Kind, colony store.Colony, m, product string, on calendar.Day) store.Application {
 	return store.Application{
 		ID: id, VisitDay: timeOf(on), ColonyID: colony.ID, YardID: colony.YardID, Kind: string(kind), Method: m, Product: product,
-		Detail: []byte("{}"), GivenAt: timeOf(on).Add(noon), UserID: d.who.User, CreatedAt: d.stamp(),
+		Detail: []byte("{}"), GivenAt: on.Noon(d.who.Zone).UTC(), UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 }
 

@@ -212,7 +212,7 @@ func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) 
 	}
 	out := make([]wire.Application, len(rows))
 	for i, r := range rows {
-		out[i] = wire.ApplicationOf(r.Detail, plainLine(r))
+		out[i] = wire.ApplicationOf(r.Detail, d.plainLine(r))
 		if r.Kind == string(treatment.Given) && given[r.ColonyID] > 1 {
 			out[i].Flags = append(out[i].Flags, twice)
 		}

@@ -82,10 +82,9 @@ func (c *Client) Forecast(ctx context.Context, place string, latitude float64, f
 }
 
 func (c *Client) ask(ctx context.Context, k key) (fit.Forecast, error) {
-	y, m, d := k.from.Date()
 	q := url.Values{
 		"place": {k.place}, "latitude": {strconv.FormatFloat(k.latitude, 'f', -1, 64)},
-		"from": {fmt.Sprintf("%04d-%02d-%02d", y, m, d)},
+		"from": {k.from.String()},
 	}
 	request, err := http.NewRequestWithContext(ctx, http.MethodGet, c.base+"/forecast?"+q.Encode(), nil)
 	if err != nil {
@@ -129,7 +128,7 @@ func read(r io.Reader) (fit.Forecast, error) {
 			return nil, fmt.Errorf("forecast: %s cannot be", h.Time)
 		}
 		out[i] = fit.Hour{
-			Day: calendar.Of(at.Year(), int(at.Month()), at.Day()), Hour: at.Hour(),
+			Day: calendar.On(at), Hour: at.Hour(),
 			TempC: h.TempC, WindMS: h.WindMS, GustMS: h.GustMS, Rain: h.RainMM,
 		}
 	}

@@ -70,11 +70,12 @@ func (p People) Member(ctx context.Context, user, operation uint64) (Member, err
 	return first[Member](q.Order("members.joined_at"))
 }
 
-// Claim makes a user the owner of an operation that has nobody yet.
-func (p People) Claim(ctx context.Context, operation uint64, name string, u *User) error {
+// Claim makes a user the owner of an operation that has nobody yet, named so, in a time
+// zone.
+func (p People) Claim(ctx context.Context, operation uint64, name, zone string, u *User) error {
 	return p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
 		// The operation's row serialises two who come at once.
-		if err := tx.Exec("UPDATE operations SET name = ? WHERE id = ?", name, operation).Error; err != nil {
+		if err := tx.Exec("UPDATE operations SET name = ?, time_zone = ? WHERE id = ?", name, zone, operation).Error; err != nil {
 			return err
 		}
 		if err := tx.Exec("SELECT id FROM operations WHERE id = ? FOR UPDATE", operation).Error; err != nil {
@@ -170,6 +171,13 @@ func (o Operation) Name(ctx context.Context) (string, error) {
 	var name string
 	err := o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Pluck("name", &name).Error
 	return name, err
+}
+
+// TimeZone is the IANA name of the zone whose days are the operation's.
+func (o Operation) TimeZone(ctx context.Context) (string, error) {
+	var zone string
+	err := o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Pluck("time_zone", &zone).Error
+	return zone, err
 }
 
 // Members lists the people of the operation.

@@ -20,7 +20,7 @@ func TestClaimAtOnce(t *testing.T) {
 	for i := range 8 {
 		all.Go(func() {
 			name := fmt.Sprint("first ", i)
-			if err := s.People().Claim(t.Context(), FirstOperation, "Quay", user(name)); err == nil {
+			if err := s.People().Claim(t.Context(), FirstOperation, "Quay", "UTC", user(name)); err == nil {
 				won <- name
 			} else if !errors.Is(err, ErrTaken) {
 				t.Errorf("%s: %v", name, err)
@@ -91,7 +91,7 @@ func TestJoinAtOnce(t *testing.T) {
 func TestLoginsAndFailures(t *testing.T) {
 	s := open(t)
 	p := s.People()
-	if err := p.Claim(t.Context(), FirstOperation, "Quay", user("Anna@quay.example")); err != nil {
+	if err := p.Claim(t.Context(), FirstOperation, "Quay", "UTC", user("Anna@quay.example")); err != nil {
 		t.Fatal(err)
 	}
 	if u, err := p.ByLogin(t.Context(), "ANNA@Quay.example"); err != nil || u.Login != "Anna@quay.example" {
@@ -130,7 +130,7 @@ func TestMemberOfSeveral(t *testing.T) {
 	s := open(t)
 	first, second := operation(t, s), operation(t, s)
 	u := user("Everywhere")
-	if err := s.People().Claim(t.Context(), first.id, "First", u); err != nil {
+	if err := s.People().Claim(t.Context(), first.id, "First", "UTC", u); err != nil {
 		t.Fatal(err)
 	}
 	if err := second.Invite(t.Context(), Invitation{ID: id("1"), TokenHash: "in", Role: "viewer", CreatedAt: noon, ExpiresAt: noon.Add(time.Hour)}); err != nil {

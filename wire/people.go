@@ -23,6 +23,7 @@ type Me struct {
 	Login     string `json:"login"`
 	Role      string `json:"role" enum:"owner,keeper,helper,viewer"`
 	Operation string `json:"operation" doc:"What the operation is called."`
+	TimeZone  string `json:"time_zone" doc:"IANA name of the zone whose days are the operation's."`
 }
 
 // SignIn is a name and its password.
@@ -36,6 +37,7 @@ type Claim struct {
 	Operation string `json:"operation" maxLength:"120" doc:"What the operation is called: a keeper, a crew, an association."`
 	Login     string `json:"login" maxLength:"190" doc:"E-mail or name to sign in with."`
 	Password  string `json:"password" maxLength:"200" doc:"10 characters at least."`
+	TimeZone  string `json:"time_zone,omitempty" maxLength:"64" doc:"IANA name of the zone whose days are the operation's; UTC when left out."`
 }
 
 // ChangePassword asks for another password.

@@ -1,43 +1,51 @@
 // Package calendar counts days and tells the season of one, without a clock.
 package calendar
 
+import "time"
+
 // Day is a date, as days since 1970-01-01 where the yard is.
 type Day int
 
+const secondsADay = 24 * 60 * 60
+
 // Of gives the day of a date of the Gregorian calendar; month 1 to 12.
 func Of(year, month, day int) Day {
-	// Years begin in March here, so that the leap day is a year's last.
-	y, m := year, month-3
-	if m < 0 {
-		y, m = y-1, m+12
-	}
-	era := floor(y, 400)
-	ofEra := y - era*400
-	ofYear := (153*m+2)/5 + day - 1
-	return Day(era*146097 + ofEra*365 + ofEra/4 - ofEra/100 + ofYear - 719468)
+	return Day(time.Date(year, time.Month(month), day, 0, 0, 0, 0, time.UTC).Unix() / secondsADay)
+}
+
+// On gives the day that an instant lies in, by the time's own zone.
+func On(t time.Time) Day {
+	year, month, day := t.Date()
+	return Of(year, int(month), day)
 }
 
 // Date is the reverse of Of.
 func (d Day) Date() (year, month, day int) {
-	z := int(d) + 719468
-	era := floor(z, 146097)
-	ofEra := z - era*146097
-	y := (ofEra - ofEra/1460 + ofEra/36524 - ofEra/146096) / 365
-	ofYear := ofEra - (365*y + y/4 - y/100)
-	m := (5*ofYear + 2) / 153
-	day = ofYear - (153*m+2)/5 + 1
-	year, month = y+era*400, m+3
-	if month > 12 {
-		year, month = year+1, month-12
-	}
-	return year, month, day
+	year, m, day := d.Begins(time.UTC).Date()
+	return year, int(m), day
 }
 
-func floor(a, b int) int {
-	if a < 0 {
-		return (a - b + 1) / b
-	}
-	return a / b
+// Begins is the first instant of the day in a zone.
+func (d Day) Begins(zone *time.Location) time.Time {
+	t := time.Unix(int64(d)*secondsADay, 0).UTC()
+	return time.Date(t.Year(), t.Month(), t.Day(), 0, 0, 0, 0, zone)
+}
+
+// Noon is the middle of the day in a zone, for what is known by its day alone.
+func (d Day) Noon(zone *time.Location) time.Time {
+	year, month, day := d.Date()
+	return time.Date(year, time.Month(month), day, 12, 0, 0, 0, zone)
+}
+
+// layout is how a day is written.
+const layout = "2006-01-02"
+
+func (d Day) String() string { return d.Begins(time.UTC).Format(layout) }
+
+// Parse reads a day as String writes it.
+func Parse(text string) (Day, error) {
+	t, err := time.Parse(layout, text)
+	return On(t), err
 }
 
 // Season is a part of the bees' year.

@@ -1,6 +1,6 @@
 package calendar
 
-import "strconv"
+import "time"
 
 // Span is a part of every year, both days within it; it may lie across the turn of
 // the year. The zero Span holds no day.
@@ -46,12 +46,6 @@ func ReadSpan(from, to string) (s Span, ok bool) {
 }
 
 func monthDay(text string) (month, day int, ok bool) {
-	if len(text) != 5 || text[2] != '-' {
-		return 0, 0, false
-	}
-	month, err := strconv.Atoi(text[:2])
-	day, err2 := strconv.Atoi(text[3:])
-	// 2000 had a 29th of February.
-	_, m, d := Of(2000, month, day).Date()
-	return month, day, err == nil && err2 == nil && month >= 1 && month <= 12 && m == month && d == day
+	t, err := time.Parse("01-02", text) // of a leap year
+	return int(t.Month()), t.Day(), err == nil && len(text) == len("01-02")
 }

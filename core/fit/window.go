@@ -162,7 +162,7 @@ func (o *Outlook) night(f Forecast, on calendar.Day) {
 			hours++
 		}
 	}
-	o.NightKnown = hours == 24-from+to
+	o.NightKnown = hours >= 24-from+to-1 // one less in the night in which clocks go forward
 }
 
 // gather joins the hours that will do into windows.

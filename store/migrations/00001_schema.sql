@@ -6,6 +6,7 @@
 CREATE TABLE operations (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   name VARCHAR(120) NOT NULL,
+  time_zone VARCHAR(64) NOT NULL DEFAULT 'UTC' COMMENT 'by its IANA name: its days are days there',
   created_at DATETIME(6) NOT NULL
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 INSERT INTO operations (id, name, created_at) VALUES (1, '', UTC_TIMESTAMP(6));

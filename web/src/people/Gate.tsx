@@ -79,9 +79,12 @@ function SignIn({ demo }: { demo: boolean }) {
   )
 }
 
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone
+const zones = [...new Set([here, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
+
 function Claim() {
   const enter = useEnter()
-  const [form, setForm] = useState({ operation: '', login: '', password: '' })
+  const [form, setForm] = useState({ operation: '', login: '', password: '', time_zone: here })
   const claiming = useSaving(async () => (await client.POST('/api/claim', { body: form })).data, enter)
   return (
     <main className={styles.gate}>
@@ -106,6 +109,19 @@ function Claim() {
           faults={claiming.faults}
           onChange={(login, password) => setForm({ ...form, login, password })}
         />
+        <TextField
+          select
+          label={text.timeZone}
+          value={form.time_zone}
+          error={'time_zone' in claiming.faults}
+          helperText={claiming.faults['time_zone'] ?? text.timeZoneHint}
+          slotProps={{ select: { native: true } }}
+          onChange={(e) => setForm({ ...form, time_zone: e.target.value })}
+        >
+          {zones.map((z) => (
+            <option key={z}>{z}</option>
+          ))}
+        </TextField>
         <Said message={Object.keys(claiming.faults).length > 0 ? undefined : claiming.message} />
         <Button type="submit" size="large" variant="contained" disabled={claiming.busy}>
           {text.begin}

@@ -13,6 +13,8 @@ export const text = {
   claimWhy: 'Nobody has signed in to this Keeler yet. You become its owner, and can then invite others.',
   operation: 'What is the operation called?',
   operationHint: 'You alone, a crew, an association.',
+  timeZone: 'Time zone',
+  timeZoneHint: 'Where your yards are: every day in your records is a day there.',
   begin: 'Begin',
   join: (operation: string, role: string) => `Join ${operation} as ${role}`,
   joinWhy: 'Choose a name and a password. Who has an account here already gives that one.',

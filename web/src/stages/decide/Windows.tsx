@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { weekday } from '../../shell/day'
 import styles from './decide.module.css'
 import { text } from './text'
 
@@ -30,7 +31,7 @@ export function Windows({ title, outlook, day, today, pick }: Props) {
             data-day={d.day}
             onClick={() => pick(d.day)}
           >
-            <b>{d.day === today ? text.today : short(d.day)}</b>
+            <b>{d.day === today ? text.today : weekday(d.day)}</b>
             <small>{d.known ? text.degrees(d.low_c, d.high_c) : ''}</small>
             {d.windows ? (
               <>
@@ -63,5 +64,3 @@ export function Windows({ title, outlook, day, today, pick }: Props) {
     </div>
   )
 }
-
-const short = (day: string) => new Date(day).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric' })
