@@ -24,9 +24,16 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 	if err != nil {
 		return wire.Sent{}, err
 	}
+	colonies := make([]string, len(in.Applications))
+	for i, a := range in.Applications {
+		colonies[i] = a.ColonyID
+	}
+	if err := d.beside(ctx, &v, colonies); err != nil {
+		return wire.Sent{}, err
+	}
 	out := wire.Sent{Results: make([]wire.Applied, len(in.Applications))}
 	for i, a := range in.Applications {
-		out.Results[i] = wire.Applied{ID: a.ID, State: "kept"}
+		out.Results[i] = wire.Applied{ID: a.ID, State: "saved"}
 		done, err := d.apply(ctx, v, a, nil)
 		var l fault.List
 		switch {
@@ -41,8 +48,19 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 		}
 	}
 	d.ring(job)
-	out.Round, err = d.roundOf(ctx, v)
+	if out.Records, err = d.visited(ctx, v); err != nil {
+		return out, err
+	}
+	out.Batches, err = d.pourable(ctx, v)
 	return out, err
+}
+
+// beside adds to a visit what lines of some colonies are held against.
+func (d Desk) beside(ctx context.Context, v *visit, colonies []string) error {
+	if err := d.around(ctx, v, colonies); err != nil {
+		return err
+	}
+	return d.stopAt(ctx, v, false)
 }
 
 // Amend corrects a line of the register: the old one stays, marked as amended.
@@ -60,6 +78,9 @@ func (d Desk) Amend(ctx context.Context, id string, in wire.Application) (wire.A
 		return wire.Application{}, err
 	}
 	in.ColonyID = was.ColonyID
+	if err := d.beside(ctx, &v, []string{in.ColonyID}); err != nil {
+		return wire.Application{}, err
+	}
 	if _, err := d.apply(ctx, v, in, &was); err != nil {
 		return wire.Application{}, err
 	}

@@ -41,7 +41,7 @@ func TestRoundOfAcid(t *testing.T) {
 		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch, ByHand: true, Amount: 8, Asked: 8},
 		{ID: uuid.NewString(), ColonyID: hives[1], Kind: "given", BatchID: batch, ByHand: true, Amount: 20, Asked: 8},
 	}})
-	if err != nil || off(sent.Round.Records[0].FormicMg, 8*685.5, 20) || sent.Round.Records[0].OADMg != 0 || sent.Round.Records[1].Flags[0] != "too_much" {
+	if err != nil || off(sent.Records[0].FormicMg, 8*685.5, 20) || sent.Records[0].OADMg != 0 || sent.Records[1].Flags[0] != "too_much" {
 		t.Fatalf("%+v %v", sent, err)
 	}
 	l, err := d.Ledger(t.Context(), batch)

@@ -388,9 +388,13 @@ func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, er
 		}
 		card = &c
 	}
+	return recipeOf(job, colonies, card), nil
+}
+
+func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.JobRecipe {
 	return wire.JobRecipe{
 		Place: job.Name, Rule: wire.RuleWords(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
-	}, nil
+	}
 }
 
 // onBench puts colonies on the bench in the order of the job; one that has ended

@@ -3,7 +3,6 @@ package app
 import (
 	"cmp"
 	"context"
-	"keeler/core/stock"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
@@ -20,9 +19,6 @@ func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) 
 	}
 	out := []wire.RoundBatch{}
 	for _, r := range rows {
-		if r.State == store.IsMade && r.Left <= 0 && !stock.ToReconcile(r.Left) {
-			continue
-		}
 		b := d.roundBatch(r.Batch, r.Left)
 		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.meantMg)
 		out = append(out, b)

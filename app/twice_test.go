@@ -45,10 +45,10 @@ func TestOneMorningOneDose(t *testing.T) {
 	sent, err := v.d.Apply(t.Context(), second, outOn, wire.Applications{Applications: []wire.Application{
 		{ID: uuid.NewString(), ColonyID: first, Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, Against: "the first ran off"},
 	}})
-	if err != nil || sent.Results[0].State != "kept" {
+	if err != nil || sent.Results[0].State != "saved" {
 		t.Fatalf("%+v %v", sent, err)
 	}
-	if line := sent.Round.Records[0]; !slices.Contains(line.Flags, "again") || line.Override != "the first ran off" {
+	if line := sent.Records[0]; !slices.Contains(line.Flags, "again") || line.Override != "the first ran off" {
 		t.Errorf("a second dose of another job: %+v", line)
 	}
 	// The job's own dose stops nobody in its own round.
@@ -115,12 +115,12 @@ func TestOnlyWhatWasMadeIsPoured(t *testing.T) {
 	}
 	given := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30}
 	sent, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{given}})
-	if err != nil || !slices.Contains(sent.Round.Records[0].Flags, "not_made") || sent.Round.Batches[0].Made {
+	if err != nil || !slices.Contains(sent.Records[0].Flags, "not_made") || sent.Batches[0].Made {
 		t.Errorf("poured without a word: %+v %v", sent, err)
 	}
 	given.ID, given.ColonyID, given.ByHand = uuid.NewString(), v.hives[1], true
 	sent, err = v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{given}})
-	if err != nil || slices.Contains(sent.Round.Records[1].Flags, "not_made") || !sent.Round.Records[1].ByHand || !sent.Round.Batches[0].Made {
+	if err != nil || slices.Contains(sent.Records[1].Flags, "not_made") || !sent.Records[1].ByHand || !sent.Batches[0].Made {
 		t.Errorf("mixed without the bench: %+v %v", sent, err)
 	}
 	l, err := v.d.Ledger(t.Context(), v.batch)
@@ -184,12 +184,13 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	line := sent.Round.Records[0]
+	line := sent.Records[0]
 	if off(line.OADMg, 468, 0.1) || off(line.FormicMg, 60, 0.1) || line.Product != "Two acids" || line.Withdrawal != 14 || len(line.Flags) != 0 {
 		t.Errorf("%+v", line)
 	}
-	if sent.Round.Gear[0] != "butyl_gloves" || off(sent.Round.MeantMg, 44, 0.01) {
-		t.Errorf("gear %v, meant %v mg", sent.Round.Gear, sent.Round.MeantMg)
+	r, err := d.Round(t.Context(), job.ID, outOn)
+	if err != nil || r.Gear[0] != "butyl_gloves" || off(r.MeantMg, 44, 0.01) {
+		t.Errorf("gear %v, meant %v mg: %v", r.Gear, r.MeantMg, err)
 	}
 }
 
@@ -212,8 +213,8 @@ func TestRuleAndProductAgree(t *testing.T) {
 		sent, err := d.Apply(t.Context(), job.ID, outOn, wire.Applications{Applications: []wire.Application{
 			{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch.ID, ByHand: true, Amount: 30},
 		}})
-		if err != nil || sent.Round.Records[0].Product != c.product {
-			t.Errorf("%+v: %+v %v", c, sent.Round.Records, err)
+		if err != nil || sent.Records[0].Product != c.product {
+			t.Errorf("%+v: %+v %v", c, sent.Records, err)
 		}
 	}
 }
@@ -229,7 +230,7 @@ func TestDeadOnTheRound(t *testing.T) {
 	dead := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "skipped", Reason: "dead", Close: true}
 	got, _ := v.sends(dead)
 	c, err := v.d.Colony(t.Context(), v.hives[0])
-	if err != nil || got.State != "kept" || c.EndedOn != outOn || c.EndReason != "dead" {
+	if err != nil || got.State != "saved" || c.EndedOn != outOn || c.EndReason != "dead" {
 		t.Fatalf("%+v %+v %v", got, c.ColonyRecord, err)
 	}
 	matrix, err := v.d.Decide(t.Context(), Question{})

@@ -22,6 +22,12 @@ func (d Desk) Round(ctx context.Context, job, day string) (wire.RoundDay, error)
 	if err != nil {
 		return wire.RoundDay{}, err
 	}
+	if err := d.around(ctx, &v, slices.Collect(maps.Keys(v.colonies))); err != nil {
+		return wire.RoundDay{}, err
+	}
+	if err := d.stopAt(ctx, &v, true); err != nil {
+		return wire.RoundDay{}, err
+	}
 	return d.roundOf(ctx, v)
 }
 
@@ -59,15 +65,14 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 			v.colonies[c.ColonyID] = c
 		}
 	}
-	recipeDay := written(v.day)
-	if len(v.colonies) == 0 && v.job.Method != wire.Dribble { // a later day: what was put in is taken out
-		v.later, recipeDay = true, ""
+	if len(v.colonies) == 0 && method.Name(v.job.Method).Stays() { // a later day: what was put in is taken out
+		v.later = true
 		for _, c := range v.job.Colonies {
 			v.colonies[c.ColonyID] = c
 		}
 	}
-	if v.recipe, err = d.JobRecipe(ctx, id, recipeDay); err != nil {
-		return v, err
+	if len(v.colonies) == 0 {
+		return v, fault.List{{Field: "day", Reason: fault.Unknown}}
 	}
 	under := v.job.Protocol
 	if v.job.CardID != nil {
@@ -78,13 +83,13 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 		return v, err
 	}
 	v.card, v.chosen = chosen.card, chosen
+	v.recipe = recipeOf(v.job, nil, v.card)
 	v.capML, v.meantMg = v.recipe.Recipe.CapML(), v.recipe.Recipe.MeantMg()
-	return v, d.around(ctx, &v)
+	return v, nil
 }
 
-// around adds what bears on the visit besides its job: the season of its yard, what the
-// colonies were given before, and the jobs that they are in.
-func (d Desk) around(ctx context.Context, v *visit) error {
+// around adds some colonies of the visit with their yards, and the conditions there.
+func (d Desk) around(ctx context.Context, v *visit, colonies []string) error {
 	yards, err := d.op.Yards(ctx)
 	if err != nil {
 		return err
@@ -92,7 +97,7 @@ func (d Desk) around(ctx context.Context, v *visit) error {
 	for _, y := range yards {
 		v.yards[y.ID] = y
 	}
-	if v.rows, err = d.op.ColoniesAmong(ctx, slices.Collect(maps.Keys(v.colonies))); err != nil {
+	if v.rows, err = d.op.ColoniesAmong(ctx, colonies); err != nil {
 		return err
 	}
 	place := map[string]int{}
@@ -106,6 +111,12 @@ func (d Desk) around(ctx context.Context, v *visit) error {
 		v.latitude = v.yards[v.rows[0].YardID].Latitude
 	}
 	v.under = v.chosen.on(v.day, v.latitude)
+	return nil
+}
+
+// stopAt finds what to stop at before anything is given: the same acid given before, and
+// with jobs, other open jobs that the colonies are in.
+func (d Desk) stopAt(ctx context.Context, v *visit, jobs bool) error {
 	if v.later {
 		return nil
 	}
@@ -117,22 +128,22 @@ func (d Desk) around(ctx context.Context, v *visit) error {
 	for i, r := range v.rows {
 		all[i] = begin(r, h.colony(r.ID))
 	}
-	if err := d.withJobs(ctx, all, v.job.ID); err != nil {
-		return err
+	if jobs {
+		if err := d.withJobs(ctx, all, v.job.ID); err != nil {
+			return err
+		}
 	}
-	own, err := d.op.Visited(ctx, v.job.ID, timeOf(v.day))
-	if err != nil {
-		return err
-	}
-	mine := map[string]bool{}
-	for _, a := range own {
-		mine[a.ID] = true
+	own := map[string]bool{} // what this visit gave stops nobody
+	for _, a := range h.given.Applications {
+		for _, given := range a {
+			own[given.ID] = own[given.ID] || given.Job == v.job.ID && given.On == v.day
+		}
 	}
 	v.stops = map[string][]wire.Stop{}
 	for _, k := range all {
 		c := v.chosen.caseOf(v.day, v.yards[k.row.YardID], nil)
 		c.Colony = k.bees
-		c.Colony.Treatments = slices.DeleteFunc(c.Colony.Treatments, func(t treatment.Treatment) bool { return mine[t.ID] })
+		c.Colony.Treatments = slices.DeleteFunc(c.Colony.Treatments, func(t treatment.Treatment) bool { return own[t.ID] })
 		v.stops[k.row.ID] = stopsOf(c)
 	}
 	return nil

@@ -64,7 +64,7 @@ func TestDaysAreTheOperations(t *testing.T) {
 		id := uuid.NewString()
 		on := moved(t, d, utc)
 		sent, err := on.Apply(t.Context(), job.ID, "2026-09-28", wire.Applications{Applications: []wire.Application{{ID: id, ColonyID: hive.ID, Kind: "given", Amount: 5}}})
-		if err != nil || sent.Results[0].State != "kept" {
+		if err != nil || sent.Results[0].State != "saved" {
 			t.Fatalf("%s: %+v %v", utc, sent.Results, err)
 		}
 		line, err := on.line(t.Context(), id)

@@ -45,6 +45,16 @@ func (c crew) send(path, kind string, body []byte) ([]byte, error) {
 	return out, err
 }
 
+// get reads an answer.
+func (c crew) get(path string, into any) error {
+	response, err := c.client.Get(c.URL + path)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = response.Body.Close() }()
+	return json.NewDecoder(response.Body).Decode(into)
+}
+
 func (c crew) post(path string, body any) error {
 	raw, err := json.Marshal(body)
 	if err != nil {
@@ -179,7 +189,7 @@ func (c crew) drawn() (time.Duration, error) {
 	if err := chromedp.Do(ctx, browser.Desk, chromedp.Navigate(c.URL),
 		chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' },
 			body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) }).then(() => undefined)`, chromedp.EvalAwaitPromise),
-		chromedp.Navigate(c.URL+"/lines"), chromedp.WaitVisible(chromedp.CSS("main form, main input")),
+		chromedp.Navigate(c.URL+"/thresholds"), chromedp.WaitVisible(chromedp.CSS("main form, main input")),
 	); err != nil {
 		return 0, err
 	}

@@ -133,15 +133,17 @@ type Jar struct {
 // recent is how many of the newest batches are looked through for what is still poured.
 const recent = 60
 
-// Pourable lists the newest batches of a method that were planned or made and are not
-// void, without what pots left over.
+// Pourable lists of the newest batches of a method those that were planned, or made and
+// not used up; none that is void, or what a pot left over.
 func (o Operation) Pourable(ctx context.Context, method string) ([]Jar, error) {
 	var out []Jar
-	err := o.own(ctx).Model(&Batch{}).Omit("inputs", "answer").Preload("Components").
-		Select(`*, COALESCE((SELECT e.left_before + e.amount FROM stock_entries e
-			WHERE e.operation_id = batches.operation_id AND e.batch_id = batches.id ORDER BY e.seq DESC LIMIT 1), 0) AS `+"`left`").
-		Where("method = ? AND NOT leftover AND voided_at IS NULL AND state IN (?, ?)", method, Planned, IsMade).
-		Order("created_at DESC, id").Limit(recent).Find(&out).Error
+	newest := o.own(ctx).Model(&Batch{}).Where("method = ? AND leftover = 0 AND voided_at IS NULL AND state IN (?, ?)", method, Planned, IsMade).
+		Select("operation_id", "id", "number", "name", "method", "created_at", "made_on", "volume_ml", "pieces", "state", "unit", "use_by").
+		Order("created_at DESC, id").Limit(recent)
+	err := o.db.WithContext(ctx).Table("(?) batches", newest).Preload("Components").
+		Select("batches.*, COALESCE((SELECT e.left_before + e.amount FROM stock_entries e "+
+			"WHERE e.operation_id = batches.operation_id AND e.batch_id = batches.id ORDER BY e.seq DESC LIMIT 1), 0) AS `left`").
+		Having("state = ? OR `left` <> 0", Planned).Order("created_at DESC, id").Find(&out).Error
 	return out, err
 }
 

@@ -3,8 +3,6 @@ package store
 import (
 	"context"
 	"encoding/json"
-	"slices"
-	"strings"
 	"time"
 
 	"gorm.io/gorm"
@@ -53,7 +51,7 @@ func (o Operation) InspectionsSince(ctx context.Context, since time.Time) ([]Ins
 
 // InspectionsAmong is InspectionsSince for some colonies.
 func (o Operation) InspectionsAmong(ctx context.Context, colonies []string, since time.Time) ([]Inspection, error) {
-	return bare(o.own(ctx).Where("colony_id IN ? AND seen_on >= ?", colonies, since))
+	return bare(o.own(ctx).Table("inspections FORCE INDEX (of_colony)").Where("colony_id IN ? AND seen_on >= ?", colonies, since))
 }
 
 func bare(q *gorm.DB) ([]Inspection, error) {
@@ -65,31 +63,20 @@ func bare(q *gorm.DB) ([]Inspection, error) {
 // LastSeams finds the newest seams of each of some colonies, by colony; none from before
 // its bees changed.
 func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
-	out := make(map[string]json.RawMessage, len(colonies))
-	if len(colonies) == 0 {
-		return out, nil
-	}
-	// One look into the index a colony, however long its history is.
-	one := `(SELECT i.colony_id, i.seams FROM inspections i WHERE i.operation_id = ? AND i.colony_id = ? AND i.seams IS NOT NULL
-		AND NOT EXISTS (SELECT 1 FROM colony_events e WHERE e.operation_id = i.operation_id AND e.colony_id = i.colony_id
+	var rows []Inspection
+	// The newest is found by its index alone, however long the history is.
+	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN i.colony_id, i.seams
+		FROM (SELECT c.id, (SELECT l.seen_on FROM inspections l FORCE INDEX (last_drawn)
+				WHERE l.operation_id = c.operation_id AND l.colony_id = c.id AND l.drawn = 1 ORDER BY l.seen_on DESC LIMIT 1) AS last
+			FROM colonies c WHERE c.operation_id = ? AND c.id IN ?) n
+		JOIN inspections i FORCE INDEX (last_drawn) ON i.operation_id = ? AND i.colony_id = n.id AND i.drawn = 1 AND i.seen_on = n.last
+		WHERE NOT EXISTS (SELECT 1 FROM colony_events e WHERE e.operation_id = i.operation_id AND e.colony_id = i.colony_id
 			AND e.kind IN ('joined', 'split', 'swarmed', 'boxes', 'queen')
 			AND (e.happened_on > i.seen_on OR e.happened_on = i.seen_on AND e.created_at > i.created_at))
-		ORDER BY i.seen_on DESC, i.created_at DESC LIMIT 1)`
-	var rows []Inspection
-	for part := range slices.Chunk(colonies, bulk/4) {
-		queries, arguments := make([]string, len(part)), make([]any, 0, 2*len(part))
-		for i, id := range part {
-			queries[i] = one
-			arguments = append(arguments, o.id, id)
-		}
-		var found []Inspection
-		if err := o.db.WithContext(ctx).Raw(strings.Join(queries, " UNION ALL "), arguments...).Scan(&found).Error; err != nil {
-			return nil, err
-		}
-		rows = append(rows, found...)
-	}
+		ORDER BY i.created_at`, o.id, colonies, o.id).Scan(&rows).Error
+	out := make(map[string]json.RawMessage, len(rows))
 	for _, r := range rows {
 		out[r.ColonyID] = r.Seams
 	}
-	return out, nil
+	return out, err
 }

@@ -126,8 +126,8 @@ func (o Operation) DaysOf(ctx context.Context, jobs []string) (map[string]JobDay
 	var rows []JobDays
 	err := o.db.WithContext(ctx).Table("jobs j").Where("j.operation_id = ? AND j.id IN ?", o.id, jobs).Select(`j.id AS job_id,
 		(SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
-		(SELECT MAX(a.visit_day) FROM applications a WHERE a.operation_id = j.operation_id AND a.job_id = j.id
-			AND NOT a.superseded AND a.kind = 'given') AS last_given`).Scan(&rows).Error
+		(SELECT MAX(a.visit_day) FROM applications a FORCE INDEX (by_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id
+			AND a.superseded = 0 AND a.kind = 'given') AS last_given`).Scan(&rows).Error
 	out := make(map[string]JobDays, len(rows))
 	for _, r := range rows {
 		out[r.JobID] = r
@@ -147,8 +147,8 @@ func (o Operation) Waits(ctx context.Context, since time.Time) ([]Waiting, error
 	return out, o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
 		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
 		WHERE j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
-			SELECT 1 FROM applications a WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
-			AND NOT a.superseded AND a.reason <> 'taken_back')
+			SELECT 1 FROM applications a FORCE INDEX (of_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
+			AND a.superseded = 0 AND a.reason <> 'taken_back')
 		ORDER BY c.day`, o.id, since).Scan(&out).Error
 }
 

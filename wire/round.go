@@ -65,14 +65,15 @@ type Applications struct {
 // Applied says what became of one of them.
 type Applied struct {
 	ID    string `json:"id"`
-	State string `json:"state" enum:"kept,again,refused" doc:"Again: it was there already. Refused: it cannot be; it stays on the phone."`
+	State string `json:"state" enum:"saved,again,refused" doc:"Again: it was there already. Refused: it cannot be; it stays on the phone."`
 	Text  string `json:"text,omitempty" doc:"Why it is refused."`
 }
 
-// Sent is what became of all, and how the round stands.
+// Sent is what became of all, and what of the round changes by it.
 type Sent struct {
-	Results []Applied `json:"results"`
-	Round   RoundDay  `json:"round"`
+	Results []Applied     `json:"results"`
+	Records []Application `json:"records" doc:"What stands of the day, as in the round."`
+	Batches []RoundBatch  `json:"batches" doc:"As in the round; of a removal none."`
 }
 
 // RoundColony is a colony of a round, as it was last seen.

@@ -134,6 +134,7 @@ CREATE TABLE inspections (
   seen_on DATE NOT NULL,
   quarters INT NULL COMMENT 'seams of bees in quarters, all boxes together',
   seams JSON NULL COMMENT 'for each box from the floor up its gaps, 0 to 1',
+  drawn BOOLEAN AS (seams IS NOT NULL) PERSISTENT,
   brood VARCHAR(8) NOT NULL COMMENT 'sealed; empty: not seen' CHECK (brood IN ('', 'none', 'little', 'much')),
   eggs BOOLEAN NULL COMMENT 'none: not looked for',
   larvae BOOLEAN NULL COMMENT 'open brood',
@@ -146,6 +147,7 @@ CREATE TABLE inspections (
   created_at DATETIME(6) NOT NULL,
   PRIMARY KEY (operation_id, id),
   KEY of_colony (operation_id, colony_id, seen_on, created_at),
+  KEY last_drawn (operation_id, colony_id, drawn, seen_on),
   KEY by_day (operation_id, seen_on),
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id),
   FOREIGN KEY (user_id) REFERENCES users (id)
@@ -452,6 +454,7 @@ CREATE TABLE applications (
   KEY by_yard (operation_id, superseded, yard_id, given_at, seq),
   KEY by_batch (operation_id, superseded, batch_id, given_at, seq),
   KEY by_job (operation_id, job_id, visit_day),
+  KEY of_job (operation_id, job_id, colony_id, superseded),
   FOREIGN KEY (operation_id, amends_id) REFERENCES applications (operation_id, id),
   FOREIGN KEY (operation_id, ends_id) REFERENCES applications (operation_id, id),
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id),

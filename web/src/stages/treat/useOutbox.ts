@@ -59,7 +59,12 @@ export function useOutbox(job: string, day: string) {
             .map((w) => put({ ...w, tried: true }).catch(() => undefined)),
         )
         const settled = await (first.amends ? sendAmendment(first) : sendGroup(first, group))
-        if (settled.round) queries.setQueryData(roundKey(first.job, first.day), settled.round)
+        if (settled.told)
+          queries.setQueryData(
+            roundKey(first.job, first.day),
+            (was?: Schemas['RoundDay']) =>
+              was && { ...was, ...settled.told, batches: was.out ? was.batches : settled.told!.batches },
+          )
         // Until the server's word is here, the line it corrects stays hidden by this one.
         else await queries.refetchQueries({ queryKey: roundKey(first.job, first.day) })
         for (const r of settled.results) {
@@ -157,7 +162,8 @@ const timed = (w: Waiting): Application => ({
 
 interface Settled {
   results: Schemas['Applied'][]
-  round?: Schemas['RoundDay']
+  /** What of the round changes by it. */
+  told?: Pick<Schemas['Sent'], 'records' | 'batches'>
 }
 
 async function sendGroup(first: Waiting, group: Waiting[]): Promise<Settled> {
@@ -165,13 +171,14 @@ async function sendGroup(first: Waiting, group: Waiting[]): Promise<Settled> {
     params: { path: { id: first.job }, query: { day: first.day } },
     body: { applications: group.map(timed) },
   })
-  return sent.data!
+  const { results, ...told } = sent.data!
+  return { results, told }
 }
 
 async function sendAmendment(w: Waiting): Promise<Settled> {
   try {
     await client.POST('/api/register/{id}/amend', { params: { path: { id: w.amends! } }, body: timed(w) })
-    return { results: [{ id: w.id, state: 'kept' }] }
+    return { results: [{ id: w.id, state: 'saved' }] }
   } catch (error) {
     if (!(error instanceof Problem) || error.status >= 500 || error.status === 401 || error.status === 403)
       throw error

@@ -1,0 +1,103 @@
+package main
+
+import (
+	"database/sql"
+	"fmt"
+	"slices"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/wire"
+)
+
+const (
+	dosesSent = 61  // of which the median is told
+	grown     = 1.3 // times that of a fresh round
+)
+
+// tenYears is what a keeper records of every hive in ten years: ten applications and
+// twenty inspections a year, a count a month, four jobs, and ten batches with their ledgers.
+var tenYears = []string{
+	`INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
+		days_low, days_high, detail, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
+		SELECT 1, UUID(), d.day, c.id, c.yard_id, IF(d.seq % 2, 'out', 'other'), '', 'pad', 'own mixture', 30, 30, 'ml', 0, 900, 10, 14,
+		'{}', 'permit', 0, '', 60, '', d.day, 1, d.day FROM colonies c
+		JOIN (SELECT seq, '2026-11-01' - INTERVAL seq * 36 DAY AS day FROM seq_1_to_100) d`,
+	`INSERT INTO inspections (operation_id, id, colony_id, seen_on, quarters, seams, brood, eggs, larvae, stores, supers, queen, temper, note, user_id, created_at)
+		SELECT 1, UUID(), c.id, d.day, 20, '[[0,1,1,1,1,1,0,0,0,0,0]]', 'none', 0, 0, 'enough', 0, 'laying', '', '', 1, d.day FROM colonies c
+		JOIN (SELECT seq, '2026-11-01' - INTERVAL seq * 18 DAY AS day FROM seq_1_to_200) d`,
+	`INSERT INTO mite_counts (operation_id, id, colony_id, kind, mites, days, bees, counted_on, note, user_id, created_at, void_reason)
+		SELECT 1, UUID(), c.id, 'wash', 3, 0, 300, d.day, '', 1, d.day, '' FROM colonies c
+		JOIN (SELECT seq, '2026-11-01' - INTERVAL seq * 30 DAY AS day FROM seq_1_to_120) d`,
+	`INSERT INTO jobs (operation_id, id, name, method, protocol, rule_kind, rule_words, people, user_id, created_at, ended_how)
+		SELECT 1, CONCAT('00000000-0000-4000-8001-', LPAD(seq, 12, '0')), 'Old', 'dribble', 'winter', 'own', 'permit', 1, 1, '2026-11-01' - INTERVAL seq * 90 DAY, '' FROM seq_1_to_40`,
+	`INSERT INTO job_colonies (operation_id, job_id, position, colony_id, day, verdict, reasons, override_reason)
+		SELECT 1, j.id, c.position, c.id, j.created_at, 'fits', '', '' FROM jobs j JOIN colonies c WHERE j.name = 'Old'`,
+	`INSERT INTO batches (operation_id, id, number, name, method, state, unit, volume_ml, pieces, leftover, keeping, made_on, created_at, snapshot_version, inputs, answer, void_reason)
+		SELECT 1, CONCAT('00000000-0000-4000-8002-', LPAD(seq, 12, '0')), 1000 + seq, 'Old', 'dribble', 'made', 'ml', 1000, 0, FALSE, 'room', '2026-01-01T08:00',
+		'2026-11-01' - INTERVAL seq * 36 DAY, 2, '{}', '{}', '' FROM seq_1_to_100`,
+	`INSERT INTO stock_entries (operation_id, id, batch_id, kind, amount, left_before, reason, worked_at, user_id, created_at)
+		SELECT 1, UUID(), b.id, 'used', -31.25, 1000 - 31.25 * (e.seq - 1), '', b.created_at, 1, b.created_at FROM batches b JOIN seq_1_to_32 e WHERE b.name = 'Old'`,
+	"ANALYZE TABLE applications, inspections, mite_counts, jobs, job_colonies, batches, stock_entries",
+}
+
+// afterYears holds a dose that is written after ten years of history against one in a
+// Keeler that has none.
+func (c crew) afterYears(job string) ([]figure, error) {
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = db.Close() }()
+	batch := uuid.NewString()
+	err = c.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: 5000},
+	}}})
+	if err != nil {
+		return nil, err
+	}
+	var colony string
+	if err := db.QueryRow("SELECT id FROM colonies ORDER BY position LIMIT 1").Scan(&colony); err != nil {
+		return nil, err
+	}
+	fresh, err := c.doseTime(job, colony, batch)
+	if err != nil {
+		return nil, err
+	}
+	for _, statement := range tenYears {
+		if _, err := db.Exec(statement); err != nil {
+			return nil, fmt.Errorf("%.50s: %w", statement, err)
+		}
+	}
+	// What was given just now is taken back, so that both write into an empty round.
+	if _, err := db.Exec("UPDATE applications SET superseded = TRUE WHERE job_id = ?", job); err != nil {
+		return nil, err
+	}
+	old, err := c.doseTime(job, colony, batch)
+	if err != nil {
+		return nil, err
+	}
+	ratio := float64(old) / float64(fresh)
+	return []figure{{
+		name: "a dose written after 10 years to a fresh one", value: fmt.Sprintf("%.2f (%s)", ratio, old.Round(time.Millisecond/10)),
+		limit: fmt.Sprint("at most ", grown), kept: ratio <= grown,
+	}}, nil
+}
+
+// doseTime is the median time of writing a dose, with the round as it then stands.
+func (c crew) doseTime(job, colony, batch string) (time.Duration, error) {
+	took := make([]time.Duration, dosesSent)
+	for i := range took {
+		begun := time.Now()
+		err := c.post("/api/jobs/"+job+"/applications?day="+benchDay, wire.Applications{Applications: []wire.Application{{
+			ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ByHand: true, Amount: 1, Asked: 1,
+		}}})
+		if err != nil {
+			return 0, err
+		}
+		took[i] = time.Since(begun)
+	}
+	slices.Sort(took)
+	return took[len(took)/2], nil
+}
