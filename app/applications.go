@@ -174,8 +174,11 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	}
 	row.YardID = colony.YardID
 	if in.YardID != "" && in.YardID != colony.YardID {
-		if _, err := d.op.Yard(ctx, in.YardID); err == nil {
+		switch _, err := d.op.Yard(ctx, in.YardID); {
+		case err == nil:
 			row.YardID = in.YardID // where the phone stood
+		case !errors.Is(err, store.ErrNotFound):
+			return row, err
 		}
 		flags = append(flags, string(treatment.Moved))
 	}

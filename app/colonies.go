@@ -227,7 +227,7 @@ func (d Desk) Move(ctx context.Context, id string, in wire.Move) (wire.ColonyWho
 	}
 	to, err := d.op.Yard(ctx, in.YardID)
 	if err != nil {
-		return wire.ColonyWhole{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
+		return wire.ColonyWhole{}, unknown("yard_id", err)
 	}
 	if err := d.op.Move(ctx, id, to.ID, in.Version, d.event(id, "moved", "", from.Name+" → "+to.Name, day)); err != nil {
 		return wire.ColonyWhole{}, named(err)
@@ -284,8 +284,11 @@ func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole
 	events := []store.Event{d.event(id, "ended", "", reason, day)}
 	if in.Into != "" {
 		other, err := d.op.Colony(ctx, in.Into)
-		if err != nil || other.ID == id || other.EndedOn != nil {
-			return wire.ColonyWhole{}, fault.List{{Field: "into", Reason: fault.Unknown}}
+		if err == nil && (other.ID == id || other.EndedOn != nil) {
+			err = store.ErrNotFound
+		}
+		if err != nil {
+			return wire.ColonyWhole{}, unknown("into", err)
 		}
 		events = []store.Event{d.event(id, "united", other.ID, other.Name, day), d.event(other.ID, "joined", id, row.Name, day)}
 	}

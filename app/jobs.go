@@ -26,7 +26,7 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	}
 	yard, err := d.op.Yard(ctx, in.YardID)
 	if err != nil {
-		return wire.JobShares{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
+		return wire.JobShares{}, unknown("yard_id", err)
 	}
 	under, err := d.choose(ctx, "under", method.Name(in.Method), in.Under)
 	if err != nil {

@@ -2,7 +2,6 @@ package app
 
 import (
 	"context"
-	"errors"
 	"strings"
 
 	"github.com/google/uuid"
@@ -286,8 +285,8 @@ func (d Desk) Portion(ctx context.Context, batch string, in wire.Portion) (wire.
 		ID: in.ID, BatchID: batch, Vessel: strings.TrimSpace(in.Vessel), Amount: in.Amount, UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.YardID != "" {
-		if _, err := d.op.Yard(ctx, in.YardID); errors.Is(err, store.ErrNotFound) {
-			return wire.Ledger{}, fault.List{{Field: "yard_id", Reason: fault.Unknown}}
+		if _, err := d.op.Yard(ctx, in.YardID); err != nil {
+			return wire.Ledger{}, unknown("yard_id", err)
 		}
 		row.YardID = &in.YardID
 	}

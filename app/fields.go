@@ -1,10 +1,12 @@
 package app
 
 import (
+	"errors"
 	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
+	"keeler/store"
 )
 
 // readDay reads a day that is given as 2006-01-02; an empty one is otherwise. What
@@ -22,6 +24,15 @@ func readDay(field, text string, otherwise, last calendar.Day, l *fault.List) ca
 		l.Add(field, fault.Future)
 	}
 	return day
+}
+
+// unknown tells at its field that what is named there is not there; any other error stays
+// what it is.
+func unknown(field string, err error) error {
+	if errors.Is(err, store.ErrNotFound) {
+		return fault.List{{Field: field, Reason: fault.Unknown}}
+	}
+	return err
 }
 
 func optionalDay(t *time.Time) string {
