@@ -10,6 +10,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/stock"
 	"keeler/core/treatment"
 	"keeler/store"
@@ -143,7 +144,7 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	ago := time.Duration(in.AgoS * float64(time.Second))
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
-		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.unit(), RuleWords: v.recipe.Rule,
+		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleWords: v.recipe.Rule,
 		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
 		UserID: d.who.User, CreatedAt: d.stamp(),
 	}
@@ -161,7 +162,7 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 		return row, err
 	}
 	treatment.Record{
-		Kind: treatment.Kind(in.Kind), Dribble: v.job.Method == wire.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
+		Kind: treatment.Kind(in.Kind), Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
 		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed, Open: in.OpenS,
 	}.Check(&l)
 	treatment.CheckExtras(in.Extras, &l)
@@ -200,8 +201,8 @@ func (d Desk) flags(v visit, in wire.Application) []string {
 	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
 		out = append(out, string(treatment.Clock))
 	}
-	capML := v.capML
-	if v.unit() != "ml" {
+	capML := v.giving.CapML
+	if v.giving.Unit != "ml" {
 		capML = 0
 	}
 	if in.Kind != string(treatment.Given) {
@@ -234,13 +235,13 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 		return err
 	}
 	row.BatchID, row.Unit = &batch.ID, batch.Unit
-	held := composition(batch)
-	oad, formic := treatment.Actives(wire.Mixture(held), wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), in.Amount)
+	of := content(batch)
+	oad, formic := treatment.Actives(of.Holds, of.Amount(), in.Amount)
 	row.OADMG, row.FormicMG = float64(oad), float64(formic)
 	if row.Product == "" {
 		row.Product = v.product()
 	}
-	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.meantMg) {
+	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.MeantMg) {
 		*flags = append(*flags, string(treatment.Strong))
 	}
 	if batch.State != store.IsMade && !in.ByHand {
@@ -250,14 +251,6 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 		*flags = append(*flags, string(treatment.PastDay))
 	}
 	return nil
-}
-
-// unit is what a method is given in, where no batch tells.
-func (v visit) unit() string {
-	if v.job.Method == wire.Strip || v.recipe.Recipe.Pad != nil && v.recipe.Recipe.Pad.Hold.Kind == "ready_pads" {
-		return "pieces"
-	}
-	return "ml"
 }
 
 // product is what was given where no card names it: what the rule worked under says, for
@@ -320,7 +313,7 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) err
 	if err != nil || batch.State != store.Planned {
 		return err
 	}
-	amount := wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, composition(batch))
+	amount := wire.Round(content(batch).Amount())
 	if amount <= 0 {
 		return nil
 	}

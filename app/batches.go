@@ -9,7 +9,10 @@ import (
 	"strings"
 	"time"
 
+	"keeler/core/batch"
+	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -66,13 +69,13 @@ func checkParent(ctx context.Context, op store.Operation, in wire.SaveBatch) err
 		return nil
 	}
 	parent, err := op.Batch(ctx, *in.Parent)
-	if errors.Is(err, store.ErrNotFound) || err == nil && parent.Method != wire.Strip {
+	if errors.Is(err, store.ErrNotFound) || err == nil && parent.Method != string(method.Strip) {
 		return fault.List{{Field: "parent_id", Reason: fault.Unknown}}
 	}
 	if err != nil {
 		return err
 	}
-	return wire.Beneath("recipe.", in.Recipe.CheckParent(wire.Mixture(composition(parent))))
+	return wire.Beneath("recipe.", in.Recipe.CheckParent(content(parent).Holds))
 }
 
 func inputsOf(b store.Batch) (in inputs, err error) {
@@ -92,11 +95,11 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 		return nil, err
 	}
 	row := &store.Batch{
-		ID: in.ID, Name: name, Method: worked.Method, ParentID: in.Parent,
-		VolumeML: worked.VolumeML, Pieces: worked.Pieces, Unit: accountUnit(worked),
+		ID: in.ID, Name: name, Method: string(worked.Method()), ParentID: in.Parent,
+		VolumeML: wire.Round(float64(worked.Volume())), Pieces: worked.Pieces(), Unit: worked.Unit(),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: snapshot, Answer: result,
 	}
-	for _, c := range worked.Composition {
+	for _, c := range wire.Components(worked.Holds()) {
 		row.Components = append(row.Components, store.BatchComponent{Component: c.Name, Grams: c.Grams})
 	}
 	for _, l := range worked.Lines {
@@ -161,12 +164,12 @@ func (d Desk) VoidBatch(ctx context.Context, id string, in wire.Void) (wire.Batc
 	return d.Batch(ctx, id)
 }
 
-// accountUnit is what a batch is given away in: strips and pads in pieces.
-func accountUnit(w wire.Worked) string {
-	if w.Method == wire.Strip || w.Pieces > 0 {
-		return "pieces"
+// content is what is in a batch, as core knows it.
+func content(b store.Batch) batch.Batch {
+	return batch.Batch{
+		Method: method.Name(b.Method), Holds: wire.Mixture(composition(b)), Volume: chem.Millilitres(b.VolumeML), Pieces: b.Pieces,
+		Unit: b.Unit, Leftover: b.Leftover,
 	}
-	return "ml"
 }
 
 func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
@@ -175,7 +178,7 @@ func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
 		Number: r.Number, State: r.State, Leftover: r.Leftover, Keeping: r.Keeping, OnHand: d.onHand(r, left),
 		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: d.local(r.CreatedAt),
 		VolumeML: r.VolumeML, Pieces: r.Pieces,
-		Composition: made, Strength: wire.StrengthOf(r.Method, made, r.VolumeML),
+		Composition: made, Strength: wire.StrengthOf(content(r)),
 		VoidedAt: r.VoidedAt, VoidReason: r.VoidReason,
 	}
 }

@@ -203,13 +203,13 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: d.local(e.WorkedAt),
 		})
 	}
-	for _, o := range w.mixing.OffShelf(s, 0, w.batch.VolumeML) {
+	for _, o := range s.OffShelf(w.mixing.Work, 0) {
 		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: w.lots()[o.Lot]})
 	}
 	if out.Uptake, err = d.uptake(ctx, op, w, s); err != nil {
 		return out, err
 	}
-	if s.Ended == mixing.Finished && w.mixing.Carrier != "" {
+	if s.Ended == mixing.Finished && w.mixing.Soaks != nil {
 		out.Leftover, err = op.LeftoverOf(ctx, w.batch.ID)
 	}
 	return out, err
@@ -352,7 +352,7 @@ func (d Desk) checkLot(ctx context.Context, op store.Operation, w making, s mixi
 	if s.Ended != "" {
 		return fault.List{{Field: "kind", Reason: fault.Ended}}
 	}
-	wanted := slices.ContainsFunc(w.mixing.OffShelf(s, 0, w.batch.VolumeML), func(o wire.Off) bool { return o.Lot == e.Act })
+	wanted := slices.ContainsFunc(s.OffShelf(w.mixing.Work, 0), func(o mixing.Use) bool { return o.Lot == e.Act })
 	if !wanted {
 		return fault.List{{Field: "act", Reason: fault.Unknown}}
 	}

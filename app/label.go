@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 
+	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -23,15 +24,15 @@ func (d Desk) Label(ctx context.Context, id string) (wire.Label, error) {
 	if err != nil {
 		return wire.Label{}, err
 	}
-	held := composition(batch)
+	of := content(batch)
 	out := wire.Label{
-		BatchID: id, Number: batch.Number, Name: batch.Name, Method: batch.Method, Kind: wire.KindOf(batch.Method, batch.Leftover, held),
-		MadeOn: batch.MadeOn, UseBy: ledger.UseBy, Keeping: batch.Keeping, Rule: in.Rule, Is: wire.Is(batch.Method, held),
-		Amount: wire.Amount(batch.Unit, batch.VolumeML, batch.Pieces, held), Unit: batch.Unit,
-		Acids: wire.Acids(held), Hazards: wire.Hazards(held), Portions: ledger.Portions,
+		BatchID: id, Number: batch.Number, Name: batch.Name, Method: batch.Method, Kind: string(of.Kind()),
+		MadeOn: batch.MadeOn, UseBy: ledger.UseBy, Keeping: batch.Keeping, Rule: in.Rule, Is: wire.Is(of),
+		Amount: wire.Round(of.Amount()), Unit: batch.Unit,
+		Acids: of.Acids(), Hazards: of.Hazards(), Portions: ledger.Portions,
 	}
-	if batch.Method == wire.Strip && !batch.Leftover && batch.Pieces > 0 {
-		out.OADPerPiece = wire.Round(float64(wire.Mixture(held).OAD) / float64(batch.Pieces))
+	if of.Method == method.Strip && !batch.Leftover && batch.Pieces > 0 {
+		out.OADPerPiece = wire.Round(float64(of.Holds.OAD) / float64(batch.Pieces))
 	}
 	run, err := d.op.Run(ctx, id)
 	if errors.Is(err, store.ErrNotFound) || err == nil && batch.State != store.IsMade {

@@ -8,6 +8,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
 	"keeler/core/stock"
@@ -27,7 +28,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 	pieces := w.batch.Pieces
 	useBy := d.useBy(keeping)
 	switch {
-	case w.mixing.Carrier != "":
+	case w.mixing.Soaks != nil:
 		if pieces, err = w.soaked(e); err != nil {
 			return err
 		}
@@ -117,7 +118,7 @@ func (d Desk) useBy(k mixing.Keeping) *time.Time {
 
 // soaked is how many pieces a pot was for.
 func (w making) soaked(e wire.BenchEvent) (int, error) {
-	pieces := w.mixing.Pieces
+	pieces := w.mixing.Soaks.Pieces
 	if e.Pieces != 0 {
 		pieces = e.Pieces
 	}
@@ -128,14 +129,14 @@ func (w making) soaked(e wire.BenchEvent) (int, error) {
 
 // uptake tells what each piece of a pot took up, once what is left was weighed.
 func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s mixing.State) (*wire.BenchUptake, error) {
-	if w.mixing.Carrier == "" || !s.Rested() {
+	if w.mixing.Soaks == nil || !s.Rested() {
 		return nil, nil
 	}
-	seen, err := op.UptakesOf(ctx, w.mixing.Carrier)
+	seen, err := op.UptakesOf(ctx, w.mixing.Soaks.Carrier)
 	if err != nil {
 		return nil, err
 	}
-	pieces := w.mixing.Pieces
+	pieces := w.mixing.Soaks.Pieces
 	before := seen[:0]
 	for _, u := range seen {
 		if u.BatchID == w.batch.ID {
@@ -161,7 +162,7 @@ func learnt(seen []store.Uptake) strip.Learnt {
 // learn keeps what the pieces took up. What is far from what was learnt goes into
 // that only with a yes.
 func (d Desk) learn(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent, pieces int) error {
-	seen, err := op.UptakesOf(ctx, w.mixing.Carrier)
+	seen, err := op.UptakesOf(ctx, w.mixing.Soaks.Carrier)
 	if err != nil {
 		return err
 	}
@@ -197,7 +198,7 @@ func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest c
 		return nil
 	}
 	row := &store.Batch{
-		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: wire.Strip, ParentID: &w.batch.ID, Leftover: true,
+		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: string(method.Strip), ParentID: &w.batch.ID, Leftover: true,
 		MadeOn: d.worked().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: w.batch.Inputs, Answer: w.batch.Answer,
 		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: useBy, Components: parts(rest),
@@ -230,7 +231,7 @@ func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s mi
 // offShelf takes what went in off the lots that were named for it.
 func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s mixing.State, pieces int) error {
 	lots := w.lots()
-	for _, o := range w.mixing.OffShelf(s, pieces, w.batch.VolumeML) {
+	for _, o := range s.OffShelf(w.mixing.Work, pieces) {
 		if lots[o.Lot] == "" || o.Amount <= 0 {
 			continue
 		}

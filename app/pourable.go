@@ -20,7 +20,7 @@ func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) 
 	out := []wire.RoundBatch{}
 	for _, r := range rows {
 		b := d.roundBatch(r.Batch, r.Left)
-		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.meantMg)
+		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.giving.MeantMg)
 		out = append(out, b)
 	}
 	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
@@ -30,18 +30,15 @@ func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) 
 }
 
 func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
-	held := composition(r)
+	of := content(r)
 	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Made: r.State == store.IsMade}
 	if r.State == store.Planned { // what it would be, were it mixed without the bench
-		b.OnHand.Left = wire.Amount(r.Unit, r.VolumeML, r.Pieces, held) + left
+		b.OnHand.Left = wire.Round(of.Amount() + left)
 	}
-	oad, formic := treatment.Actives(wire.Mixture(held), wire.Amount(r.Unit, r.VolumeML, r.Pieces, held), 1)
+	oad, formic := treatment.Actives(of.Holds, of.Amount(), 1)
 	b.OADMg, b.FormicMg = wire.Round(float64(oad)), wire.Round(float64(formic))
-	if b.OnHand.Left > 0 {
-		whole := wire.Amount(r.Unit, r.VolumeML, r.Pieces, held)
-		b.BicarbonateG = wire.BicarbonateOf(held, b.OnHand.Left/whole)
-	}
-	if s := wire.StrengthOf(r.Method, held, r.VolumeML); s != nil && s.Unit == "g_per_l" {
+	b.BicarbonateG = wire.Round(float64(of.Bicarbonate(max(b.OnHand.Left, 0))))
+	if s := wire.StrengthOf(of); s != nil && s.Unit == "g_per_l" {
 		b.GPerL = s.Value
 	}
 	return b

@@ -70,8 +70,12 @@ func (d Desk) cost(ctx context.Context, batch store.Batch, entries []store.Stock
 	if err != nil {
 		return nil, err
 	}
+	recipe, err := in.Recipe.Core()
+	if err != nil {
+		return nil, err
+	}
 	made, used := uses(entries)
-	out.PerColony, out.Colonies = stock.PerColony(out.Total, made, used, in.Recipe.Colonies())
+	out.PerColony, out.Colonies = stock.PerColony(out.Total, made, used, recipe.Colonies())
 	return &out, nil
 }
 

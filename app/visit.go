@@ -38,8 +38,7 @@ type visit struct {
 	colonies map[string]store.JobColony
 	recipe   wire.JobRecipe
 	card     *wire.LabelCard
-	capML    float64
-	meantMg  float64 // of acid in 1 mL or piece, by the recipe; 0 where nobody can say
+	giving   wire.Giving
 	chosen   chosen
 	under    fit.Conditions
 	later    bool // than the job's own days
@@ -84,7 +83,7 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 	}
 	v.card, v.chosen = chosen.card, chosen
 	v.recipe = recipeOf(v.job, nil, v.card)
-	v.capML, v.meantMg = v.recipe.Recipe.CapML(), v.recipe.Recipe.MeantMg()
+	v.giving = v.recipe.Recipe.Giving()
 	return v, nil
 }
 
@@ -180,9 +179,9 @@ func stopsOf(c fit.Case) []wire.Stop {
 
 func (d Desk) roundOf(ctx context.Context, v visit) (wire.RoundDay, error) {
 	out := wire.RoundDay{
-		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.capML,
+		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.giving.CapML,
 		Base: v.recipe.Recipe.Bare(), Colonies: []wire.RoundColony{}, Batches: []wire.RoundBatch{}, All: wire.Choices(),
-		Gear: wire.GivingGear(v.recipe.Recipe), MeantMg: v.meantMg, Out: v.later,
+		Gear: v.giving.Gear, MeantMg: v.giving.MeantMg, Out: v.later,
 	}
 	if v.under.DaysInLow > 0 {
 		out.DueOut, out.DueLast = written(v.day+calendar.Day(v.under.DaysInLow)), written(v.day+calendar.Day(v.under.DaysInHigh))

@@ -1,12 +1,10 @@
 package wire
 
 import (
-	"math"
-
+	"cmp"
+	"keeler/core/batch"
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/method/dribble"
-	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
 )
@@ -17,66 +15,23 @@ type Mixing struct {
 	Order    string
 	Orders   []string
 	Keepings []mixing.Keeping
-	Carrier  string     // of a pot: what is soaked
-	Pieces   int        // of a pot: how many
-	Uptake   chem.Grams // of a pot: what it was planned with
-	FullSeam chem.Millilitres
 }
 
 // Mixing works a recipe out for the bench, by an order of work; "" takes the first
 // that fits.
 func (r Recipe) Mixing(order string) (Mixing, error) {
-	switch {
-	case r.Dribble != nil:
-		in, err := r.Dribble.core()
-		if err != nil {
-			return Mixing{}, err
-		}
-		p, err := dribble.New(in)
-		if err != nil {
-			return Mixing{}, err
-		}
-		m := Mixing{Keepings: dribble.Keepings, FullSeam: in.Rule.FullSeam}
-		for _, o := range dribble.Orders {
-			for _, kind := range o.For {
-				if kind == in.Hold.Kind {
-					m.Orders = append(m.Orders, o.ID)
-				}
-			}
-		}
-		if order == "" {
-			order = m.Orders[0]
-		}
-		m.Order = order
-		m.Work, err = dribble.Work(in, p, order)
-		return m, err
-	case r.Strip != nil:
-		in, err := r.Strip.core()
-		if err != nil {
-			return Mixing{}, err
-		}
-		p, err := strip.New(in)
-		return Mixing{
-			Work: strip.Work(in, p), Order: strip.Order.ID, Orders: []string{strip.Order.ID}, Keepings: strip.Keepings,
-			Carrier: string(in.Layout.Carrier), Pieces: p.Strips, Uptake: in.Uptake,
-		}, err
-	case r.Pad != nil:
-		in, err := r.Pad.core()
-		if err != nil {
-			return Mixing{}, err
-		}
-		p, err := pad.New(in)
-		m := Mixing{Order: pad.Diluting.ID, Keepings: pad.Keepings}
-		if in.Hold.Kind == pad.ReadyPads {
-			m.Order = pad.Counting.ID
-		}
-		m.Orders = []string{m.Order}
-		if err == nil {
-			m.Work = pad.Work(in, p)
-		}
-		return m, err
+	of, err := r.Core()
+	if err != nil {
+		return Mixing{}, err
 	}
-	return Mixing{}, fault.List{{Field: "", Reason: fault.Missing}}
+	p, err := of.Plan()
+	if err != nil {
+		return Mixing{}, err
+	}
+	m := Mixing{Orders: of.Orders(), Keepings: of.Keepings()}
+	m.Order = cmp.Or(order, m.Orders[0])
+	m.Work, err = p.Work(m.Order)
+	return m, err
 }
 
 // ScalesOf reads balances and the cup.
@@ -102,15 +57,7 @@ func (m Mixing) CheckBench(in BeginBench) error {
 	if len(l) > 0 {
 		return l
 	}
-	for _, line := range m.Lines {
-		if line.Mass <= 0 || line.Count > 0 {
-			continue
-		}
-		if _, ok := s.Weigh(line.Mass, line.Acid); !ok {
-			l.AddRange("balances", fault.TooLow, float64(line.Mass)/mixing.MaxLoads, 100000, "g")
-			break
-		}
-	}
+	s.CheckWork(m.Work, &l)
 	return l.Err()
 }
 
@@ -154,22 +101,10 @@ func (m Mixing) BenchState(s mixing.State, scales mixing.Scales, vesselML float6
 
 // offBy tells what a batch that is off its recipe would do at the usual dose.
 func (m Mixing) offBy(made mixing.Made) *BenchOff {
-	aim := m.Measure.Strength(m.Aim)
-	out := &BenchOff{Percent: round(100 * (made.Strength.Value/aim - 1))}
-	dose := func(strength float64, mixture chem.Mixture) float64 {
-		switch {
-		case m.Measure == mixing.PerLitre:
-			out.Dose = "full_seam"
-			return strength * float64(m.FullSeam)
-		case m.Carrier != "":
-			out.Dose = "piece"
-			return 1000 * strength / 100 * float64(m.Uptake)
-		}
-		out.Dose = "ten_ml"
-		return 1000 * float64(chem.FormicMass(10, mixture.Share(mixture.Formic))) * strength / 100
+	return &BenchOff{
+		Percent: round(100 * (made.Strength.Value/m.Measure.Strength(m.Aim) - 1)), Dose: m.Dose.Name,
+		Mg: round(m.DoseMg(made.Mixture)), MeantMg: round(m.DoseMg(m.Aim)),
 	}
-	out.Mg, out.MeantMg = round(dose(made.Strength.Value, made.Mixture)), round(dose(aim, m.Aim))
-	return out
 }
 
 func (m Mixing) mending(s mixing.State, vesselML float64) *BenchMending {
@@ -232,34 +167,19 @@ func weighing(w mixing.Weighing) *BenchWeighing {
 
 func (m Mixing) made(b mixing.Made) *BenchMade { return made(m.Measure, b) }
 
-// MeasureOf is what a method's batch is measured in; a product's in nothing.
-func MeasureOf(method string, composition []Component) mixing.Measure {
-	m := Mixture(composition)
-	switch {
-	case m.Water+m.Glycerol+m.Sugar == 0:
-		return mixing.Unmeasured
-	case method == Strip:
-		return mixing.PercentOAD
-	case method == Pad:
-		return mixing.PercentFormic
-	}
-	return mixing.PerLitre
-}
-
-// Is tells what a composition is, in all bases, without uncertainty: as planned.
-func Is(method string, composition []Component) *BenchMade {
-	k := MeasureOf(method, composition)
-	if k == mixing.Unmeasured {
+// Is tells what a batch is, in all bases, without uncertainty: as planned; nil for a
+// product.
+func Is(b batch.Batch) *BenchMade {
+	is, known := b.Is()
+	if !known {
 		return nil
 	}
-	mixture := Mixture(composition)
-	whole := mixing.Work{Measure: k, Aim: mixture, Parts: []mixing.Part{{Gram: mixture.Take(1)}}}
-	return made(k, whole.Made([]mixing.Taken{{Mass: mixture.Mass()}}))
+	return made(b.Measure(), is)
 }
 
 func made(k mixing.Measure, b mixing.Made) *BenchMade {
 	out := &BenchMade{
-		Composition: components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
+		Composition: Components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
 		Unit: string(k), Strength: span(b.Strength),
 	}
 	if out.Composition == nil {
@@ -289,61 +209,6 @@ func span(s mixing.Span) BenchSpan {
 	return BenchSpan{round(s.Value), round(s.Off), round(s.Low), round(s.High), string(s.Stand)}
 }
 
-// shelf has the lots that each ingredient comes from, by the names of lots.
-var shelf = map[string]string{"acid": "acid", "sugar": "sugar", "glycerol": "glycerol", "tablets": "tablets"}
-
-// lotOf is the kind of lot that an ingredient comes from; empty for water and for
-// liquor carried over.
-func (m Mixing) lotOf(ingredient string) string {
-	if ingredient != "stock" {
-		return shelf[ingredient]
-	}
-	if m.Measure == mixing.PercentFormic {
-		return "formic"
-	}
-	return "ready_mix"
-}
-
-// Off is what comes off the shelf for what is taken, in the units of lots.
-type Off struct {
-	Lot    string
-	Amount float64
-}
-
-// OffShelf lists what comes off the shelf, in the order of the ingredients; a
-// product whole, by its volume or pieces.
-func (m Mixing) OffShelf(s mixing.State, pieces int, productML float64) []Off {
-	var out []Off
-	for i, p := range m.Parts {
-		kind := m.lotOf(p.Name)
-		if kind == "" {
-			continue
-		}
-		o := Off{Lot: kind}
-		for _, st := range s.Stations {
-			for _, g := range st.Added {
-				switch {
-				case st.Part != i:
-				case p.Each > 0:
-					o.Amount += float64(g.Count)
-				default:
-					o.Amount += float64(g.Mass)
-				}
-			}
-		}
-		out = append(out, o)
-	}
-	switch {
-	case m.Carrier != "":
-		out = append(out, Off{"carrier", float64(pieces)})
-	case m.Measure == mixing.Unmeasured && productML > 0:
-		out = append(out, Off{"product", productML})
-	case m.Measure == mixing.Unmeasured:
-		out = append(out, Off{"ready_pads", float64(pieces)})
-	}
-	return out
-}
-
 // Additions turns what a mending puts in into core's, by the names of ingredients.
 func (m Mixing) Additions(add []BenchAdd) []mixing.Addition {
 	var out []mixing.Addition
@@ -356,9 +221,6 @@ func (m Mixing) Additions(add []BenchAdd) []mixing.Addition {
 	}
 	return out
 }
-
-// Components writes what a mixture holds.
-func Components(m chem.Mixture) []Component { return components(m) }
 
 // MendingOf is what must go in to mend a run, in the words of the wire; empty
 // where nothing would.
@@ -376,26 +238,13 @@ func (m Mixing) MendingOf(s mixing.State) []BenchAdd {
 
 // Uptakes tells what so many pieces took up, held against what was learnt.
 func (m Mixing) Uptakes(s mixing.State, pieces int, l strip.Learnt) BenchUptake {
-	in, off := chem.Grams(0), 0.0
-	for _, t := range s.Taken() {
-		in += t.Mass
-		off = math.Hypot(off, float64(t.Off))
-	}
-	leftOff := 0.0
-	for _, st := range s.Stations {
-		if st.Kind == mixing.Left {
-			for _, g := range st.Added {
-				leftOff = math.Hypot(leftOff, float64(g.Off))
-			}
-		}
-	}
-	each, each1 := strip.Uptake(in, chem.Grams(off), s.LeftOver(), chem.Grams(leftOff), pieces)
+	each, off := strip.Weighed(s, pieces)
 	out := BenchUptake{
-		Carrier: m.Carrier, EachG: round(each), OffG: round(each1), Pieces: pieces,
-		OADG: round(float64(each) * float64(s.SoFar.Mixture.Share(s.SoFar.Mixture.OAD))), Strange: l.Strange(each, m.Uptake),
+		Carrier: m.Soaks.Carrier, EachG: round(each), OffG: round(off), Pieces: pieces,
+		OADG: round(float64(each) * float64(s.SoFar.Mixture.Share(s.SoFar.Mixture.OAD))), Strange: l.Strange(each, m.Soaks.Uptake),
 	}
 	if l.Pots > 0 {
-		learnt := LearntOf(m.Carrier, l)
+		learnt := LearntOf(m.Soaks.Carrier, l)
 		out.Learnt = &learnt
 	}
 	return out
@@ -409,4 +258,12 @@ func LearntOf(carrier string, l strip.Learnt) Learnt {
 // UsualBalances are those of a kitchen, until the keeper says what there is.
 func UsualBalances() Balances {
 	return Balances{[]BenchBalance{{Name: "kitchen balance", DivisionG: 1, CapacityG: 5000}, {Name: "fine balance", DivisionG: 0.1, CapacityG: 500}}}
+}
+
+// MadeOf is what a run comes to, with its uncertainty; nil for a product.
+func (m Mixing) MadeOf(s mixing.State) *BenchMade {
+	if m.Measure == mixing.Unmeasured {
+		return nil
+	}
+	return m.made(s.SoFar)
 }

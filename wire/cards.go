@@ -117,7 +117,7 @@ func (c LabelCard) Said() []Note {
 		return nil
 	}
 	var out []Note
-	for _, n := range w.Notes() {
+	for _, n := range w.Notes {
 		if n.Level == "warn" && n.Code != "finer_balance" && n.Code != "crystals" {
 			out = append(out, n)
 		}

@@ -13,21 +13,11 @@ import (
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
 // whose fields are paths in the request.
 func PlanDribble(r DribbleRequest) (DribbleAnswer, error) {
-	a, _, err := r.plan()
-	return a, err
-}
-
-// plan is PlanDribble with what the batch holds, as far as it is known.
-func (r DribbleRequest) plan() (DribbleAnswer, chem.Mixture, error) {
-	in, err := r.core()
+	w, err := r.work()
 	if err != nil {
-		return DribbleAnswer{}, chem.Mixture{}, err
+		return DribbleAnswer{}, err
 	}
-	p, err := dribble.New(in)
-	if err != nil {
-		return DribbleAnswer{}, chem.Mixture{}, err
-	}
-	return dribbleAnswer(p, in.Hold), p.Holds, nil
+	return *w.Answer.Dribble, nil
 }
 
 // Dose works out what each colony gets.

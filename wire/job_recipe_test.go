@@ -16,20 +16,20 @@ func seamed(name string, seams ...float64) Colony {
 func TestRecipeOfJob(t *testing.T) {
 	colonies := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
 	worked := map[string]RecipeAnswer{}
-	for _, method := range []string{Dribble, Strip, Pad} {
+	for _, method := range []string{"dribble", "strip", "pad"} {
 		w, err := RecipeOf(method, colonies, nil).Work()
 		if err != nil {
 			t.Fatalf("%s: %v", method, err)
 		}
 		worked[method] = w.Answer
 	}
-	if d := worked[Dribble].Dribble; d.GivenML != 30 || d.Strength.GPerL < 35 || d.Strength.GPerL > 35.1 {
+	if d := worked["dribble"].Dribble; d.GivenML != 30 || d.Strength.GPerL < 35 || d.Strength.GPerL > 35.1 {
 		t.Errorf("syrup: %v mL of %v g/L", d.GivenML, d.Strength.GPerL)
 	}
-	if s := worked[Strip].Strip; s.Strips != 2 {
+	if s := worked["strip"].Strip; s.Strips != 2 {
 		t.Errorf("%d strips", s.Strips)
 	}
-	if p := worked[Pad].Pad; p.VisitML != 20 {
+	if p := worked["pad"].Pad; p.VisitML != 20 {
 		t.Errorf("%v mL of acid", p.VisitML)
 	}
 }
@@ -46,18 +46,18 @@ func TestRecipeOfCard(t *testing.T) {
 		}
 		return w.Answer
 	}
-	table := card(Dribble, CardContent{Dribble: &Card{Rows: []CardRow{{UpToBees: 15_000, DoseML: 20}, {DoseML: 40}}}})
+	table := card("dribble", CardContent{Dribble: &Card{Rows: []CardRow{{UpToBees: 15_000, DoseML: 20}, {DoseML: 40}}}})
 	if got := table.Dribble.GivenML; got != 20 { // 6 × 2,200 bees are 13,200
 		t.Errorf("by the table: %v mL", got)
 	}
 	each := 2
-	if got := card(Strip, CardContent{Strip: &StripNumber{By: "box", Each: each}}).Strip.Strips; got != 2 {
+	if got := card("strip", CardContent{Strip: &StripNumber{By: "box", Each: each}}).Strip.Strips; got != 2 {
 		t.Errorf("%d strips", got)
 	}
-	if got := card(Pad, CardContent{Pad: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
+	if got := card("pad", CardContent{Pad: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
 		t.Errorf("%d pads", got)
 	}
-	if got := card(Pad, CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.VisitML; got != 30 {
+	if got := card("pad", CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.VisitML; got != 30 {
 		t.Errorf("%v mL", got)
 	}
 }
@@ -65,7 +65,7 @@ func TestRecipeOfCard(t *testing.T) {
 // What is wrong on a card is told at its place on the card.
 func TestCardFaults(t *testing.T) {
 	good := func() LabelCard {
-		return LabelCard{Name: "Bought", Method: Strip, Content: CardContent{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "box", Each: 2}}}
+		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "box", Each: 2}}}
 	}
 	c := good()
 	if err := c.Check(); err != nil {
@@ -83,12 +83,12 @@ func TestCardFaults(t *testing.T) {
 		"content.days_apart":              func(c *LabelCard) { c.Content.DaysApart = 61 },
 		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = 366 },
 		"content.strip.each":              func(c *LabelCard) { c.Content.Strip.Each = 41 },
-		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = Dribble, &Rule{FullSeamML: &eleven} },
-		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = Dribble, &Card{Rows: []CardRow{{DoseML: 501}}} },
+		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = "dribble", &Rule{FullSeamML: &eleven} },
+		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = "dribble", &Card{Rows: []CardRow{{DoseML: 501}}} },
 		"content.pad.formic_g": func(c *LabelCard) {
-			c.Method, c.Content.Pad = Pad, &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
+			c.Method, c.Content.Pad = "pad", &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
 		},
-		"content.amount.ml": func(c *LabelCard) { c.Method, c.Content.Amount = Pad, &PadAmount{Per: "comb", ML: 501, From: "above"} },
+		"content.amount.ml": func(c *LabelCard) { c.Method, c.Content.Amount = "pad", &PadAmount{Per: "comb", ML: 501, From: "above"} },
 	} {
 		c := good()
 		spoil(&c)

@@ -113,15 +113,11 @@ type PadStrength struct {
 // PlanPad works out working acid or ready pads. Its error is a fault.List whose
 // fields are paths in the request.
 func PlanPad(r PadRequest) (PadAnswer, error) {
-	in, err := r.core()
+	w, err := r.work()
 	if err != nil {
 		return PadAnswer{}, err
 	}
-	p, err := pad.New(in)
-	if err != nil {
-		return PadAnswer{}, err
-	}
-	return padAnswer(p, in.Hold.Kind), nil
+	return *w.Answer.Pad, nil
 }
 
 // DilutePad works out a dilution alone.

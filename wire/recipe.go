@@ -3,16 +3,10 @@ package wire
 import (
 	"strings"
 
+	"keeler/core/batch"
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/method/strip"
-)
-
-// The methods.
-const (
-	Dribble = "dribble"
-	Strip   = "strip"
-	Pad     = "pad"
+	"keeler/core/method"
 )
 
 // Recipe is the plan of one method: exactly one is given.
@@ -43,58 +37,71 @@ type BatchStrength struct {
 
 // Worked is what a recipe comes to, whatever its method.
 type Worked struct {
-	Method      string
-	Answer      RecipeAnswer
-	Lines       []Line
-	Composition []Component
-	VolumeML    float64
-	Pieces      int // strips or ready pads; 0 for what is poured
+	method.Recipe
+	method.Plan
+	Answer RecipeAnswer
+	Lines  []Line // as they are told
+	Notes  []Note
 }
 
-// Notes is what the plan says.
-func (w Worked) Notes() []Note {
-	switch {
-	case w.Answer.Dribble != nil:
-		return w.Answer.Dribble.Notes
-	case w.Answer.Strip != nil:
-		return w.Answer.Strip.Notes
-	case w.Answer.Pad != nil:
-		return w.Answer.Pad.Notes
+// request is what the recipe of every method tells of itself. A further method is one
+// entry of Recipe, of given, and of beginnings.
+type request interface {
+	recipe() (method.Recipe, error)
+	work() (Worked, error)
+	bare() Recipe
+}
+
+// given is the one recipe that there is, and the path of its fields; a fault.List when
+// there is none, or more than one.
+func (r Recipe) given() (of request, prefix string, err error) {
+	n := 0
+	if r.Dribble != nil {
+		of, prefix, n = r.Dribble, "dribble.", n+1
 	}
-	return nil
+	if r.Strip != nil {
+		of, prefix, n = r.Strip, "strip.", n+1
+	}
+	if r.Pad != nil {
+		of, prefix, n = r.Pad, "pad.", n+1
+	}
+	switch n {
+	case 0:
+		return nil, "", fault.List{{Field: "", Reason: fault.Missing}}
+	case 1:
+		return of, prefix, nil
+	}
+	return nil, "", fault.List{{Field: "", Reason: fault.NotFitting}}
+}
+
+// Core is the recipe as core has it. Its error is a fault.List whose fields are paths in
+// it.
+func (r Recipe) Core() (method.Recipe, error) {
+	of, prefix, err := r.given()
+	if err != nil {
+		return nil, err
+	}
+	out, err := of.recipe()
+	return out, Beneath(prefix, err)
 }
 
 // Work works a recipe out. Its error is a fault.List whose fields are paths in it.
 func (r Recipe) Work() (Worked, error) {
-	switch {
-	case r.Dribble != nil && r.Strip == nil && r.Pad == nil:
-		a, holds, err := r.Dribble.plan() // of a product only the acids are known
-		return Worked{
-			Method: Dribble, Answer: RecipeAnswer{Dribble: &a}, Lines: a.Lines, VolumeML: a.VolumeML, Composition: components(holds),
-		}, Beneath("dribble.", err)
-	case r.Strip != nil && r.Dribble == nil && r.Pad == nil:
-		a, err := PlanStrip(*r.Strip)
-		l := a.Liquor
-		return Worked{
-			Method: Strip, Answer: RecipeAnswer{Strip: &a}, Lines: a.Lines, VolumeML: l.VolumeML, Pieces: a.Strips,
-			Composition: components(chem.Mixture{OAD: chem.Grams(l.OADG), Glycerol: chem.Grams(l.GlycerolG), Water: chem.Grams(l.WaterG)}),
-		}, Beneath("strip.", err)
-	case r.Pad != nil && r.Dribble == nil && r.Strip == nil:
-		a, err := PlanPad(*r.Pad)
-		out := Worked{Method: Pad, Answer: RecipeAnswer{Pad: &a}, Lines: a.Lines}
-		if d := a.Dilution; d != nil {
-			pure := d.WorkingG * a.WorkingPercent / 100
-			out.VolumeML = d.WorkingML
-			out.Composition = components(chem.Mixture{Formic: chem.Grams(pure), Water: chem.Grams(d.WorkingG - pure)})
-		} else {
-			out.Pieces = a.VisitPads
-			out.Composition = components(chem.Mixture{Formic: chem.Grams(a.VisitFormicG)})
-		}
-		return out, Beneath("pad.", err)
-	case r == Recipe{}:
-		return Worked{}, fault.List{{Field: "", Reason: fault.Missing}}
+	of, prefix, err := r.given()
+	if err != nil {
+		return Worked{}, err
 	}
-	return Worked{}, fault.List{{Field: "", Reason: fault.NotFitting}}
+	w, err := of.work()
+	return w, Beneath(prefix, err)
+}
+
+// Bare is a recipe without its colonies.
+func (r Recipe) Bare() Recipe {
+	of, _, err := r.given()
+	if err != nil {
+		return r
+	}
+	return of.bare()
 }
 
 // of names the parts of a mixture.
@@ -109,7 +116,8 @@ var of = []struct {
 	{"sugar", func(m *chem.Mixture) *chem.Grams { return &m.Sugar }},
 }
 
-func components(m chem.Mixture) []Component {
+// Components writes what a mixture holds.
+func Components(m chem.Mixture) []Component {
 	var out []Component
 	for _, p := range of {
 		if g := *p.part(&m); g > 0 {
@@ -132,60 +140,36 @@ func Mixture(components []Component) chem.Mixture {
 	return m
 }
 
-// StrengthOf is the strength of a batch by its composition. There is none where
-// only the acid of a product is known and not how much it is in.
-func StrengthOf(method string, composition []Component, volumeML float64) *BatchStrength {
-	m := Mixture(composition)
-	if method == Dribble {
-		s := chem.Syrup{OAD: m.OAD, Water: m.Water, Sugar: m.Sugar}
-		perLitre := float64(s.Strength())
-		if m.Water == 0 { // a product: by the volume poured
-			perLitre = 1000 * float64(m.OAD) / volumeML
-		}
-		return &BatchStrength{round(perLitre), "g_per_l"}
-	}
-	acid := m.OAD + m.Formic
-	if m.Mass() == acid {
+// StrengthOf is the strength of a batch by its composition, where it is known.
+func StrengthOf(b batch.Batch) *BatchStrength {
+	value, perLitre, known := b.Strength()
+	if !known {
 		return nil
 	}
-	return &BatchStrength{round(100 * m.Share(acid)), "percent_ww"}
+	unit := "percent_ww"
+	if perLitre {
+		unit = "g_per_l"
+	}
+	return &BatchStrength{round(value), unit}
 }
 
-// CheckParent holds what a pot carries over against the composition of the batch
-// it is said to come from: the same strength, to a tenth of a per cent. Fields
-// are paths in the recipe.
+// CheckParent holds what a pot carries over against the batch that it is said to come
+// from. Fields are paths in the recipe.
 func (r Recipe) CheckParent(parent chem.Mixture) error {
+	if r.Strip == nil {
+		return fault.List{{Field: "strip.carried.grams", Reason: fault.Missing}}
+	}
+	in, err := r.Strip.core()
+	if err != nil {
+		return Beneath("strip.", err)
+	}
 	var l fault.List
-	if r.Strip == nil || r.Strip.Carried == nil {
-		l.Add("strip.carried.grams", fault.Missing)
-		return l.Err()
-	}
-	is := 100 * float64(strip.Strength(parent))
-	if off := r.Strip.Carried.OADPercent - is; off > 0.1 || off < -0.1 {
-		l.AddRange("strip.carried.oad_percent", fault.NotFitting, is-0.1, is+0.1, "%")
-	}
-	return l.Err()
+	in.CheckParent(parent, &l)
+	return Beneath("strip.", l.Err())
 }
 
 // Beneath puts a prefix before the fields of an error, for a plan that is part
 // of a larger request.
 func Beneath(prefix string, err error) error {
 	return refield(err, func(field string) string { return strings.TrimSuffix(prefix+field, ".") })
-}
-
-// Colonies is how many colonies a recipe is for; 0 where it does not say.
-func (r Recipe) Colonies() int {
-	switch {
-	case r.Dribble != nil && r.Dribble.Mean != nil:
-		return r.Dribble.Mean.Colonies
-	case r.Dribble != nil:
-		return max(len(r.Dribble.Colonies), r.Dribble.Size.Colonies)
-	case r.Strip != nil:
-		return max(len(r.Strip.Colonies), r.Strip.Size.Colonies)
-	case r.Pad != nil && r.Pad.Mean != nil:
-		return r.Pad.Mean.Colonies
-	case r.Pad != nil:
-		return len(r.Pad.Colonies)
-	}
-	return 0
 }

@@ -5,8 +5,10 @@ import (
 	"math"
 	"testing"
 
+	"keeler/core/batch"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 )
 
 var (
@@ -36,32 +38,33 @@ func TestCompositionAndStrength(t *testing.T) {
 	for _, c := range []struct {
 		name   string
 		recipe Recipe
-		method string
+		method method.Name
 		want   map[string]float64
 		value  float64
 		unit   string
 		pieces int
 	}{
-		{"syrup", Recipe{Dribble: syrupLitre}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 35.046, "water": 600.79, "sugar": 600.79}, 35.046, "g_per_l", 0},
-		{"a product", Recipe{Dribble: product}, Dribble, map[string]float64{"oxalic_acid_dihydrate": 8.8}, 44, "g_per_l", 0},
-		{"a pot", Recipe{Strip: fortyStrips}, Strip, map[string]float64{"oxalic_acid_dihydrate": 276.82, "glycerol": 520.57, "water": 2.616}, 34.602, "percent_ww", 40},
-		{"acid", Recipe{Pad: litreOf60}, Pad, map[string]float64{"formic_acid": 685.5, "water": 457}, 60, "percent_ww", 0},
-		{"pads", Recipe{Pad: sixteenPads}, Pad, map[string]float64{"formic_acid": 1088}, 0, "", 16},
+		{"syrup", Recipe{Dribble: syrupLitre}, method.Dribble, map[string]float64{"oxalic_acid_dihydrate": 35.046, "water": 600.79, "sugar": 600.79}, 35.046, "g_per_l", 0},
+		{"a product", Recipe{Dribble: product}, method.Dribble, map[string]float64{"oxalic_acid_dihydrate": 8.8}, 44, "g_per_l", 0},
+		{"a pot", Recipe{Strip: fortyStrips}, method.Strip, map[string]float64{"oxalic_acid_dihydrate": 276.82, "glycerol": 520.57, "water": 2.616}, 34.602, "percent_ww", 40},
+		{"acid", Recipe{Pad: litreOf60}, method.Pad, map[string]float64{"formic_acid": 685.5, "water": 457}, 60, "percent_ww", 0},
+		{"pads", Recipe{Pad: sixteenPads}, method.Pad, map[string]float64{"formic_acid": 1088}, 0, "", 16},
 	} {
 		w, err := c.recipe.Work()
 		if err != nil {
 			t.Errorf("%s: %v", c.name, err)
 			continue
 		}
-		if w.Method != c.method || w.Pieces != c.pieces || len(w.Composition) != len(c.want) || len(w.Lines) == 0 {
+		composition := Components(w.Holds())
+		if w.Method() != c.method || w.Pieces() != c.pieces || len(composition) != len(c.want) || len(w.Lines) == 0 {
 			t.Errorf("%s: got %+v", c.name, w)
 		}
-		for _, part := range w.Composition {
+		for _, part := range composition {
 			if want := c.want[part.Name]; math.Abs(part.Grams-want) > 0.01 {
 				t.Errorf("%s: %v g %s, want %v", c.name, part.Grams, part.Name, want)
 			}
 		}
-		s := StrengthOf(w.Method, w.Composition, w.VolumeML)
+		s := StrengthOf(batch.Batch{Method: w.Method(), Holds: w.Holds(), Volume: w.Volume()})
 		switch {
 		case c.unit == "":
 			if s != nil {
@@ -70,7 +73,7 @@ func TestCompositionAndStrength(t *testing.T) {
 		case s == nil || s.Unit != c.unit || math.Abs(s.Value-c.value) > 0.001:
 			t.Errorf("%s: strength %+v, want %v %s", c.name, s, c.value, c.unit)
 		}
-		if back := components(Mixture(w.Composition)); len(back) != len(w.Composition) || back[0] != w.Composition[0] {
+		if back := Components(Mixture(composition)); len(back) != len(composition) || back[0] != composition[0] {
 			t.Errorf("%s: there and back %v", c.name, back)
 		}
 	}

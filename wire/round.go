@@ -5,11 +5,7 @@ import (
 	"strings"
 	"time"
 
-	"keeler/core/chem"
-	"keeler/core/method/dribble"
-	"keeler/core/method/pad"
-	"keeler/core/method/strip"
-	"keeler/core/mixing"
+	"keeler/core/method"
 	"keeler/core/treatment"
 )
 
@@ -209,76 +205,25 @@ func ApplicationOf(raw []byte, a Application) Application {
 	return a
 }
 
-// Bare is a recipe without its colonies.
-func (r Recipe) Bare() Recipe {
-	switch {
-	case r.Dribble != nil:
-		d := *r.Dribble
-		d.Colonies = nil
-		return Recipe{Dribble: &d}
-	case r.Strip != nil:
-		s := *r.Strip
-		s.Colonies = nil
-		return Recipe{Strip: &s}
-	case r.Pad != nil:
-		p := *r.Pad
-		p.Colonies = nil
-		return Recipe{Pad: &p}
-	}
-	return r
+// Giving is what a round has to know of a recipe.
+type Giving struct {
+	CapML   float64 // of a dribble: at most for a colony
+	MeantMg float64 // of acid in 1 mL or piece; 0 where nobody can say
+	Unit    string
+	Gear    []string
 }
 
-// CapML is what a dribble gives a colony at most; 0 where a label's table or another
-// method says it.
-func (r Recipe) CapML() float64 {
-	if r.Dribble == nil || r.Dribble.Hold.Card != nil {
-		return 0
+// Giving tells it; what cannot be worked out is left out.
+func (r Recipe) Giving() Giving {
+	of, err := r.Core()
+	if err != nil {
+		return Giving{Unit: method.Millilitres}
 	}
-	return or(r.Dribble.Rule.CapML, float64(dribble.DefaultRule.Cap))
-}
-
-// MeantMg is the acid that the recipe means in 1 mL or piece, mg; 0 where nobody can say.
-func (r Recipe) MeantMg() float64 {
-	mg := func(m chem.Mixture, of float64) float64 {
-		oad, formic := treatment.Actives(m, of, 1)
-		return round(oad + formic)
+	out := Giving{CapML: round(of.Cap()), Unit: of.Unit(), Gear: gear(of.GiveGear())}
+	if p, err := of.Plain().Plan(); err == nil {
+		out.MeantMg = round(p.Meant())
 	}
-	switch {
-	case r.Dribble != nil:
-		d := *r.Dribble
-		d.Colonies, d.Mean, d.Size = nil, nil, Size{By: string(dribble.SizeVolume), VolumeML: 1000}
-		if a, holds, err := d.plan(); err == nil {
-			return mg(holds, a.VolumeML)
-		}
-	case r.Strip != nil:
-		s := *r.Strip
-		s.Colonies, s.Carried, s.Size = nil, nil, StripSize{By: string(strip.SizeStrips), Strips: 100}
-		if a, err := PlanStrip(s); err == nil {
-			return round(1000 * a.StripOADG)
-		}
-	case r.Pad != nil && r.Pad.Hold.Card != nil:
-		return round(1000 * r.Pad.Hold.Card.FormicG)
-	case r.Pad != nil:
-		p := *r.Pad
-		p.Colonies, p.Mean, p.Size = nil, nil, PadSize{By: string(pad.SizeWorking), WorkingML: 1000}
-		if a, err := PlanPad(p); err == nil {
-			return round(1000 * a.FormicGPerML)
-		}
-	}
-	return 0
-}
-
-// GivingGear is what is worn in the yard: what the plan says.
-func GivingGear(r Recipe) []string {
-	switch {
-	case r.Strip != nil:
-		return gear(mixing.StripGear)
-	case r.Pad != nil:
-		return gear(mixing.FormicGear)
-	case r.Dribble != nil && r.Dribble.Hold.Card != nil:
-		return gear(dribble.GiveGear(r.Dribble.Hold.Card.core()))
-	}
-	return gear(dribble.GiveGear(nil))
+	return out
 }
 
 // LastsRequest asks how far what is left in a jar goes.
@@ -292,9 +237,4 @@ func Lasts(r LastsRequest) (treatment.Lasting, error) {
 	out, err := treatment.Lasts(r.Left, r.Expected)
 	out.Short, out.Over = round(out.Short), round(out.Over)
 	return out, err
-}
-
-// BicarbonateOf is the bicarbonate that takes up a share of a batch, g.
-func BicarbonateOf(held []Component, share float64) float64 {
-	return round(mixing.DiscardOf(Mixture(held).Times(chem.Grams(share))).Bicarbonate)
 }

@@ -2,7 +2,6 @@ package wire
 
 import (
 	"keeler/core/treatment"
-	"math"
 	"reflect"
 	"testing"
 )
@@ -26,24 +25,6 @@ func TestDetailOfALine(t *testing.T) {
 	}
 }
 
-// A litre with 35 g OAD takes 46.55 g of bicarbonate; the tenth that is left 4.655.
-// 600 g of formic acid take 1098, a quarter of it 274.5.
-func TestBicarbonateOfWhatIsLeft(t *testing.T) {
-	for _, c := range []struct {
-		held  []Component
-		share float64
-		want  float64
-	}{
-		{[]Component{{"oxalic_acid_dihydrate", 35}, {"water", 600}, {"sugar", 600}}, 0.1, 4.66},
-		{[]Component{{"formic_acid", 600}, {"water", 400}}, 0.25, 274.5},
-		{[]Component{{"water", 600}}, 1, 0},
-	} {
-		if got := BicarbonateOf(c.held, c.share); math.Abs(got-c.want) > 0.01*c.want+1e-9 {
-			t.Errorf("%+v: %v", c, got)
-		}
-	}
-}
-
 // A recipe without its colonies leaves the one it came from as it is, and says what a
 // colony gets at most, how many it is for, and what is worn to give it.
 func TestRecipesInTheYard(t *testing.T) {
@@ -64,14 +45,12 @@ func TestRecipesInTheYard(t *testing.T) {
 		{"pads", Recipe{Pad: &PadRequest{Colonies: []Colony{hive}}}, 0, 1, "butyl_gloves"},
 		{"pads by a mean", Recipe{Pad: &PadRequest{Mean: &PadMean{Colonies: 7}}}, 0, 7, "butyl_gloves"},
 	} {
-		if got := c.recipe.CapML(); got != c.capML {
-			t.Errorf("%s: cap %v", c.name, got)
+		got := c.recipe.Giving()
+		if got.CapML != c.capML || got.Gear[0] != c.gear {
+			t.Errorf("%s: %+v", c.name, got)
 		}
-		if got := c.recipe.Colonies(); got != c.colonies {
-			t.Errorf("%s: for %d", c.name, got)
-		}
-		if got := GivingGear(c.recipe); got[0] != c.gear {
-			t.Errorf("%s: %v", c.name, got)
+		if of, err := c.recipe.Core(); err != nil || of.Colonies() != c.colonies {
+			t.Errorf("%s: for %d %v", c.name, of.Colonies(), err)
 		}
 		bare := c.recipe.Bare()
 		if d := bare.Dribble; d != nil && (d.Colonies != nil || c.name == "dribble" && len(c.recipe.Dribble.Colonies) != 1) {

@@ -102,15 +102,11 @@ type StripProtocol struct {
 // PlanStrip works out a pot. Its error is a fault.List whose fields are paths in
 // the request.
 func PlanStrip(r StripRequest) (StripAnswer, error) {
-	in, err := r.core()
+	w, err := r.work()
 	if err != nil {
 		return StripAnswer{}, err
 	}
-	p, err := strip.New(in)
-	if err != nil {
-		return StripAnswer{}, err
-	}
-	return stripAnswer(p, in), nil
+	return *w.Answer.Strip, nil
 }
 
 // PlaceStrips works out where strips go that are soaked already.

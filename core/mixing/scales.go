@@ -56,6 +56,20 @@ func (s Scales) Check(l *fault.List) {
 	}
 }
 
+// CheckWork appends that none of the balances weighs an ingredient of the work in loads
+// that are still counted without slips.
+func (s Scales) CheckWork(w Work, l *fault.List) {
+	for _, line := range w.Lines {
+		if line.Mass <= 0 || line.Count > 0 {
+			continue
+		}
+		if _, ok := s.Weigh(line.Mass, line.Acid); !ok {
+			l.AddRange("balances", fault.TooLow, float64(line.Mass)/MaxLoads, MaxCapacity, "g")
+			return
+		}
+	}
+}
+
 func (s Scales) mostCapacity() chem.Grams {
 	most := chem.Grams(0)
 	for _, b := range s.Balances {

@@ -45,6 +45,7 @@ type Part struct {
 	Off   chem.Share // how far its acid may be off either way, as a share of the acid
 	Each  chem.Grams // one piece of what is counted
 	Dry   bool       // a powder: before it is wetted, what is too much comes off with a spoon
+	Lot   string     // the kind of lot that it comes from; empty for water and for liquor carried over
 }
 
 // Measure is what a batch's strength is told in; each method has its own.
@@ -66,6 +67,32 @@ type Work struct {
 	Aim      chem.Mixture // what all lines weighed to the gram make
 	Measure  Measure
 	Headroom chem.Share // to be left free in the vessel, over the batch
+	Dose     Dose       // what a batch that is off its recipe is told by
+	Soaks    *Soaking   // of a pot
+	Bought   *Use       // a product that is used whole, as it was planned
+}
+
+// Dose is so much of a batch that a keeper can picture it: a volume or a mass.
+type Dose struct {
+	Name   string
+	Volume chem.Millilitres
+	Mass   chem.Grams
+}
+
+// Soaking is what a pot's liquor goes into.
+type Soaking struct {
+	Carrier string
+	Pieces  int
+	Uptake  chem.Grams // of one piece, as planned
+}
+
+// DoseMg is the acid in the dose of a mixture, mg.
+func (w Work) DoseMg(m chem.Mixture) chem.Milligrams {
+	acid := m.OAD + m.Formic
+	if w.Dose.Mass > 0 {
+		return chem.Milligrams(1000 * float64(w.Dose.Mass) * float64(m.Share(acid)))
+	}
+	return chem.Milligrams(1000 * float64(acid) * float64(w.Dose.Volume/w.Measure.Volume(m)))
 }
 
 // Follow makes the acts of an order that this work has something to weigh for.

@@ -87,8 +87,10 @@ const headroom chem.Share = 0.1
 // is held. Its fault names an order that does not.
 func Work(r Request, p Plan, order string) (mixing.Work, error) {
 	w := mixing.Work{Lines: p.Lines, Parts: parts(r), Headroom: headroom}
-	if r.Hold.Kind != ReadyToUse {
-		w.Measure, w.Aim = mixing.PerLitre, p.Made.Mixture()
+	if r.Hold.Kind == ReadyToUse {
+		w.Bought = &mixing.Use{Lot: "product", Amount: float64(p.Volume)}
+	} else {
+		w.Measure, w.Aim, w.Dose = mixing.PerLitre, p.Made.Mixture(), mixing.Dose{Name: "full_seam", Volume: r.Rule.FullSeam}
 	}
 	for _, o := range Orders {
 		if !slices.Contains(o.For, r.Hold.Kind) || order != "" && o.ID != order {
@@ -105,12 +107,12 @@ func Work(r Request, p Plan, order string) (mixing.Work, error) {
 
 // parts are the ingredients; a filler counts as sugar.
 func parts(r Request) []mixing.Part {
-	acid := mixing.Part{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: r.Hold.gram(), Dry: true}
+	acid := mixing.Part{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: r.Hold.gram(), Dry: true, Lot: "acid"}
 	switch r.Hold.Kind {
 	case Tablets:
-		acid.Name, acid.Steps, acid.Each = "tablets", []mixing.Step{StepTablets}, r.Hold.Grams
+		acid.Name, acid.Lot, acid.Steps, acid.Each = "tablets", "tablets", []mixing.Step{StepTablets}, r.Hold.Grams
 	case ReadyMix:
-		acid.Name, acid.Steps, acid.Dry = "stock", []mixing.Step{StepStock}, false
+		acid.Name, acid.Lot, acid.Steps, acid.Dry = "stock", "ready_mix", []mixing.Step{StepStock}, false
 		from := r.Hold.Stock.composition()
 		acid.Gram = from.Scale(1 / float64(from.Mass())).Mixture()
 	case ReadyToUse:
@@ -119,6 +121,6 @@ func parts(r Request) []mixing.Part {
 	return []mixing.Part{
 		acid,
 		{Name: "water", Steps: []mixing.Step{StepHotWater, StepRestWater, StepAllWater, StepWater}, Gram: chem.Mixture{Water: 1}},
-		{Name: "sugar", Steps: []mixing.Step{StepSugar}, Gram: chem.Mixture{Sugar: 1}, Dry: true},
+		{Name: "sugar", Steps: []mixing.Step{StepSugar}, Gram: chem.Mixture{Sugar: 1}, Dry: true, Lot: "sugar"},
 	}
 }

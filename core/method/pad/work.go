@@ -31,13 +31,14 @@ const headroom chem.Share = 0.05
 func Work(r Request, p Plan) mixing.Work {
 	w := mixing.Work{Lines: p.Lines, Headroom: headroom}
 	if r.Hold.Kind == ReadyPads {
+		w.Bought = &mixing.Use{Lot: "ready_pads", Amount: float64(p.VisitPads)}
 		w.Follow(Counting.Acts)
 		return w
 	}
-	w.Measure, w.Aim = mixing.PercentFormic, p.Made
+	w.Measure, w.Aim, w.Dose = mixing.PercentFormic, p.Made, mixing.Dose{Name: "ten_ml", Volume: 10}
 	w.Parts = []mixing.Part{
 		{
-			Name: "stock", Steps: []mixing.Step{StepStock}, Off: p.StockOff / p.Stock,
+			Name: "stock", Lot: "formic", Steps: []mixing.Step{StepStock}, Off: p.StockOff / p.Stock,
 			Gram: chem.Mixture{Formic: chem.Grams(p.Stock), Water: chem.Grams(1 - p.Stock)},
 		},
 		{Name: "water", Steps: []mixing.Step{StepWater}, Gram: chem.Mixture{Water: 1}},

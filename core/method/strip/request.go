@@ -140,6 +140,23 @@ func (r Request) check() fault.List {
 	return l
 }
 
+// carriedOff is how far what is carried over may be from the strength of the batch that it
+// is said to come from, as a share of the liquor.
+const carriedOff chem.Share = 0.001
+
+// CheckParent appends that what a pot carries over is not of the strength of the batch
+// that it comes from: to a tenth of a per cent.
+func (r Request) CheckParent(parent chem.Mixture, l *fault.List) {
+	if r.Carried.Mass == 0 {
+		l.Add("carried.grams", fault.Missing)
+		return
+	}
+	is := Strength(parent)
+	if off := r.Carried.OAD - is; off > carriedOff || off < -carriedOff {
+		l.AddRange("carried.oad_percent", fault.NotFitting, 100*float64(is-carriedOff), 100*float64(is+carriedOff), "%")
+	}
+}
+
 // What one piece takes up, g.
 const minUptake, maxUptake = 0.5, 500
 

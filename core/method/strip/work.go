@@ -40,9 +40,10 @@ func Work(r Request, p Plan) mixing.Work {
 	oad := chem.Grams(chem.ToDihydrate(1, r.Basis))
 	w := mixing.Work{
 		Lines: p.Lines, Measure: mixing.PercentOAD, Aim: p.Liquor, Headroom: r.Headroom,
+		Dose: mixing.Dose{Name: "piece", Mass: r.Uptake}, Soaks: &mixing.Soaking{Carrier: string(r.Layout.Carrier), Pieces: p.Strips, Uptake: r.Uptake},
 		Parts: []mixing.Part{
-			{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: chem.Mixture{OAD: oad, Water: 1 - oad}, Dry: true},
-			{Name: "glycerol", Steps: []mixing.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}},
+			{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: chem.Mixture{OAD: oad, Water: 1 - oad}, Dry: true, Lot: "acid"},
+			{Name: "glycerol", Steps: []mixing.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}, Lot: "glycerol"},
 			{Name: "water", Steps: []mixing.Step{StepWater}, Gram: chem.Mixture{Water: 1}},
 			{Name: "carried", Steps: []mixing.Step{StepCarried}, Gram: p.Carried.Take(1)},
 		},
@@ -77,6 +78,24 @@ func Uptake(in, inOff, left, leftOff chem.Grams, pieces int) (each, off chem.Gra
 	n := chem.Grams(pieces)
 	weighed := mixing.Likely * math.Hypot(float64(inOff), float64(leftOff))
 	return (in - left) / n, chem.Grams(math.Hypot(weighed, clings*float64(in))) / n
+}
+
+// Weighed is what the pieces of a run took up, g, and its ± at 95 %, once what is left of
+// its liquor was weighed.
+func Weighed(s mixing.State, pieces int) (each, off chem.Grams) {
+	in, inOff, leftOff := chem.Grams(0), 0.0, 0.0
+	for _, t := range s.Taken() {
+		in += t.Mass
+		inOff = math.Hypot(inOff, float64(t.Off))
+	}
+	for _, st := range s.Stations {
+		if st.Kind == mixing.Left {
+			for _, g := range st.Added {
+				leftOff = math.Hypot(leftOff, float64(g.Off))
+			}
+		}
+	}
+	return Uptake(in, chem.Grams(inOff), s.LeftOver(), chem.Grams(leftOff), pieces)
 }
 
 // Seen is what the pieces of one pot took up, and its ± at 95 %.

@@ -1,0 +1,74 @@
+package dribble
+
+import (
+	"slices"
+
+	"keeler/core/chem"
+	"keeler/core/method"
+	"keeler/core/mixing"
+)
+
+// As is a request as every method answers it.
+func (r Request) As() method.Recipe { return recipe{r} }
+
+type recipe struct{ of Request }
+
+func (r recipe) Method() method.Name        { return method.Dribble }
+func (r recipe) Unit() string               { return method.Millilitres }
+func (r recipe) GiveGear() []mixing.Gear    { return GiveGear(r.of.card()) }
+func (r recipe) Keepings() []mixing.Keeping { return Keepings }
+
+func (r recipe) Plan() (method.Plan, error) {
+	p, err := New(r.of)
+	return worked{r.of, p}, err
+}
+
+func (r recipe) Plain() method.Recipe {
+	plain := r.of
+	plain.Colonies, plain.Mean, plain.Size = nil, nil, Size{By: SizeVolume, Volume: 1000}
+	return recipe{plain}
+}
+
+func (r recipe) Colonies() int {
+	if r.of.Mean != nil {
+		return r.of.Mean.Colonies
+	}
+	return max(len(r.of.Colonies), r.of.Size.Colonies)
+}
+
+// Cap is the rule's; of a label's own table none.
+func (r recipe) Cap() chem.Millilitres {
+	if r.of.Hold.Card != nil {
+		return 0
+	}
+	return r.of.Rule.Cap
+}
+
+func (r recipe) Orders() []string {
+	var out []string
+	for _, o := range Orders {
+		if slices.Contains(o.For, r.of.Hold.Kind) {
+			out = append(out, o.ID)
+		}
+	}
+	return out
+}
+
+type worked struct {
+	request Request
+	plan    Plan
+}
+
+// As is a plan with its request as every method answers it.
+func (p Plan) As(r Request) method.Plan { return worked{r, p} }
+
+func (w worked) Lines() []mixing.Line                   { return w.plan.Lines }
+func (w worked) Holds() chem.Mixture                    { return w.plan.Holds }
+func (w worked) Volume() chem.Millilitres               { return w.plan.Volume }
+func (w worked) Pieces() int                            { return 0 }
+func (w worked) Work(order string) (mixing.Work, error) { return Work(w.request, w.plan, order) }
+
+// Meant is by all acids of the syrup or product.
+func (w worked) Meant() chem.Milligrams {
+	return chem.Milligrams(1000 * float64(w.plan.Holds.OAD+w.plan.Holds.Formic) / float64(w.plan.Volume))
+}

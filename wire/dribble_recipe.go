@@ -1,0 +1,48 @@
+package wire
+
+import (
+	"keeler/core/method"
+	"keeler/core/method/dribble"
+)
+
+func (r *DribbleRequest) recipe() (method.Recipe, error) {
+	in, err := r.core()
+	return in.As(), err
+}
+
+func (r *DribbleRequest) work() (Worked, error) {
+	in, err := r.core()
+	if err != nil {
+		return Worked{}, err
+	}
+	p, err := dribble.New(in)
+	if err != nil {
+		return Worked{}, err
+	}
+	a := dribbleAnswer(p, in.Hold)
+	return Worked{in.As(), p.As(in), RecipeAnswer{Dribble: &a}, a.Lines, a.Notes}, nil
+}
+
+func (r *DribbleRequest) bare() Recipe {
+	out := *r
+	out.Colonies = nil
+	return Recipe{Dribble: &out}
+}
+
+// beginDribble is a syrup to begin with: the shipped defaults, or what a card says.
+func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
+	r := DribbleRequest{
+		Hold: Hold{Kind: string(dribble.Crystals), OADPercent: 100}, Strength: Aim{By: string(dribble.ByProtocol), Protocol: dribble.DefaultProtocol},
+		Size: Size{By: string(dribble.SizeSeams)}, Applicator: &Applicator{Device: string(dribble.Syringe), SizeML: 60}, BalanceG: usualBalance, Colonies: colonies,
+	}
+	if k.Dribble != nil {
+		label := *k.Dribble
+		label.Name = name
+		r.Hold, r.Strength = Hold{Kind: string(dribble.ReadyToUse), Card: &label}, Aim{}
+	}
+	if k.Rule != nil {
+		r.Rule = *k.Rule
+		r.Rule.ByLabel = true
+	}
+	return Recipe{Dribble: &r}
+}

@@ -1,0 +1,49 @@
+package wire
+
+import (
+	"keeler/core/method"
+	"keeler/core/method/pad"
+)
+
+func (r *PadRequest) recipe() (method.Recipe, error) {
+	in, err := r.core()
+	return in.As(), err
+}
+
+func (r *PadRequest) work() (Worked, error) {
+	in, err := r.core()
+	if err != nil {
+		return Worked{}, err
+	}
+	p, err := pad.New(in)
+	if err != nil {
+		return Worked{}, err
+	}
+	a := padAnswer(p, in.Hold.Kind)
+	return Worked{in.As(), p.As(in), RecipeAnswer{Pad: &a}, a.Lines, a.Notes}, nil
+}
+
+func (r *PadRequest) bare() Recipe {
+	out := *r
+	out.Colonies = nil
+	return Recipe{Pad: &out}
+}
+
+// beginPad is formic acid to begin with: the shipped defaults, or what a card says.
+func beginPad(colonies []Colony, name string, k CardContent) Recipe {
+	weakest := 100 * float64(pad.WeakestWorking)
+	r := PadRequest{
+		Hold: PadHold{Kind: string(pad.Acid), Percent: weakest}, WorkingPercent: weakest, Amount: PadAmount{Protocol: pad.DefaultProtocol},
+		Size: PadSize{By: string(pad.SizeVisit)}, BalanceG: usualBalance, Colonies: colonies,
+	}
+	switch {
+	case k.Pad != nil:
+		pads := *k.Pad
+		pads.Name = name
+		r.Hold, r.Amount = PadHold{Kind: string(pad.ReadyPads), Card: &pads}, PadAmount{}
+	case k.Amount != nil:
+		r.Amount = *k.Amount
+		r.Amount.ByLabel = true
+	}
+	return Recipe{Pad: &r}
+}

@@ -1,0 +1,42 @@
+package wire
+
+import (
+	"keeler/core/method"
+	"keeler/core/method/strip"
+)
+
+func (r *StripRequest) recipe() (method.Recipe, error) {
+	in, err := r.core()
+	return in.As(), err
+}
+
+func (r *StripRequest) work() (Worked, error) {
+	in, err := r.core()
+	if err != nil {
+		return Worked{}, err
+	}
+	p, err := strip.New(in)
+	if err != nil {
+		return Worked{}, err
+	}
+	a := stripAnswer(p, in)
+	return Worked{in.As(), p.As(in), RecipeAnswer{Strip: &a}, a.Lines, a.Notes}, nil
+}
+
+func (r *StripRequest) bare() Recipe {
+	out := *r
+	out.Colonies = nil
+	return Recipe{Strip: &out}
+}
+
+// beginStrip is a pot to begin with: the shipped defaults, or what a card says.
+func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
+	r := StripRequest{
+		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: string(strip.SizeColonies)},
+		Number: k.Strip, BalanceG: usualBalance,
+	}
+	for _, c := range colonies {
+		r.Colonies = append(r.Colonies, StripColony{Colony: c})
+	}
+	return Recipe{Strip: &r}
+}
