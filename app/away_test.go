@@ -6,6 +6,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/store"
 	"keeler/wire"
@@ -29,7 +30,7 @@ func TestDatabaseAway(t *testing.T) {
 			return err
 		},
 		"decide on a card": func() error {
-			_, err := d.Decide(ctx, Question{Under: [3]string{wire.CardPrefix + id}})
+			_, err := d.Decide(ctx, Question{Under: [3]string{card.Prefix + id}})
 			return err
 		},
 		"save a pot's batch": func() error {

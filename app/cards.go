@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"keeler/core/calendar"
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
@@ -97,7 +98,7 @@ func (d Desk) choose(ctx context.Context, field string, method method.Name, id s
 		return out, nil
 	}
 	unknown := fault.List{{Field: field, Reason: fault.Unknown}}
-	if cardID, isCard := strings.CutPrefix(id, wire.CardPrefix); isCard {
+	if cardID, isCard := strings.CutPrefix(id, card.Prefix); isCard {
 		row, err := d.op.Card(ctx, cardID)
 		if errors.Is(err, store.ErrNotFound) || err == nil && row.Method != string(method) {
 			return out, unknown
@@ -105,12 +106,12 @@ func (d Desk) choose(ctx context.Context, field string, method method.Name, id s
 		if err != nil {
 			return out, err
 		}
-		card, err := cardOf(row)
+		found, err := cardOf(row)
 		if err != nil {
 			return out, err
 		}
-		conditions, err := card.CoreConditions()
-		out.card, out.fixed = &card, &conditions
+		conditions, err := found.CoreConditions()
+		out.card, out.fixed = &found, &conditions
 		return out, err
 	}
 	protocol, known := fit.Protocol(id)

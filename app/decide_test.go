@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/wire"
 )
@@ -143,10 +144,10 @@ func TestJob(t *testing.T) {
 func TestCard(t *testing.T) {
 	d, _, ids := ready(t, 5)
 	ml, top := 3.0, 30.0
-	card := wire.LabelCard{ID: uuid.NewString(), Name: "Bought syrup", Method: "dribble", Content: wire.CardContent{
-		MinC: 6, MaxC: 12, Broodless: true, Supers: "off", Rule: &wire.Rule{FullSeamML: &ml, CapML: &top},
+	copied := wire.LabelCard{ID: uuid.NewString(), Name: "Bought syrup", Method: "dribble", Content: wire.CardContent{
+		Content: card.Content{MinC: 6, MaxC: 12, Broodless: true, Supers: "off"}, Rule: &wire.Rule{FullSeamML: &ml, CapML: &top},
 	}}
-	kept, err := d.AddCard(t.Context(), card)
+	kept, err := d.AddCard(t.Context(), copied)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -165,10 +166,10 @@ func TestCard(t *testing.T) {
 		t.Errorf("the card does not dose: %+v %v", r.Recipe.Dribble.Rule, err)
 	}
 	wrong := 11.0
-	card.Content.Rule.FullSeamML = &wrong
-	_, err = d.ChangeCard(t.Context(), kept.ID, card)
+	copied.Content.Rule.FullSeamML = &wrong
+	_, err = d.ChangeCard(t.Context(), kept.ID, copied)
 	at(t, "11 mL a seam", err, "content.rule.full_seam_ml", fault.TooHigh)
-	card.Content.Rule.FullSeamML, card.Content.MaxC = &ml, 6
-	_, err = d.ChangeCard(t.Context(), kept.ID, card)
+	copied.Content.Rule.FullSeamML, copied.Content.MaxC = &ml, 6
+	_, err = d.ChangeCard(t.Context(), kept.ID, copied)
 	at(t, "no range", err, "content.max_c", fault.TooLow)
 }

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"keeler/core/calendar"
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
@@ -330,7 +331,7 @@ func (d Desk) jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job 
 		People: r.People, Colonies: make([]wire.JobColony, len(r.Colonies)),
 	}
 	if r.CardID != nil {
-		out.Under = wire.CardPrefix + *r.CardID
+		out.Under = card.Prefix + *r.CardID
 	}
 	at := map[string]int{}
 	for i, c := range r.Colonies {

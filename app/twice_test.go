@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/wire"
 )
@@ -154,14 +155,14 @@ func TestMilligramsAreFlagged(t *testing.T) {
 // mg in the register, and butyl gloves on the round, as the plan says.
 func TestRegisterCountsEveryAcid(t *testing.T) {
 	d, _, hives := ready(t, 5)
-	card := wire.LabelCard{ID: uuid.NewString(), Name: "Two acids", Method: "dribble", Content: wire.CardContent{
-		MinC: 0, MaxC: 15, Supers: "off", Withdrawal: 14,
+	copied := wire.LabelCard{ID: uuid.NewString(), Name: "Two acids", Method: "dribble", Content: wire.CardContent{
+		Content: card.Content{MinC: 0, MaxC: 15, Supers: "off", Withdrawal: 14},
 		Dribble: &wire.Card{Actives: []wire.Active{{Name: "oxalic", GPerL: 39, Basis: "dihydrate"}, {Name: "formic", GPerL: 5}}, Rows: []wire.CardRow{{DoseML: 12}}},
 	}}
-	if _, err := d.AddCard(t.Context(), card); err != nil {
+	if _, err := d.AddCard(t.Context(), copied); err != nil {
 		t.Fatal(err)
 	}
-	job := wire.SaveJob{ID: uuid.NewString(), Name: "By the label", Method: "dribble", Under: "card:" + card.ID, RuleKind: "label",
+	job := wire.SaveJob{ID: uuid.NewString(), Name: "By the label", Method: "dribble", Under: "card:" + copied.ID, RuleKind: "label",
 		Colonies: []wire.JobColony{{ColonyID: hives[0], Day: outOn, Override: "seen to"}}}
 	own := job
 	own.RuleKind, own.Rule = "own", "allowed here"

@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"keeler/core/calendar"
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
@@ -75,7 +76,7 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 	}
 	under := v.job.Protocol
 	if v.job.CardID != nil {
-		under = wire.CardPrefix + *v.job.CardID
+		under = card.Prefix + *v.job.CardID
 	}
 	chosen, err := d.choose(ctx, "under", method.Name(v.job.Method), under)
 	if err != nil {

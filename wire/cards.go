@@ -3,6 +3,7 @@ package wire
 import (
 	"strings"
 
+	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
@@ -18,21 +19,9 @@ type LabelCard struct {
 	Notes   []Note      `json:"notes,omitempty" readOnly:"true" doc:"What a plan by it says of one hive of five seams."`
 }
 
-// CardContent is the label itself.
+// CardContent is the label itself: what it says of when, and one dose.
 type CardContent struct {
-	Contents    string  `json:"contents,omitempty" maxLength:"500" doc:"What is in it, as printed."`
-	Preparation string  `json:"preparation,omitempty" maxLength:"500" doc:"Shake, warm, look for sediment…"`
-	MinC        float64 `json:"min_c" doc:"Outside temperature, −20 to 40 °C."`
-	MaxC        float64 `json:"max_c" doc:"Above min_c, to 40 °C."`
-	Broodless   bool    `json:"broodless,omitempty" doc:"Only without sealed brood."`
-	Supers      string  `json:"supers" enum:"off,label,allowed" doc:"Supers for harvest: off, not said, or allowed."`
-	OutOfHoney  bool    `json:"out_of_honey,omitempty" doc:"Only for colonies that make no honey for people."`
-	DaysInLow   int     `json:"days_in_low,omitempty" doc:"Days in the hive at least, 0 to 120."`
-	DaysInHigh  int     `json:"days_in_high,omitempty" doc:"Days in the hive at most, days_in_low to 120."`
-	Repeats     int     `json:"repeats,omitempty" doc:"Further times, 0 to 20."`
-	DaysApart   int     `json:"days_apart,omitempty" doc:"Days between, 0 to 60."`
-	Swap        bool    `json:"swap,omitempty" doc:"The next pads go in while the last are still there."`
-	Withdrawal  int     `json:"withdrawal_days,omitempty" doc:"Days until honey may be taken, 0 to 365."`
+	card.Content
 
 	Dribble *Card        `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
 	Rule    *Rule        `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
@@ -47,34 +36,23 @@ type LabelCards struct {
 	Blank []LabelCard `json:"blank" doc:"Generic templates: nothing of any product."`
 }
 
-// CardPrefix stands before the id of a card where a protocol could be named.
-const CardPrefix = "card:"
-
 // CoreConditions are what a card asks, as core judges by them; a fault.List when
 // they cannot be.
 func (c LabelCard) CoreConditions() (fit.Conditions, error) {
-	base, _ := fit.Protocol(map[string]string{"dribble": "winter", "strip": "strips", "pad": "formic"}[c.Method])
-	k := c.Content
-	out := base
-	out.ID, out.Method = CardPrefix+c.ID, method.Name(c.Method)
-	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, fit.Supers(k.Supers), k.OutOfHoney
-	out.MinC, out.MaxC, out.BestLowC, out.BestHighC = k.MinC, k.MaxC, k.MinC, k.MaxC
-	out.DaysInLow, out.DaysInHigh = k.DaysInLow, k.DaysInHigh
-	out.Label, out.Withdrawal, out.Swap = true, k.Withdrawal, k.Swap
-	out.Visits, out.ApartLow, out.ApartHigh = 1+k.Repeats, k.DaysApart, k.DaysApart
+	return c.Content.Conditions(c.ID, method.Name(c.Method), c.Content.course())
+}
+
+// course is what the dose says of visits.
+func (k CardContent) course() card.Course {
 	switch {
-	case k.Pad != nil && k.Pad.Visits > 1:
-		out.Visits, out.ApartLow, out.ApartHigh = k.Pad.Visits, k.Pad.DaysApart, k.Pad.DaysApart
-	case k.Amount != nil && k.Amount.Visits > 1:
-		out.Visits = k.Amount.Visits
-	case k.Dribble != nil && k.Dribble.Repeats > k.Repeats:
-		out.Visits = 1 + k.Dribble.Repeats
+	case k.Pad != nil:
+		return card.Course{Visits: k.Pad.Visits, Apart: k.Pad.DaysApart}
+	case k.Amount != nil:
+		return card.Course{Visits: k.Amount.Visits}
+	case k.Dribble != nil:
+		return card.Course{Visits: 1 + max(k.Dribble.Repeats, k.Repeats)}
 	}
-	out.HarmC = 0 // the label's range is its own
-	if out.Method == method.Pad {
-		out.HarmC = k.MaxC
-	}
-	return out, out.Check()
+	return card.Course{}
 }
 
 // Check names what is wrong with a card.
@@ -84,15 +62,12 @@ func (c LabelCard) Check() error {
 		l.Add("name", fault.Missing)
 	}
 	_, err := c.CoreConditions()
-	if of, ok := err.(fault.List); ok {
-		for _, f := range of {
-			f.Field = "content." + f.Field
-			l = append(l, f)
-		}
+	of, _ := err.(fault.List)
+	c.Content.Check(&of)
+	for _, f := range of {
+		f.Field = "content." + f.Field
+		l = append(l, f)
 	}
-	l.Within("content.repeats", float64(c.Content.Repeats), 0, 20, "times")
-	l.Within("content.days_apart", float64(c.Content.DaysApart), 0, 60, "days")
-	l.Within("content.withdrawal_days", float64(c.Content.Withdrawal), 0, 365, "days")
 	c.checkDose(&l)
 	return l.Err()
 }
@@ -141,10 +116,16 @@ func (c LabelCard) checkDose(l *fault.List) {
 
 // BlankCards are generic templates, one for each kind of product.
 func BlankCards() []LabelCard {
+	blank := func(name string, m method.Name, k CardContent) LabelCard {
+		k.Content = card.Begin(m)
+		return LabelCard{Name: name, Method: string(m), Content: k}
+	}
+	acid := blank("Formic acid", method.Pad, CardContent{Amount: &PadAmount{Per: "comb", ML: 2, From: "above", Visits: 4}})
+	acid.Content.Repeats, acid.Content.DaysApart, acid.Content.DaysInLow, acid.Content.DaysInHigh = 3, 5, 0, 0
 	return []LabelCard{
-		{Name: "Ready solution", Method: "dribble", Content: CardContent{MinC: 0, MaxC: 10, Broodless: true, Supers: "off", Rule: &Rule{}}},
-		{Name: "Strips", Method: "strip", Content: CardContent{MinC: 10, MaxC: 35, Supers: "label", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "bees"}}},
-		{Name: "Ready pads", Method: "pad", Content: CardContent{MinC: 10, MaxC: 29, Supers: "off", DaysInLow: 10, DaysInHigh: 14, Pad: &PadCard{Per: "colony", Each: 2, From: "above", Visits: 1}}},
-		{Name: "Formic acid", Method: "pad", Content: CardContent{MinC: 10, MaxC: 29, Supers: "off", Repeats: 3, DaysApart: 5, Amount: &PadAmount{Per: "comb", ML: 2, From: "above", Visits: 4}}},
+		blank("Ready solution", method.Dribble, CardContent{Rule: &Rule{}}),
+		blank("Strips", method.Strip, CardContent{Strip: &StripNumber{By: "bees"}}),
+		blank("Ready pads", method.Pad, CardContent{Pad: &PadCard{Per: "colony", Each: 2, From: "above", Visits: 1}}),
+		acid,
 	}
 }

@@ -4,6 +4,7 @@ import (
 	"errors"
 	"testing"
 
+	"keeler/core/card"
 	"keeler/core/fault"
 )
 
@@ -65,7 +66,7 @@ func TestRecipeOfCard(t *testing.T) {
 // What is wrong on a card is told at its place on the card.
 func TestCardFaults(t *testing.T) {
 	good := func() LabelCard {
-		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56, Strip: &StripNumber{By: "box", Each: 2}}}
+		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{Content: card.Content{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56}, Strip: &StripNumber{By: "box", Each: 2}}}
 	}
 	c := good()
 	if err := c.Check(); err != nil {
@@ -88,7 +89,9 @@ func TestCardFaults(t *testing.T) {
 		"content.pad.formic_g": func(c *LabelCard) {
 			c.Method, c.Content.Pad = "pad", &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
 		},
-		"content.amount.ml": func(c *LabelCard) { c.Method, c.Content.Amount = "pad", &PadAmount{Per: "comb", ML: 501, From: "above"} },
+		"content.amount.ml": func(c *LabelCard) {
+			c.Method, c.Content.Amount = "pad", &PadAmount{Per: "comb", ML: 501, From: "above"}
+		},
 	} {
 		c := good()
 		spoil(&c)

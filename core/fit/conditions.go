@@ -5,6 +5,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/method"
 	"keeler/core/treatment"
+	"slices"
 )
 
 // Supers says what a protocol or label holds of supers for harvest on the hive.
@@ -103,21 +104,29 @@ func Protocol(id string) (Conditions, bool) {
 	return Conditions{}, false
 }
 
+// Basic is the first protocol of a method.
+func Basic(m method.Name) Conditions {
+	i := slices.IndexFunc(Protocols, func(c Conditions) bool { return c.Method == m })
+	if i < 0 {
+		return Conditions{Method: m}
+	}
+	return Protocols[i]
+}
+
 // Usual is the default protocol of a method for a day at a latitude: the dribble
 // into the winter cluster and the one in season are two.
 func Usual(m method.Name, on calendar.Day, latitude float64) Conditions {
-	id := map[method.Name]string{method.Dribble: "in-season", method.Strip: "strips", method.Pad: "formic"}[m]
-	if m == method.Dribble && on.Cold(latitude) {
-		id = "winter"
+	if m == method.Dribble && !on.Cold(latitude) {
+		c, _ := Protocol("in-season")
+		return c
 	}
-	c, _ := Protocol(id)
-	return c
+	return Basic(m)
 }
 
 // Check names what is wrong with conditions that a keeper copied from a label.
 func (c Conditions) Check() error {
 	var l fault.List
-	if c.Method != method.Dribble && c.Method != method.Strip && c.Method != method.Pad {
+	if !slices.Contains(method.All[:], c.Method) {
 		l.Add("method", fault.Unknown)
 	}
 	if c.Supers != SupersOff && c.Supers != SupersLabel && c.Supers != SupersMayBe {
