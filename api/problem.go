@@ -11,7 +11,7 @@ import (
 	"keeler/app"
 	"keeler/core/fault"
 	"keeler/store"
-	"keeler/wire"
+	"keeler/words"
 )
 
 // problem turns an error into an RFC 9457 document, with the code of what is wrong as
@@ -25,7 +25,7 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 	case errors.As(err, &l):
 		details := make([]error, len(l))
 		for i, f := range l {
-			details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: wire.Say(f), Value: string(f.Reason)}
+			details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: words.Fault(f), Value: string(f.Reason)}
 		}
 		return huma.Error422UnprocessableEntity("Some figures cannot be.", details...)
 	case errors.Is(err, store.ErrNotFound):

@@ -15,6 +15,7 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // Apply writes what a phone has gathered on a day of a job, each line alone, in its
@@ -39,9 +40,9 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 		var l fault.List
 		switch {
 		case errors.As(err, &l):
-			out.Results[i].State, out.Results[i].Text = "refused", wire.SayAll(l)
+			out.Results[i].State, out.Results[i].Text = "refused", words.Faults(l)
 		case errors.Is(err, store.ErrNotFound):
-			out.Results[i].State, out.Results[i].Text = "refused", wire.SayAll(fault.List{{Field: "colony_id", Reason: fault.Unknown}})
+			out.Results[i].State, out.Results[i].Text = "refused", words.Faults(fault.List{{Field: "colony_id", Reason: fault.Unknown}})
 		case err != nil:
 			return wire.Sent{}, err
 		case !done:
@@ -363,6 +364,7 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 	}
 	if r.Flags != "" {
 		out.Flags = strings.Split(r.Flags, ",")
+		out.FlagWords = words.Flags(out.Flags)
 	}
 	return out
 }

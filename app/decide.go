@@ -11,6 +11,7 @@ import (
 	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // ahead is how many days a forecast is shown for.
@@ -210,18 +211,9 @@ func (r *reasons) cell(j fit.Judgement) wire.Cell {
 }
 
 func (r *reasons) tell(reason fit.Reason) wire.Reason {
-	out := wire.Reason{
-		Code: reason.Code, Verdict: fit.VerdictNames[reason.Verdict], Source: string(reason.Source),
-		Figures: reason.Figures, Age: -1, Words: reason.Words,
+	told := words.Because(reason, r.day)
+	return wire.Reason{
+		Code: reason.Code, Verdict: fit.VerdictNames[reason.Verdict], Figures: reason.Figures,
+		Why: told.Why, Change: told.Change, Brief: told.Brief, Datum: told.Datum,
 	}
-	if reason.From != 0 {
-		out.From = written(reason.From)
-	}
-	if reason.To != 0 {
-		out.To = written(reason.To)
-	}
-	if reason.On != 0 {
-		out.On, out.Age = written(reason.On), int(r.day-reason.On)
-	}
-	return out
 }

@@ -52,7 +52,7 @@ func TestDecide(t *testing.T) {
 		t.Errorf("strips at 5 °C, nothing counted: %+v", rows[0])
 	}
 	light := got.Reasons[rows[1].Cells[0].Reasons[0]]
-	if light.On != "2026-12-03" || light.Age != 1 || light.Source != "inspection" {
+	if light.Datum != "seen the day before" {
 		t.Errorf("the datum and its age: %+v", light)
 	}
 	// 8 to 16 h are 480 minutes: 960 hives at half a minute.

@@ -19,6 +19,7 @@ import (
 	"keeler/core/fit"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // MaxFile is the largest file of colonies that is read, in bytes.
@@ -291,7 +292,7 @@ func (in *importing) wrong(row int, l fault.List) {
 		if column == "name" {
 			column = "colony"
 		}
-		in.out.Faults = append(in.out.Faults, wire.RowFault{Row: row, Column: column, Text: wire.Say(f)})
+		in.out.Faults = append(in.out.Faults, wire.RowFault{Row: row, Column: column, Text: words.Fault(f)})
 	}
 }
 

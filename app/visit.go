@@ -14,6 +14,7 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // Round is a day of a job in the yard: its colonies in stand order as they were last
@@ -225,14 +226,12 @@ func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) 
 	for i, r := range rows {
 		out[i] = wire.ApplicationOf(r.Detail, d.plainLine(r))
 		if r.Kind == string(treatment.Given) && given[r.ColonyID] > 1 {
-			out[i].Flags = append(out[i].Flags, twice)
+			out[i].Flags = append(out[i].Flags, string(treatment.Twice))
+			out[i].FlagWords = words.Flags(out[i].Flags)
 		}
 	}
 	return out, nil
 }
-
-// twice is the flag of a colony that really got two doses on one day: both stand.
-const twice = "twice"
 
 // visitColonies tells of the colonies of a visit in stand order, as they are now.
 func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.RoundColony, error) {

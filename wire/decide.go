@@ -29,13 +29,11 @@ type Decide struct {
 type Reason struct {
 	Code    string    `json:"code"`
 	Verdict string    `json:"verdict" enum:"fits,with_care,look_first,does_not_fit,must_not"`
-	Source  string    `json:"source" enum:"inspection,colony,record,forecast" doc:"Where the datum came from."`
-	On      string    `json:"on,omitempty" doc:"The day of the datum."`
-	Age     int       `json:"age" doc:"Days from then to the day in question; -1 where it has no day."`
-	From    string    `json:"from,omitempty" doc:"Between that day"`
-	To      string    `json:"to,omitempty" doc:"and this one it holds."`
-	Words   string    `json:"words,omitempty" doc:"A name that it speaks of."`
 	Figures []float64 `json:"figures,omitempty"`
+	Why     string    `json:"why" doc:"In a sentence."`
+	Change  string    `json:"change,omitempty" doc:"What would change it."`
+	Brief   string    `json:"brief,omitempty" doc:"In a word or two, where it speaks against."`
+	Datum   string    `json:"datum,omitempty" doc:"How old what it rests on is."`
 }
 
 // Cell is one method for one colony.

@@ -5,9 +5,9 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/method/dribble"
 	"keeler/core/mixing"
-	"keeler/core/note"
 )
 
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
@@ -36,7 +36,7 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 	}
 	out := DoseAnswer{
 		Doses: colonyDoses(doses, strength),
-		Notes: notes(dribble.DoseNotes(doses, rule, with, strength), func(n note.Note) string { return sayDribble(n, dribble.Crystals) }),
+		Notes: notes(method.Dribble, dribble.DoseNotes(doses, rule, with, strength)),
 	}
 	for _, d := range out.Doses {
 		out.GivenML = round(out.GivenML + d.ML)

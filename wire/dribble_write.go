@@ -2,9 +2,9 @@ package wire
 
 import (
 	"keeler/core/chem"
+	"keeler/core/method"
 	"keeler/core/method/dribble"
 	"keeler/core/mixing"
-	"keeler/core/note"
 )
 
 func strength(s chem.GramsPerLitre, m chem.Medium) Strength {
@@ -93,7 +93,7 @@ func dribbleAnswer(p dribble.Plan, held dribble.Hold) DribbleAnswer {
 		FullSeams:  round(p.FullSeams),
 		Neutralise: neutralise(p.Neutralise),
 		Cost:       cost(p.Cost),
-		Notes:      notes(p.Notes, func(n note.Note) string { return sayDribble(n, held.Kind) }),
+		Notes:      notes(method.Dribble, p.Notes),
 	}
 	if p.Use.Known {
 		left := round(p.Use.Left)

@@ -1,6 +1,7 @@
 package wire
 
 import (
+	"keeler/core/method"
 	"keeler/core/method/pad"
 	"keeler/core/mixing"
 )
@@ -179,7 +180,7 @@ func padAnswer(p pad.Plan, kind pad.HoldKind) PadAnswer {
 		},
 		Visits: p.Visits, LeftoverML: round(p.Leftover), Lines: make([]Line, len(p.Lines)),
 		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
-		Notes: notes(p.Notes, sayPad),
+		Notes: notes(method.Pad, p.Notes),
 	}
 	if kind == pad.Acid {
 		d := p.Dilution

@@ -12,8 +12,10 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/mixing"
 	"keeler/core/note"
+	"keeler/words"
 )
 
 // Line is one thing to weigh, count or pour, in the order of the work.
@@ -114,11 +116,11 @@ func cost(c mixing.Cost) *Cost {
 	return &Cost{Total: round(c.Total), PerColony: round(c.PerColony)}
 }
 
-// notes puts each note into the words of its method.
-func notes(in []note.Note, say func(note.Note) string) []Note {
+// notes tells the notes of a method's plan.
+func notes(of method.Name, in []note.Note) []Note {
 	out := make([]Note, len(in))
 	for i, n := range in {
-		out[i] = Note{Code: string(n.Code), Level: "info", Text: say(n), Colonies: n.Colonies}
+		out[i] = Note{Code: string(n.Code), Level: "info", Text: words.Note(of, n), Colonies: n.Colonies}
 		if n.Warn {
 			out[i].Level = "warn"
 		}

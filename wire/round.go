@@ -49,6 +49,7 @@ type Application struct {
 	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
 	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, no_batch, not_made, too_much, too_strong, past_day."`
+	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
 	By          string    `json:"by,omitempty" readOnly:"true"`
 }

@@ -4,6 +4,7 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
+	"keeler/core/method"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
 )
@@ -123,7 +124,7 @@ func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
 		l.Add("colonies", fault.Missing)
 		err = l
 	}
-	out := StripPlacementAnswer{Colonies: make([]ColonyStrips, len(placed)), Notes: notes(said, sayStrip)}
+	out := StripPlacementAnswer{Colonies: make([]ColonyStrips, len(placed)), Notes: notes(method.Strip, said)}
 	for i, c := range placed {
 		out.Colonies[i] = colonyStrips(c, in.Colonies[i])
 	}
@@ -162,7 +163,7 @@ func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
 		Number:   StripNumber{By: string(in.Number.By), Each: in.Number.Each, Frames: in.Number.Frames, MostPerBox: &in.Number.Most},
 		Colonies: make([]ColonyStrips, len(p.Colonies)), Lines: make([]Line, len(p.Lines)),
 		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
-		CostOfStrip: round(p.PieceCost), Notes: notes(p.Notes, sayStrip),
+		CostOfStrip: round(p.PieceCost), Notes: notes(method.Strip, p.Notes),
 	}
 	for i, l := range p.Lines {
 		out.Lines[i] = line(l, potIngredients[l.Step])

@@ -11,6 +11,7 @@ import (
 	"testing"
 
 	"keeler/core/fault"
+	"keeler/words"
 )
 
 func load[T any](t *testing.T, name string) []T {
@@ -135,7 +136,7 @@ func refusals[In, Out any](t *testing.T, method string, plan func(In) (Out, erro
 			if f.Field != v.Field || string(f.Reason) != v.Reason {
 				t.Fatalf("got %v, want %s: %s", l, v.Field, v.Reason)
 			}
-			if text := Say(f); strings.Contains(text, "NaN") || strings.Contains(text, "Inf") || len(text) < 10 {
+			if text := words.Fault(f); strings.Contains(text, "NaN") || strings.Contains(text, "Inf") || len(text) < 10 {
 				t.Errorf("words: %q", text)
 			}
 		})
@@ -172,14 +173,14 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 	if !errors.As(err, &l) {
 		t.Fatal("5 % sugar cannot be reached from a stock of 50 %")
 	}
-	for _, word := range strings.Fields(Say(l[0])) {
+	for _, word := range strings.Fields(words.Fault(l[0])) {
 		end, err := strconv.ParseFloat(strings.TrimSuffix(word, "."), 64)
 		if err != nil {
 			continue
 		}
 		request.SugarPercentWW = &end
 		if _, err := PlanDribble(request); err != nil {
-			t.Errorf("%q offers %v, which is refused: %v", Say(l[0]), end, err)
+			t.Errorf("%q offers %v, which is refused: %v", words.Fault(l[0]), end, err)
 		}
 	}
 }

@@ -10,6 +10,7 @@ import (
 
 	"keeler/core/fault"
 	"keeler/wire"
+	"keeler/words"
 )
 
 func main() {
@@ -37,7 +38,7 @@ func answering[In, Out any](work func(In) (Out, error)) js.Func {
 		if errors.As(err, &l) {
 			faults := map[string]string{}
 			for _, f := range l {
-				faults[f.Field] = wire.Say(f)
+				faults[f.Field] = words.Fault(f)
 			}
 			return told(faults)
 		}

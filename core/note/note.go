@@ -10,7 +10,14 @@ type Note struct {
 	Code     Code
 	Warn     bool
 	Figures  []float64
+	Unit     string // of the first figure, where it goes by what is held
 	Colonies []string
+}
+
+// In says in what unit its first figure is.
+func (n Note) In(unit string) Note {
+	n.Unit = unit
+	return n
 }
 
 // Raise names a colony and keeps the largest first figure.

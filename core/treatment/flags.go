@@ -7,6 +7,7 @@ import "keeler/core/mixing"
 type Flag string
 
 const (
+	Twice    Flag = "twice"      // two doses on one day: both stand
 	NotInJob Flag = "not_in_job" // the colony is not in the job, or for another day
 	Moved    Flag = "moved"      // it stands in another yard than where it was given
 	Ended    Flag = "ended"      // it was recorded as ended before

@@ -35,6 +35,9 @@ const (
 	NoteNoOxalic note.Code = "no_oxalic"       // none: a product whose card names no oxalic acid
 )
 
+// units is how each kind of thing held is counted.
+var units = map[HoldKind]string{Crystals: "g", Packet: "packets", Tablets: "tablets", ReadyMix: "mL", ReadyToUse: "mL"}
+
 func notes(r Request, p Plan) []note.Note {
 	var out []note.Note
 	add := func(code note.Code, warn bool, figures ...float64) {
@@ -66,7 +69,7 @@ func notes(r Request, p Plan) []note.Note {
 		add(NoteShort, true, float64(p.Given), float64(p.Volume))
 	}
 	if p.Use.Known && p.Use.Left < -1e-6 {
-		add(NoteHolding, true, -p.Use.Left)
+		out = append(out, note.Warning(NoteHolding, -p.Use.Left).In(units[r.Hold.Kind]))
 	}
 	return out
 }

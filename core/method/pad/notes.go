@@ -37,7 +37,9 @@ func notes(r Request, rule Rule, p Plan) []note.Note {
 			out = append(out, note.Warning(code, figures...))
 		}
 	}
-	warn(r.Hold.Kind == ReadyPads && r.Hold.Count > 0 && r.Hold.Count < p.VisitPads, NoteHolding, float64(p.VisitPads-r.Hold.Count))
+	if r.Hold.Kind == ReadyPads && r.Hold.Count > 0 && r.Hold.Count < p.VisitPads {
+		out = append(out, note.Warning(NoteHolding, float64(p.VisitPads-r.Hold.Count)).In("pads"))
+	}
 	if r.Hold.Kind == Acid {
 		working, stock := 100*float64(p.Working), 100*float64(p.Stock)
 		warn(p.Working < WeakestWorking-1e-9, NoteWeak, working, 100*float64(WeakestWorking))
@@ -46,7 +48,9 @@ func notes(r Request, rule Rule, p Plan) []note.Note {
 		warn(p.StockOff > 0.005, NoteReading, stock, 100*float64(p.StockOff))
 		warn(p.Visit > p.Dilution.WorkingML+1e-6, NoteShort, float64(p.Visit), float64(p.Dilution.WorkingML))
 		short := p.Dilution.StockML - r.Hold.Volume
-		warn(r.Hold.Volume > 0 && short > 1e-6, NoteHolding, float64(short))
+		if r.Hold.Volume > 0 && short > 1e-6 {
+			out = append(out, note.Warning(NoteHolding, float64(short)).In("mL"))
+		}
 		if s := p.Spoons; s.Count > 0 {
 			out = append(out, note.Info(NoteSpoons, float64(s.Count), float64(s.US), float64(s.Metric), float64(s.Australian), float64(s.Dose)))
 		}

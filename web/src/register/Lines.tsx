@@ -90,9 +90,9 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         <small>{acids.join(' · ')}</small>
         <small>
           {treat.reasons[line.reason ?? ''] ?? ''} {line.amends && text.amended}
-          {line.flags?.map((f) => (
+          {line.flags_in_words?.map((f) => (
             <b key={f} className={styles.flag}>
-              {treat.flags[f] ?? f}
+              {f}
             </b>
           ))}
         </small>

@@ -192,12 +192,11 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
 
 /** The weightiest reason in a word or two, where one speaks against. */
 function Brief({ reason }: { reason: Reason | undefined }) {
-  const word = reason && text.brief[reason.code]
-  return word === undefined ? null : <small>{word}</small>
+  return reason?.brief ? <small>{reason.brief}</small> : null
 }
 
 function ReasonLine({ reason }: { reason: Reason }) {
-  const { why, change, datum } = text.reason(reason)
+  const { why, change, datum } = reason
   return (
     <li>
       <Verdict is={reason.verdict} />

@@ -17,9 +17,9 @@ export function Done({ method, records, onUndo }: Props) {
       <p className={styles.figure}>{wordsOf(method, r)}</p>
       <p>
         {text.doneAt(text.reasons[r.reason ?? ''] ?? '', r.by ?? '')}
-        {r.flags?.map((f) => (
+        {r.flags_in_words?.map((f) => (
           <b key={f} className={styles.flag} data-flag={f}>
-            {text.flags[f] ?? f}
+            {f}
           </b>
         ))}
         {(r.extras ?? []).map((e) => (

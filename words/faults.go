@@ -1,18 +1,15 @@
-package wire
+package words
 
 import (
 	"fmt"
 	"math"
-	"strconv"
 	"strings"
 
 	"keeler/core/fault"
 )
 
-// The English of every verdict stands in this file.
-
-// Say puts a fault into words that say how to mend it.
-func Say(f fault.Fault) string {
+// Fault tells what is wrong with an input, and how to mend it.
+func Fault(f fault.Fault) string {
 	if text, ok := atField[f.Field]; ok && f.Reason == fault.Missing {
 		return text
 	}
@@ -34,11 +31,11 @@ var atField = map[string]string{
 	"size.by":       "Choose what settles the amount.",
 }
 
-// SayAll puts all faults of one thing into words.
-func SayAll(l fault.List) string {
+// Faults tells all that is wrong with one thing.
+func Faults(l fault.List) string {
 	texts := make([]string, len(l))
 	for i, f := range l {
-		texts[i] = Say(f)
+		texts[i] = Fault(f)
 	}
 	return strings.Join(texts, " ")
 }
@@ -100,7 +97,7 @@ func bySort(f fault.Fault) string {
 	case fault.Taken:
 		return "Another one has this name already."
 	case fault.Doubtful:
-		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Inspection again; if it is so, say yes."
+		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Look again; if it is so, say yes."
 	case fault.OffRecipe:
 		return "What was weighed is more than 5 % off the recipe. Correct it, throw it away, or say that it is to be used as it is."
 	case fault.BasisShare:
@@ -142,37 +139,4 @@ func possible(f fault.Fault) string {
 	// The range shown is rounded inward, so that its ends are accepted.
 	low, high := tidy(f.Low, figures, math.Ceil), tidy(f.High, figures, math.Floor)
 	return strings.TrimRight(fmt.Sprintf(" Possible: %s to %s %s", low, high, f.Unit), " ") + "."
-}
-
-// tidy writes a number with so many figures or so, rounded by a rule.
-func tidy(v float64, figures int, rule func(float64) float64) string {
-	scale, most := 1.0, math.Pow10(figures)
-	for math.Abs(v)*scale < most/10 && scale < most {
-		scale *= 10
-	}
-	plain := strconv.FormatFloat(rule(math.Round(v*scale*1e6)/1e6)/scale, 'f', -1, 64)
-	if v < 10000 {
-		return plain
-	}
-	for i := len(plain) - 3; i > 0; i -= 3 { // 100,000 is read at a glance, 100000 is not
-		plain = plain[:i] + "," + plain[i:]
-	}
-	return plain
-}
-
-func figure(v float64) string { return tidy(v, 3, math.Round) }
-
-// degrees is a temperature as well as it is known: to the whole degree, upward, since
-// what lies below it is warned about.
-func degrees(t float64) string { return strconv.Itoa(int(math.Ceil(t - 0.05))) }
-
-func names(colonies []string) string {
-	const most = 6
-	switch {
-	case len(colonies) == 0:
-		return ""
-	case len(colonies) > most:
-		return strings.Join(colonies[:most], ", ") + " and " + strconv.Itoa(len(colonies)-most) + " more: "
-	}
-	return strings.Join(colonies, ", ") + ": "
 }

@@ -1,11 +1,11 @@
-package wire
+package words
 
 import (
 	"keeler/core/method/strip"
 	"keeler/core/note"
 )
 
-func sayStrip(n note.Note) string {
+func stripNote(n note.Note) string {
 	at := func(i int) string { return figure(n.Figures[i]) }
 	who := names(n.Colonies)
 	switch n.Code {
@@ -28,7 +28,7 @@ func sayStrip(n note.Note) string {
 	case strip.NoteMost:
 		return who + "the bees ask for up to " + at(0) + "; the rule stops at " + at(1) + "."
 	case strip.NoteNoGap:
-		return who + "no gap between two combs has bees in it, so none is placed. Inspection again, or tap a gap."
+		return who + "no gap between two combs has bees in it, so none is placed. Look again, or tap a gap."
 	case strip.NoteBoxHigh:
 		return who + "up to " + at(0) + " g of acid in a brood box; above " + at(1) + " g is more than any established number of strips brings."
 	case strip.NoteHiveHigh:
@@ -40,7 +40,7 @@ func sayStrip(n note.Note) string {
 	case strip.NoteOutside:
 		return who + "placed by hand where neither bees nor brood were seen: bees must walk over it."
 	case strip.NoteUnlooked:
-		return who + "no seams marked, so the middle of the box is taken for the nest. Inspection before placing."
+		return who + "no seams marked, so the middle of the box is taken for the nest. Look before placing."
 	case strip.NoteNoBees:
 		return who + "no seams marked, so no strip is counted: mark them, or count by box."
 	}

@@ -1,20 +1,11 @@
-package wire
+package words
 
 import (
-	"math"
-	"strconv"
-
 	"keeler/core/method/dribble"
 	"keeler/core/note"
 )
 
-// units is how each kind of thing held is counted.
-var units = map[dribble.HoldKind]string{
-	dribble.Crystals: "g", dribble.Packet: "packets", dribble.Tablets: "tablets",
-	dribble.ReadyMix: "mL", dribble.ReadyToUse: "mL",
-}
-
-func sayDribble(n note.Note, held dribble.HoldKind) string {
+func dribbleNote(n note.Note) string {
 	at := func(i int) string { return figure(n.Figures[i]) }
 	percent := func(i int) string { return figure(n.Figures[i] * 100) }
 	who := names(n.Colonies)
@@ -48,7 +39,7 @@ func sayDribble(n note.Note, held dribble.HoldKind) string {
 	case dribble.NoteShort:
 		return "The doses come to " + at(0) + " mL, the batch to " + at(1) + " mL: it runs short."
 	case dribble.NoteHolding:
-		return "This batch takes " + at(0) + " " + units[held] + " more than you hold."
+		return "This batch takes " + at(0) + " " + n.Unit + " more than you hold."
 	case dribble.NoteCrystals:
 		return "Colder than " + degrees(n.Figures[0]) + " °C crystals can fall out" + crystalPlace(n) + ": the first hives get too little and the last too much. Carry it insulated; rewarm and stir clear before use."
 	case dribble.NoteRatio:
@@ -78,24 +69,4 @@ func crystalPlace(n note.Note) string {
 		return ", so in the fridge"
 	}
 	return ", so in the yard"
-}
-
-// seams counts them: "1 seam", "9 seams", "2¼ seams".
-func seams(n float64) string {
-	whole, part := math.Modf(n)
-	text := map[float64]string{0.25: "¼", 0.5: "½", 0.75: "¾"}[part]
-	if whole > 0 || text == "" {
-		text = strconv.Itoa(int(whole)) + text
-	}
-	if n <= 1 {
-		return text + " seam"
-	}
-	return text + " seams"
-}
-
-func isAre(n float64) string {
-	if n <= 1 {
-		return "is"
-	}
-	return "are"
 }

@@ -1,11 +1,11 @@
-package wire
+package words
 
 import (
 	"keeler/core/method/pad"
 	"keeler/core/note"
 )
 
-func sayPad(n note.Note) string {
+func padNote(n note.Note) string {
 	at := func(i int) string { return figure(n.Figures[i]) }
 	who := names(n.Colonies)
 	switch n.Code {
@@ -30,7 +30,7 @@ func sayPad(n note.Note) string {
 	case pad.NoteShort:
 		return "One visit takes " + at(0) + " mL, the batch is " + at(1) + " mL: it runs short."
 	case pad.NoteHolding:
-		return "This takes " + at(0) + " more than you hold (mL of stock, or pads)."
+		return "This takes " + at(0) + " " + n.Unit + " more than you hold."
 	case pad.NoteVisits:
 		return at(0) + " visits are fewer than the " + at(1) + " of the standard way: mites under caps are missed."
 	case pad.NoteApart:

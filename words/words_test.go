@@ -1,0 +1,168 @@
+package words
+
+import (
+	"bytes"
+	"os"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"testing"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/core/method/dribble"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
+	"keeler/core/note"
+)
+
+func TestFault(t *testing.T) {
+	for _, c := range []struct {
+		fault fault.Fault
+		want  string
+	}{
+		{fault.Fault{Field: "size.volume_ml", Reason: fault.TooLow, Low: 10, High: 100000, Unit: "mL"}, "Too low. Possible: 10 to 100,000 mL."},
+		// Its ends are rounded inward, so that both are accepted.
+		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than stays dissolved at room temperature. Possible: 0.358 to 5.75 % w/v."},
+		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."},
+		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way."},
+		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
+		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Too high. Possible: 0.986 to 1.209 g/mL."},
+		{fault.Fault{Field: "uptake_g", Reason: fault.Missing, Low: 0.5, High: 500, Unit: "g"}, "Weigh one dry and one soaked: the difference is what a piece takes up. Possible: 0.5 to 500 g."},
+		{fault.Fault{Field: "carried.grams", Reason: fault.Overfull, High: 221.28, Unit: "g"}, "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot. Possible: 0 to 221 g."},
+		{fault.Fault{Field: "working_percent", Reason: fault.Upward, Low: 5, High: 60, Unit: "%"}, "Thinning cannot make it stronger than what is in the bottle. Possible: 5 to 60 %."},
+		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Too low. Possible: 0 to 1,000,000."},
+	} {
+		if got := Fault(c.fault); got != c.want {
+			t.Errorf("%+v:\n got %q\nwant %q", c.fault, got, c.want)
+		}
+	}
+}
+
+func TestFewColoniesAreNamed(t *testing.T) {
+	n := note.Note{Code: dribble.NoteNoBees, Colonies: strings.Fields("A B C D E F G H")}
+	if got := Note(method.Dribble, n); !strings.HasPrefix(got, "A, B, C, D, E, F and 2 more: ") {
+		t.Errorf("got %q", got)
+	}
+}
+
+// Every note of every method has words of its own, with all its figures in them.
+func TestEveryNoteHasWords(t *testing.T) {
+	figures := []float64{11, 12, 13, 14, 15}
+	for of, codes := range map[method.Name]map[note.Code]int{ // figures that the keeper must read
+		method.Dribble: {
+			dribble.NoteWeak: 2, dribble.NoteStrong: 2, dribble.NoteSeamLow: 2, dribble.NoteSeamHigh: 2, dribble.NoteCap: 2,
+			dribble.NoteBigCap: 2, dribble.NoteMean: 2, dribble.NoteShort: 2, dribble.NoteHolding: 1, dribble.NoteCrystals: 1,
+			dribble.NoteRatio: 1, dribble.NoteBalance: 1, dribble.NoteNoBees: 0, dribble.NoteTablets: 2, dribble.NoteSteps: 1,
+			dribble.NoteBeyond: 2, dribble.NoteNoOxalic: 0,
+		},
+		method.Strip: {
+			strip.NoteWeak: 2, strip.NoteStrong: 2, strip.NoteUptake: 2, strip.NoteHot: 2, strip.NoteShort: 2,
+			strip.NoteCarried: 2, strip.NoteBalance: 1, strip.NoteGaps: 2, strip.NoteMost: 2, strip.NoteNoGap: 0,
+			strip.NoteClose: 0, strip.NoteOutside: 0, strip.NoteUnlooked: 0, strip.NoteNoBees: 0,
+		},
+		method.Pad: {
+			pad.NoteWeak: 2, pad.NoteStrong: 2, pad.NoteFuming: 2, pad.NoteReading: 2, pad.NoteScaled: 4,
+			pad.NoteSpoons: 5, pad.NoteCap: 2, pad.NoteShort: 2, pad.NoteHolding: 1, pad.NoteVisits: 2,
+			pad.NoteApart: 3, pad.NoteNuc: 0, pad.NoteNoNuc: 0, pad.NoteBalance: 1,
+		},
+	} {
+		for code, n := range codes {
+			text := Note(of, note.Note{Code: code, Figures: figures, Unit: "packets"})
+			if len(text) < 20 || !strings.HasSuffix(text, ".") {
+				t.Errorf("%s %s: %q", of, code, text)
+			}
+			for i := range n {
+				if !strings.Contains(text, figure(figures[i])) {
+					t.Errorf("%s %s does not tell its figure %d: %q", of, code, i, text)
+				}
+			}
+		}
+	}
+}
+
+// codes finds the reasons that the rules give, where they give them.
+var codes = regexp.MustCompile(`(?:un)?seen\("(\w+)"|Code: "(\w+)"|Code(?:, [\w.\[\]]+)* = "(\w+)"|Cause = "(\w+)"`)
+
+// Every reason has words, with all its blanks filled; and no words are left over.
+func TestEveryReasonHasWords(t *testing.T) {
+	files, err := filepath.Glob("../core/fit/*.go")
+	if err != nil {
+		t.Fatal(err)
+	}
+	given := map[string]bool{}
+	for _, change := range []fit.Change{fit.United, fit.Divided, fit.Swarmed, fit.Restacked, fit.Requeened} {
+		given["changed_"+string(change)] = true
+	}
+	for _, cause := range []fit.Cause{fit.TooCold, fit.TooWarm, fit.Windy, fit.Rainy} {
+		given[string(cause)] = true
+	}
+	for _, name := range files {
+		source, err := os.ReadFile(name)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if strings.HasSuffix(name, "_test.go") {
+			continue
+		}
+		for _, found := range codes.FindAllSubmatch(source, -1) {
+			if code := string(bytes.Join(found[1:], nil)); !strings.HasSuffix(code, "_") {
+				given[code] = true
+			}
+		}
+	}
+	day := calendar.Of(2026, 12, 4)
+	for code := range given {
+		for _, to := range []calendar.Day{0, day + 30} {
+			r := fit.Reason{Code: code, Source: fit.FromRecord, On: day - 1, From: day + 7, To: to, Figures: []float64{2, 3, 1, 5.25}, Words: "Round"}
+			told := Because(r, day)
+			if len(told.Why) < 5 || !strings.HasSuffix(told.Why, ".") || strings.ContainsAny(told.Why+told.Change, "{}") || told.Datum != "given the day before" {
+				t.Errorf("%s: %+v", code, told)
+			}
+		}
+	}
+	for code := range reasons {
+		if name, _, _ := strings.Cut(code, ":"); !given[name] {
+			t.Errorf("nobody gives %s", name)
+		}
+	}
+}
+
+// Figures and days stand in the sentences as a keeper reads them.
+func TestBecause(t *testing.T) {
+	day := calendar.Of(2026, 12, 4)
+	for _, c := range []struct {
+		reason fit.Reason
+		why    string
+	}{
+		{fit.Reason{Code: "overdue", Figures: []float64{1, 57, 1}}, "Strips are 1 day overdue, in for 57 days."},
+		{fit.Reason{Code: "too_small", Figures: []float64{1.25}}, "1¼ seams: too small to treat, it cannot keep itself warm."},
+		{fit.Reason{Code: "break_window", To: calendar.Of(2027, 1, 9)}, "In its break without brood, until 9 Jan 2027."},
+		{fit.Reason{Code: "in_job", Words: "Ropewalk", On: day}, "Already in the open job Ropewalk, for 4 Dec 2026."},
+		{fit.Reason{Code: "too_cold", Figures: []float64{-2.04, 1.5, 3, 8}}, "Too cold: -2 to 1.5 °C; it takes 3 to 8 °C."},
+		{fit.Reason{Code: "break_early", On: day - 12}, "The queen stopped 12 days ago: brood is still sealed."},
+	} {
+		if got := Because(c.reason, day); got.Why != c.why {
+			t.Errorf("%s: %q, want %q", c.reason.Code, got.Why, c.why)
+		}
+	}
+}
+
+// Every flag has words.
+func TestEveryFlagHasWords(t *testing.T) {
+	source, err := os.ReadFile("../core/treatment/flags.go")
+	if err != nil {
+		t.Fatal(err)
+	}
+	all := regexp.MustCompile(`Flag = "(\w+)"`).FindAllSubmatch(source, -1)
+	if len(all) != len(flags) {
+		t.Errorf("%d flags, words for %d", len(all), len(flags))
+	}
+	for _, f := range all {
+		if said := Flags([]string{string(f[1])}); len(said[0]) < 5 {
+			t.Errorf("%s: %q", f[1], said)
+		}
+	}
+}
