@@ -145,7 +145,7 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	ago := time.Duration(in.AgoS * float64(time.Second))
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
-		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleWords: v.recipe.Rule,
+		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleKind: v.job.RuleKind, RuleWords: v.job.RuleWords,
 		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
 		UserID: d.who.User, CreatedAt: d.stamp(),
 	}
@@ -239,9 +239,6 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	of := content(batch)
 	oad, formic := treatment.Actives(of.Holds, of.Amount(), in.Amount)
 	row.OADMG, row.FormicMG = float64(oad), float64(formic)
-	if row.Product == "" {
-		row.Product = v.product()
-	}
 	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.MeantMg) {
 		*flags = append(*flags, string(treatment.Strong))
 	}
@@ -252,18 +249,6 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 		*flags = append(*flags, string(treatment.PastDay))
 	}
 	return nil
-}
-
-// product is what was given where no card names it: what the rule worked under says, for
-// a mixture by a product's label is not called one's own.
-func (v visit) product() string {
-	switch {
-	case v.job.RuleKind == "label" && v.job.RuleWords != "":
-		return v.job.RuleWords
-	case v.job.RuleKind == "label":
-		return "as the product's label says"
-	}
-	return "own mixture"
 }
 
 // follow is what a line means for the jar and for the bees' record.
@@ -281,7 +266,7 @@ func (d Desk) follow(ctx context.Context, op store.Operation, v visit, row store
 					return err
 				}
 			}
-			if err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in); err != nil {
+			if err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in, ""); err != nil {
 				return err
 			}
 		}
@@ -318,7 +303,7 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) err
 	if amount <= 0 {
 		return nil
 	}
-	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, "mixed without the bench"); err != nil {
+	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, byHand); err != nil {
 		return err
 	}
 	return op.SetState(ctx, id, store.IsMade)
@@ -341,8 +326,8 @@ func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Applic
 	}
 	back := uuid.NewSHA1(uuid.MustParse(by.ID), []byte("back")).String()
 	return d.entering(ctx, op, store.Account{Batch: *was.BatchID}, wire.StockEntry{
-		ID: back, Kind: string(stock.Amended), Amount: was.Amount, ColonyID: was.ColonyID, Reason: "amended",
-	})
+		ID: back, Kind: string(stock.Amended), Amount: was.Amount, ColonyID: was.ColonyID,
+	}, amended)
 }
 
 // plainLine writes the columns of a line; its detail is the wire's own.
@@ -350,8 +335,11 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 	out := wire.Application{
 		ID: r.ID, ColonyID: r.ColonyID, YardID: r.YardID, Kind: r.Kind, Reason: r.Reason, Amount: r.Amount, Asked: r.Asked,
 		OpenS: float64(r.OpenS), Day: r.VisitDay.Format(dateForm), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
-		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: r.RuleWords,
+		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: words.Rule(r.RuleKind, r.RuleWords),
 		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: d.local(r.GivenAt), By: r.Login,
+	}
+	if r.Product == "" && r.BatchID != nil {
+		out.Product = words.Product(r.RuleKind, r.RuleWords)
 	}
 	if r.AmendsID != nil {
 		out.Amends = *r.AmendsID

@@ -15,6 +15,7 @@ import (
 	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // inputs is the versioned snapshot of what a batch was worked out from.
@@ -90,7 +91,7 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 	if err != nil {
 		return nil, err
 	}
-	result, err := json.Marshal(worked.Answer)
+	result, err := json.Marshal(worked.Answer.Silent())
 	if err != nil {
 		return nil, err
 	}
@@ -172,11 +173,19 @@ func content(b store.Batch) batch.Batch {
 	}
 }
 
+// nameOf is what a batch is called.
+func nameOf(r store.Batch) string {
+	if r.Leftover {
+		return words.LeftOver(r.Name)
+	}
+	return r.Name
+}
+
 func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
 	made := composition(r)
 	return wire.BatchSummary{
 		Number: r.Number, State: r.State, Leftover: r.Leftover, Keeping: r.Keeping, OnHand: d.onHand(r, left),
-		ID: r.ID, Name: r.Name, Method: r.Method, MadeOn: r.MadeOn, SavedAt: d.local(r.CreatedAt),
+		ID: r.ID, Name: nameOf(r), Method: r.Method, MadeOn: r.MadeOn, SavedAt: d.local(r.CreatedAt),
 		VolumeML: r.VolumeML, Pieces: r.Pieces,
 		Composition: made, Strength: wire.StrengthOf(content(r)),
 		VoidedAt: r.VoidedAt, VoidReason: r.VoidReason,
@@ -209,13 +218,14 @@ func (d Desk) whole(ctx context.Context, r store.Batch) (wire.Batch, error) {
 	if err := json.Unmarshal(r.Answer, &out.Answer); err != nil {
 		return wire.Batch{}, fmt.Errorf("batch %s: answer: %w", r.ID, err)
 	}
+	out.Answer = out.Answer.Said()
 	out.Rule, out.Recipe = in.Rule, in.Recipe
 	if r.ParentID != nil {
 		parent, err := d.op.Batch(ctx, *r.ParentID)
 		if err != nil {
 			return wire.Batch{}, fmt.Errorf("batch %s: parent: %w", r.ID, err)
 		}
-		out.ParentID, out.ParentName = parent.ID, parent.Name
+		out.ParentID, out.ParentName = parent.ID, nameOf(parent)
 	}
 	for i, m := range r.Remarks {
 		out.Remarks[i] = wire.Remark{ID: m.ID, Text: m.Text, At: d.local(m.CreatedAt)}

@@ -188,7 +188,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 		return wire.BenchRun{}, err
 	}
 	out := w.mixing.BenchState(s, w.scales(), w.run.VesselML)
-	out.BatchID, out.Name, out.Number, out.Method = w.batch.ID, w.batch.Name, w.batch.Number, w.batch.Method
+	out.BatchID, out.Name, out.Number, out.Method = w.batch.ID, nameOf(w.batch), w.batch.Number, w.batch.Method
 	out.Begun, out.Balances, out.CupG, out.Seq = true, w.balances, w.run.CupG, len(w.run.Events)
 	out.State = w.batch.State
 	for i, st := range s.Stations {

@@ -14,6 +14,7 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // PlanJob deals colonies of a yard out to the windows of the coming days, at the
@@ -394,7 +395,7 @@ func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, er
 
 func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.JobRecipe {
 	return wire.JobRecipe{
-		Place: job.Name, Rule: wire.RuleWords(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
+		Place: job.Name, Rule: words.Rule(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
 	}
 }
 

@@ -26,7 +26,7 @@ func (d Desk) Label(ctx context.Context, id string) (wire.Label, error) {
 	}
 	of := content(batch)
 	out := wire.Label{
-		BatchID: id, Number: batch.Number, Name: batch.Name, Method: batch.Method, Kind: string(of.Kind()),
+		BatchID: id, Number: batch.Number, Name: nameOf(batch), Method: batch.Method, Kind: string(of.Kind()),
 		MadeOn: batch.MadeOn, UseBy: ledger.UseBy, Keeping: batch.Keeping, Rule: in.Rule, Is: wire.Is(of),
 		Amount: wire.Round(of.Amount()), Unit: batch.Unit,
 		Acids: of.Acids(), Hazards: of.Hazards(), Portions: ledger.Portions,

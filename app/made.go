@@ -94,9 +94,6 @@ func (d Desk) discard(ctx context.Context, op store.Operation, w making, s mixin
 	return d.enter(ctx, op, account, stock.Discarded, volume, atBench)
 }
 
-// atBench is the reason of what the bench writes off.
-const atBench = "discarded at the bench"
-
 // keeping finds the rule that a batch is kept by.
 func (w making) keeping(store string) (mixing.Keeping, error) {
 	for _, k := range w.mixing.Keepings {
@@ -198,7 +195,7 @@ func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest c
 		return nil
 	}
 	row := &store.Batch{
-		ID: uuid.NewString(), Name: w.batch.Name + restName, Method: string(method.Strip), ParentID: &w.batch.ID, Leftover: true,
+		ID: uuid.NewString(), Name: w.batch.Name, Method: string(method.Strip), ParentID: &w.batch.ID, Leftover: true,
 		MadeOn: d.worked().Format(workTime), CreatedAt: d.stamp(), VolumeML: float64(chem.LiquorVolume(rest)),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: w.batch.Inputs, Answer: w.batch.Answer,
 		State: store.IsMade, Unit: "g", Keeping: "sealed", UseBy: useBy, Components: parts(rest),
@@ -211,9 +208,6 @@ func (d Desk) keepRest(ctx context.Context, op store.Operation, w making, rest c
 
 // least is so little liquor that nobody keeps it, g.
 const least = 1
-
-// restName is added to the name of a pot for what it left over.
-const restName = ", left over"
 
 // useCarried takes liquor that was poured into the pot out of its own account.
 func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s mixing.State) error {

@@ -1,6 +1,7 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"strings"
 
@@ -11,6 +12,7 @@ import (
 	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 )
 
 // Ledger is the account of a batch.
@@ -103,7 +105,7 @@ func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire
 	if kind == stock.Bought || kind == stock.Amended || kind == stock.Made && b.State != store.Planned {
 		return wire.Ledger{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
-	if err := d.entering(ctx, d.op, store.Account{Batch: batch}, in); err != nil {
+	if err := d.entering(ctx, d.op, store.Account{Batch: batch}, in, ""); err != nil {
 		return wire.Ledger{}, err
 	}
 	if kind == stock.Made { // mixed without the bench: it is as it was planned
@@ -115,13 +117,21 @@ func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire
 	return d.Ledger(ctx, batch)
 }
 
-func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account, in wire.StockEntry) error {
+// Causes of what Keeler writes into a ledger by itself.
+const (
+	byHand  = "by_hand"
+	atBench = "at_bench"
+	amended = "amended"
+)
+
+// entering writes a line into a ledger; cause is why where no person says it.
+func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account, in wire.StockEntry, cause string) error {
 	return op.Enter(ctx, a, in.ID, func(left float64) (store.StockEntry, error) {
 		var l fault.List
 		reason := strings.TrimSpace(in.Reason)
-		e := stock.Write(stock.Kind(in.Kind), in.Amount, left, reason, &l)
+		e := stock.Write(stock.Kind(in.Kind), in.Amount, left, reason+cause, &l)
 		row := store.StockEntry{
-			Kind: in.Kind, Amount: e.Amount, Reason: reason, WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
+			Kind: in.Kind, Amount: e.Amount, Reason: reason, Cause: cause, WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
 		}
 		if in.ColonyID != "" {
 			row.ColonyID = &in.ColonyID
@@ -131,8 +141,8 @@ func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account,
 }
 
 // enter writes what the bench did.
-func (d Desk) enter(ctx context.Context, op store.Operation, a store.Account, kind stock.Kind, amount float64, reason string) error {
-	return d.entering(ctx, op, a, wire.StockEntry{ID: uuid.NewString(), Kind: string(kind), Amount: amount, Reason: reason})
+func (d Desk) enter(ctx context.Context, op store.Operation, a store.Account, kind stock.Kind, amount float64, cause string) error {
+	return d.entering(ctx, op, a, wire.StockEntry{ID: uuid.NewString(), Kind: string(kind), Amount: amount}, cause)
 }
 
 // enterFor writes what went into a batch.
@@ -165,7 +175,7 @@ func (d Desk) entries(rows []store.StockEntry) []wire.StockEntry {
 			amount = r.LeftBefore + r.Amount
 		}
 		out[i] = wire.StockEntry{
-			ID: r.ID, Kind: r.Kind, Amount: wire.Round(amount), Reason: r.Reason, Change: wire.Round(r.Amount),
+			ID: r.ID, Kind: r.Kind, Amount: wire.Round(amount), Reason: cmp.Or(r.Reason, words.Cause(r.Cause)), Change: wire.Round(r.Amount),
 			LeftBefore: wire.Round(r.LeftBefore), Colony: r.Colony, At: d.local(r.WorkedAt), By: r.Login,
 		}
 		if r.ColonyID != nil {
@@ -265,7 +275,7 @@ func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire
 	if in.Kind == string(stock.Made) || in.Kind == string(stock.Amended) {
 		return wire.LotBook{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
-	if err := d.entering(ctx, d.op, store.Account{Lot: id}, in); err != nil {
+	if err := d.entering(ctx, d.op, store.Account{Lot: id}, in, ""); err != nil {
 		return wire.LotBook{}, err
 	}
 	return d.Lot(ctx, id)

@@ -207,9 +207,9 @@ func (c crew) longRegister() ([]figure, error) {
 // page, over plain and filtered ones.
 func (c crew) registerOf(db *sql.DB, lines int) (time.Duration, error) {
 	fill := `INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
-		days_low, days_high, detail, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
+		days_low, days_high, detail, rule_kind, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
 		SELECT 1, CONCAT('00000000-0000-4000-8000-', LPAD(s.seq + %[2]d, 12, '0')), '2026-12-04', c.id, c.yard_id, 'given', '', IF(s.seq %% 3, 'dribble', 'pad'), 'own mixture', 30, 30, 'ml', 1050, 0,
-		0, 0, '{}', 'permit', 0, '', 60, '', '2020-01-01' + INTERVAL (s.seq + %[2]d) MINUTE, 1, NOW(6)
+		0, 0, '{}', 'permit', '', 0, '', 60, '', '2020-01-01' + INTERVAL (s.seq + %[2]d) MINUTE, 1, NOW(6)
 		FROM seq_1_to_%[1]d s JOIN (SELECT id, yard_id, ROW_NUMBER() OVER () - 1 AS n FROM colonies) c ON c.n = s.seq %% %[3]d`
 	var hives int
 	if err := db.QueryRow("SELECT COUNT(*) FROM colonies").Scan(&hives); err != nil {

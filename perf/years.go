@@ -20,9 +20,9 @@ const (
 // twenty inspections a year, a count a month, four jobs, and ten batches with their ledgers.
 var tenYears = []string{
 	`INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
-		days_low, days_high, detail, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
+		days_low, days_high, detail, rule_kind, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
 		SELECT 1, UUID(), d.day, c.id, c.yard_id, IF(d.seq % 2, 'out', 'other'), '', 'pad', 'own mixture', 30, 30, 'ml', 0, 900, 10, 14,
-		'{}', 'permit', 0, '', 60, '', d.day, 1, d.day FROM colonies c
+		'{}', 'permit', '', 0, '', 60, '', d.day, 1, d.day FROM colonies c
 		JOIN (SELECT seq, '2026-11-01' - INTERVAL seq * 36 DAY AS day FROM seq_1_to_100) d`,
 	`INSERT INTO inspections (operation_id, id, colony_id, seen_on, quarters, seams, brood, eggs, larvae, stores, supers, queen, temper, note, user_id, created_at)
 		SELECT 1, UUID(), c.id, d.day, 20, '[[0,1,1,1,1,1,0,0,0,0,0]]', 'none', 0, 0, 'enough', 0, 'laying', '', '', 1, d.day FROM colonies c
@@ -37,8 +37,8 @@ var tenYears = []string{
 	`INSERT INTO batches (operation_id, id, number, name, method, state, unit, volume_ml, pieces, leftover, keeping, made_on, created_at, snapshot_version, inputs, answer, void_reason)
 		SELECT 1, CONCAT('00000000-0000-4000-8002-', LPAD(seq, 12, '0')), 1000 + seq, 'Old', 'dribble', 'made', 'ml', 1000, 0, FALSE, 'room', '2026-01-01T08:00',
 		'2026-11-01' - INTERVAL seq * 36 DAY, 2, '{}', '{}', '' FROM seq_1_to_100`,
-	`INSERT INTO stock_entries (operation_id, id, batch_id, kind, amount, left_before, reason, worked_at, user_id, created_at)
-		SELECT 1, UUID(), b.id, 'used', -31.25, 1000 - 31.25 * (e.seq - 1), '', b.created_at, 1, b.created_at FROM batches b JOIN seq_1_to_32 e WHERE b.name = 'Old'`,
+	`INSERT INTO stock_entries (operation_id, id, batch_id, kind, amount, left_before, reason, cause, worked_at, user_id, created_at)
+		SELECT 1, UUID(), b.id, 'used', -31.25, 1000 - 31.25 * (e.seq - 1), '', '', b.created_at, 1, b.created_at FROM batches b JOIN seq_1_to_32 e WHERE b.name = 'Old'`,
 	"ANALYZE TABLE applications, inspections, mite_counts, jobs, job_colonies, batches, stock_entries",
 }
 

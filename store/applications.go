@@ -35,6 +35,7 @@ type Application struct {
 	DaysLow        int     // in the hive by what it was given under; 0: not known
 	DaysHigh       int
 	Detail         json.RawMessage
+	RuleKind       string
 	RuleWords      string
 	WithdrawalDays int
 	OverrideReason string

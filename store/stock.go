@@ -33,7 +33,8 @@ type StockEntry struct {
 	LeftBefore  float64
 	ColonyID    *string
 	ForBatchID  *string
-	Reason      string
+	Reason      string // in a person's words
+	Cause       string // of what Keeler wrote by itself
 	WorkedAt    time.Time
 	UserID      uint64
 	CreatedAt   time.Time

@@ -22,12 +22,3 @@ func RecipeOf(of string, colonies []Colony, card *LabelCard) Recipe {
 
 // usualBalance is what a kitchen balance reads, g.
 const usualBalance = 0.1
-
-// RuleWords says in a line which rule a job is worked under.
-func RuleWords(kind, words string) string {
-	prefix := map[string]string{"label": "By the product's label", "permit": "Prescription or permit", "own": "Own mixture, where allowed"}[kind]
-	if words == "" {
-		return prefix
-	}
-	return prefix + ": " + words
-}

@@ -133,13 +133,3 @@ func TestCheckHiveAndBoard(t *testing.T) {
 		}
 	}
 }
-
-func TestRuleWords(t *testing.T) {
-	for _, c := range [][3]string{
-		{"label", "", "By the product's label"}, {"permit", "no. 7", "Prescription or permit: no. 7"}, {"own", "own hives", "Own mixture, where allowed: own hives"},
-	} {
-		if got := RuleWords(c[0], c[1]); got != c[2] {
-			t.Errorf("got %q", got)
-		}
-	}
-}

@@ -51,10 +51,12 @@ type Cost struct {
 
 // Note is one thing the keeper should know.
 type Note struct {
-	Code     string   `json:"code"`
-	Level    string   `json:"level" enum:"info,warn"`
-	Text     string   `json:"text"`
-	Colonies []string `json:"colonies,omitempty"`
+	Code     string    `json:"code"`
+	Level    string    `json:"level" enum:"info,warn"`
+	Figures  []float64 `json:"figures,omitempty"`
+	Unit     string    `json:"unit,omitempty" doc:"Of the first figure, where it goes by what is held."`
+	Colonies []string  `json:"colonies,omitempty"`
+	Text     string    `json:"text" doc:"The same in words."`
 }
 
 // or is the value behind a pointer, or a default.
@@ -120,7 +122,7 @@ func cost(c mixing.Cost) *Cost {
 func notes(of method.Name, in []note.Note) []Note {
 	out := make([]Note, len(in))
 	for i, n := range in {
-		out[i] = Note{Code: string(n.Code), Level: "info", Text: words.Note(of, n), Colonies: n.Colonies}
+		out[i] = Note{Code: string(n.Code), Level: "info", Figures: n.Figures, Unit: n.Unit, Colonies: n.Colonies, Text: words.Note(of, n)}
 		if n.Warn {
 			out[i].Level = "warn"
 		}

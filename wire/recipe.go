@@ -7,6 +7,8 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/note"
+	"keeler/words"
 )
 
 // Recipe is the plan of one method: exactly one is given.
@@ -21,6 +23,38 @@ type RecipeAnswer struct {
 	Dribble *DribbleAnswer `json:"dribble,omitempty"`
 	Strip   *StripAnswer   `json:"strip,omitempty"`
 	Pad     *PadAnswer     `json:"pad,omitempty"`
+}
+
+// notes are those of the method that answered.
+func (a RecipeAnswer) notes() (method.Name, []Note) {
+	switch {
+	case a.Dribble != nil:
+		return method.Dribble, a.Dribble.Notes
+	case a.Strip != nil:
+		return method.Strip, a.Strip.Notes
+	case a.Pad != nil:
+		return method.Pad, a.Pad.Notes
+	}
+	return "", nil
+}
+
+// Silent is an answer whose notes are codes alone, to be saved; the words of them are
+// added when it is read, see Said.
+func (a RecipeAnswer) Silent() RecipeAnswer {
+	_, notes := a.notes()
+	for i := range notes {
+		notes[i].Text = ""
+	}
+	return a
+}
+
+// Said is an answer with the words of its notes.
+func (a RecipeAnswer) Said() RecipeAnswer {
+	of, notes := a.notes()
+	for i, n := range notes {
+		notes[i].Text = words.Note(of, note.Note{Code: note.Code(n.Code), Figures: n.Figures, Unit: n.Unit, Colonies: n.Colonies})
+	}
+	return a
 }
 
 // Component is the mass of one substance in a batch.
