@@ -4,7 +4,7 @@ SHELL := bash
 .DEFAULT_GOAL := help
 
 GO_FILES := $(shell git ls-files '*.go')
-WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
+WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts web/vite.pure.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
 
 .PHONY: help demo dev test lint build bench shots reset setup setup-browser format
 
@@ -64,6 +64,7 @@ web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% core/%
 
 web/dist/index.html: web/src/api/schema.d.ts web/src/core/core.wasm $(WEB_SOURCES)
 	cd web && npm run --silent build -- --logLevel warn
+	cd web && npm run --silent build -- --logLevel warn --config vite.pure.ts
 	for f in web/dist/assets/*.wasm; do gzip -9 -k -f "$$f"; done
 
 bin/keeler: web/dist/index.html $(GO_FILES) go.mod

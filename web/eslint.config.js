@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['dist', 'src/api/schema.d.ts', 'src/core/wasm_exec.js'] },
+  { ignores: ['dist', 'pure', 'src/api/schema.d.ts', 'src/core/wasm_exec.js'] },
   js.configs.recommended,
   ...ts.configs.strictTypeChecked,
   hooks.configs.flat['recommended-latest'],

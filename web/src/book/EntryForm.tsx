@@ -7,7 +7,7 @@ import { Field } from '../parts/Field'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
-import { readOne } from '../stages/mix/reader'
+import { readOne } from '../units/reader'
 import styles from './book.module.css'
 import { text } from './text'
 

@@ -13,7 +13,7 @@ import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import styles from '../yards/yards.module.css'
 import { text } from './text'
-import { content, DOSES, partOf, typed, type Card, type Typed } from './typed'
+import { DOSES, partOf, read, typed, type Card, type Typed } from './typed'
 
 const LABELS = {
   full_seam_ml: text.full_seam_ml,
@@ -35,6 +35,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
   const form = useKept(`card.${isNew ? part : card.id}`, () => typed(card))
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
+  const { content, faults } = read(v, card.content)
   const saving = useSaving(
     async () => {
       const body = {
@@ -42,7 +43,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         name: v.name,
         method: card.method,
         version: card.version,
-        content: content(v, card.content),
+        content,
       }
       return isNew
         ? (await client.POST('/api/cards', { body })).data
@@ -72,7 +73,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
     />
   )
   return (
-    <Faults value={saving.faults}>
+    <Faults value={{ ...saving.faults, ...faults }}>
       <form
         className={styles.form}
         data-card-form
@@ -144,7 +145,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         </div>
         <Said message={saving.stale ? text.stale : saving.message} />
         <div className={styles.bar}>
-          <Button type="submit" variant="contained" disabled={saving.busy}>
+          <Button type="submit" variant="contained" disabled={saving.busy || Object.keys(faults).length > 0}>
             {text.save}
           </Button>
           <Button

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { Reader } from '../units/reader'
 
 export type Card = Schemas['LabelCard']
 type Content = Card['content']
@@ -66,22 +67,21 @@ export function typed({ name, content: k }: Card): Typed {
   }
 }
 
-function number(typed: string | undefined): number | undefined {
-  const text = (typed ?? '').trim().replace(',', '.')
-  return text === '' || Number.isNaN(Number(text)) ? undefined : Number(text)
-}
-
-/** What is typed, as it is sent; the server says what is missing. */
-export function content(t: Typed, was: Content): Content {
+/** What is typed, as it is sent, and what of it is no figure; the server says what is missing. */
+export function read(t: Typed, was: Content): { content: Content; faults: Record<string, string> } {
+  const reader = new Reader('metric')
   const part = partOf(was)
-  const figure = (f: string) => number(t.figures[f])
-  const dose = Object.fromEntries(DOSES[part].map((f) => [f, figure(`dose.${f}`)]))
+  const figure = (f: string, path = f) => reader.number(`content.${path}`, t.figures[f] ?? '')
+  const dose = Object.fromEntries(DOSES[part].map((f) => [f, figure(`dose.${f}`, `${part}.${f}`)]))
   const by = part === 'strip' ? { by: t.by } : part === 'rule' ? {} : { per: t.by }
   const rows = t.rows
-    .filter((r) => r.ml.trim() !== '')
-    .map((r) => ({ up_to_bees: number(r.bees), dose_ml: number(r.ml) ?? 0 }))
+    .map((r, i) => ({
+      up_to_bees: reader.number(`content.dribble.rows[${i}].up_to_bees`, r.bees),
+      dose_ml: reader.number(`content.dribble.rows[${i}].dose_ml`, r.ml),
+    }))
+    .flatMap(({ up_to_bees, dose_ml }) => (dose_ml === undefined ? [] : [{ up_to_bees, dose_ml }]))
   const { contents, preparation, broodless, out_of_honey, supers, swap = false } = t
-  return {
+  const content = {
     ...was,
     contents,
     preparation,
@@ -95,4 +95,5 @@ export function content(t: Typed, was: Content): Content {
     [part]: { ...was[part], ...dose, ...by },
     dribble: part === 'rule' && rows.length > 0 ? { rows, repeats: figure('repeats') } : undefined,
   }
+  return { content, faults: reader.faults }
 }

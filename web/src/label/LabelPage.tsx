@@ -2,8 +2,10 @@ import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { Choice } from '../parts/Choice'
+import { Faults } from '../parts/faults'
 import { Field } from '../parts/Field'
 import { useKept } from '../shell/useKept'
+import { Reader } from '../units/reader'
 import { Label } from './Label'
 import styles from './label.module.css'
 import { labelQuery } from './query'
@@ -20,10 +22,12 @@ export default function LabelPage() {
   const paper = useKept<Paper>('label.paper', () => 'small')
   const copies = useKept('label.copies', () => '1')
   if (!label.data) return <p style={{ padding: 24 }}>{label.isError ? text.failed : text.loading}</p>
-  const wanted = Math.max(1, Math.min(MOST, Math.round(Number(copies.value)) || 1))
+  const reader = new Reader('metric')
+  const wanted = reader.needed('copies', copies.value, true)
+  if (wanted < 1 || wanted > MOST) reader.faults['copies'] = text.copiesHint
   const { portions } = label.data
   const each = portions.length > 0 ? portions : [undefined]
-  const labels = Array.from({ length: wanted }, () => each).flat()
+  const labels = Array.from({ length: reader.readable ? wanted : 0 }, () => each).flat()
   return (
     <main className={styles.page} data-paper={paper.value}>
       <style>
@@ -44,8 +48,16 @@ export default function LabelPage() {
             options={text.sheets}
             onChange={paper.set}
           />
-          <Field label={text.copies} value={copies.value} onChange={copies.set} hint={text.copiesHint} />
-          <Button variant="contained" size="large" onClick={() => print()}>
+          <Faults value={reader.faults}>
+            <Field
+              label={text.copies}
+              path="copies"
+              value={copies.value}
+              onChange={copies.set}
+              hint={text.copiesHint}
+            />
+          </Faults>
+          <Button variant="contained" size="large" disabled={!reader.readable} onClick={() => print()}>
             {text.print}
           </Button>
         </div>

@@ -9,7 +9,7 @@ import { Field } from '../parts/Field'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { clock, day } from '../shell/day'
-import { readOne } from '../stages/mix/reader'
+import { Reader } from '../units/reader'
 import { text as treat } from '../stages/treat/text'
 import { plain } from '../units/format'
 import styles from './register.module.css'
@@ -110,10 +110,11 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
 function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
   const queries = useQueryClient()
   const [id] = useState(() => crypto.randomUUID())
-  const [amount, setAmount] = useState(plain(line.amount ?? 0))
+  const [amount, setAmount] = useState(String(line.amount ?? 0))
   const [note, setNote] = useState('')
   const given = line.kind === 'given'
-  const { figure, faults } = given ? readOne('amount', amount) : { figure: 0, faults: {} }
+  const reader = new Reader('metric')
+  const figure = given ? reader.needed('amount', amount) : 0
   const saving = useSaving(
     async () =>
       (
@@ -123,7 +124,7 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
             id,
             colony_id: line.colony_id,
             note,
-            ...(figure && figure > 0
+            ...(figure > 0
               ? { kind: 'given', amount: figure, batch_id: line.batch_id, asked: line.asked }
               : { kind: 'skipped', reason: 'taken_back' }),
           },
@@ -142,11 +143,11 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
         saving.save(undefined)
       }}
     >
-      <Faults value={{ ...saving.faults, ...faults }}>
+      <Faults value={{ ...saving.faults, ...reader.faults }}>
         {given && <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />}
         <Field text label={text.amendWhy} path="note" value={note} onChange={setNote} />
         <Said message={saving.message} />
-        <Button type="submit" variant="outlined" disabled={saving.busy || 'amount' in faults} data-amend-yes>
+        <Button type="submit" variant="outlined" disabled={saving.busy || !reader.readable} data-amend-yes>
           {given ? text.amendYes : text.takeBackYes}
         </Button>
         <Button onClick={onDone}>{text.cancel}</Button>

@@ -9,7 +9,7 @@ import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import { useStart } from '../shell/useStart'
-import { Reader } from '../stages/mix/reader'
+import { Reader } from '../units/reader'
 import { yardQuery, yardsQuery } from '../yards/useYard'
 import styles from './register.module.css'
 import { text } from './text'
@@ -161,7 +161,7 @@ export function OtherForm({ onDone }: { onDone: () => void }) {
         <Button
           type="submit"
           variant="contained"
-          disabled={saving.busy || stands.length === 0 || Object.keys(reader.faults).length > 0}
+          disabled={saving.busy || stands.length === 0 || !reader.readable}
           data-record
         >
           {text.record}

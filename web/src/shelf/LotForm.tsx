@@ -8,7 +8,7 @@ import { Field } from '../parts/Field'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
-import { Reader } from '../stages/mix/reader'
+import { Reader } from '../units/reader'
 import { text } from './text'
 
 type Ingredient = Schemas['Lot']['ingredient']
@@ -92,7 +92,7 @@ export function LotForm() {
         <Button
           type="submit"
           variant="contained"
-          disabled={adding.busy || value.name.trim() === '' || Object.keys(reader.faults).length > 0}
+          disabled={adding.busy || value.name.trim() === '' || !reader.readable}
           data-add-lot
         >
           {text.add}

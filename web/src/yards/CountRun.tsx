@@ -13,6 +13,7 @@ import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import { useStart } from '../shell/useStart'
 import { plain, three } from '../units/format'
+import { Reader } from '../units/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import { yardQuery } from './useYard'
@@ -37,11 +38,6 @@ export default function CountRun() {
   return <Run key={id} yard={yard.data} />
 }
 
-const number = (typed: string) => {
-  const n = Number(typed.replace(',', '.'))
-  return Number.isFinite(n) ? n : -1
-}
-
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const changed = useChanged()
   const { now } = useStart()
@@ -56,32 +52,36 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const filled = yard.stands.filter((s) => v.mites[s.id]?.mites.trim())
+  const reader = new Reader('metric')
+  const sample =
+    v.kind === 'board'
+      ? { days: reader.needed('days', v.days) }
+      : { bees: reader.needed('bees', v.bees, true) }
+  const counts = filled.map((s, i) => ({
+    id: v.mites[s.id]!.id,
+    colony_id: s.id,
+    kind: v.kind,
+    mites: reader.needed(`counts[${i}].mites`, v.mites[s.id]!.mites, true),
+    on: v.on,
+    ...sample,
+  }))
   const saving = useSaving(
-    async () => {
-      const counts = filled.map((s) => ({
-        id: v.mites[s.id]!.id,
-        colony_id: s.id,
-        kind: v.kind,
-        mites: Math.trunc(number(v.mites[s.id]!.mites)),
-        on: v.on,
-        ...(v.kind === 'board' ? { days: number(v.days) } : { bees: Math.trunc(number(v.bees)) }),
-      }))
-      return (await client.POST('/api/counts', { body: { counts } })).data?.counts ?? []
-    },
+    async () => (await client.POST('/api/counts', { body: { counts } })).data?.counts ?? [],
     (counts) => {
       setTold(Object.fromEntries(counts.map((c) => [c.colony_id, c])))
       form.set({ ...v, mites: {} })
       changed()
     },
   )
+  const faults: Record<string, string> = { ...saving.faults, ...reader.faults }
   const faultOf = (colony: string) => {
     const i = filled.findIndex((s) => s.id === colony)
-    return i < 0 ? undefined : saving.faults[`counts[${i}].mites`]
+    return i < 0 ? undefined : faults[`counts[${i}].mites`]
   }
   // What is given once for all is told at its one field.
   const shared = Object.fromEntries(
     ['on', 'days', 'bees'].flatMap((f) => {
-      const fault = Object.entries(saving.faults).find(([path]) => path.endsWith(`.${f}`))
+      const fault = Object.entries(faults).find(([path]) => path === f || path.endsWith(`.${f}`))
       return fault ? [[f, fault[1]]] : []
     }),
   )
@@ -149,14 +149,14 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
         ))}
       </div>
       <div aria-live="polite">
-        <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
+        <Said message={Object.keys(faults).length > 0 ? undefined : saving.message} />
         {saving.done && <p>{text.kept}</p>}
       </div>
       <div className={`${styles.bar} ${styles.sticky}`}>
         <Button
           size="large"
           variant="contained"
-          disabled={saving.busy || filled.length === 0}
+          disabled={saving.busy || filled.length === 0 || !reader.readable}
           onClick={() => saving.save()}
           data-keep-counts
         >

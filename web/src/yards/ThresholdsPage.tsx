@@ -8,6 +8,7 @@ import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
 import { may, useStart } from '../shell/useStart'
+import { Reader } from '../units/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import styles from './yards.module.css'
@@ -29,15 +30,14 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
   const form = useKept('thresholds', () =>
     thresholds.thresholds.map((l) => ({ wash: String(l.wash), board: String(l.board) })),
   )
+  const reader = new Reader('metric')
+  const typed = form.value.map((f, i) => ({
+    season: thresholds.thresholds[i]!.season,
+    wash: reader.needed(`thresholds[${i}].wash`, f.wash),
+    board: reader.needed(`thresholds[${i}].board`, f.board),
+  }))
   const saving = useSaving(
-    async () => {
-      const typed = form.value.map((f, i) => ({
-        season: thresholds.thresholds[i]!.season,
-        wash: Number(f.wash.replace(',', '.')) || 0,
-        board: Number(f.board.replace(',', '.')) || 0,
-      }))
-      return (await client.PUT('/api/thresholds', { body: { thresholds: typed } })).data
-    },
+    async () => (await client.PUT('/api/thresholds', { body: { thresholds: typed } })).data,
     (now) => {
       queries.setQueryData(['thresholds'], now)
       form.putDown()
@@ -48,7 +48,7 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
     <main className={styles.page}>
       <h1>{text.thresholdsTitle}</h1>
       <p className="quiet">{text.thresholdsHint}</p>
-      <Faults value={saving.faults}>
+      <Faults value={{ ...saving.faults, ...reader.faults }}>
         {thresholds.thresholds.map((l, i) => (
           <div key={l.season} className={styles.form}>
             <h2>{text.seasons[l.season]}</h2>
@@ -69,7 +69,11 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       {saving.done && <p>{text.thresholdsSaved}</p>}
       {keeper && (
         <div className={styles.bar}>
-          <Button variant="contained" disabled={saving.busy} onClick={() => saving.save()}>
+          <Button
+            variant="contained"
+            disabled={saving.busy || !reader.readable}
+            onClick={() => saving.save()}
+          >
             {text.save}
           </Button>
         </div>

@@ -4,6 +4,7 @@ import { client, type Schemas } from '../api/client'
 import { Said } from '../parts/Said'
 import { useSaving } from '../parts/useSaving'
 import { useKept } from '../shell/useKept'
+import { Reader } from '../units/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import styles from './yards.module.css'
@@ -27,16 +28,17 @@ export function YardForm({ yard, onClose }: Props) {
     notes: yard?.notes ?? '',
   }))
   const v = form.value
+  const reader = new Reader('metric')
+  const latitude = reader.number('latitude', v.latitude)
   const saving = useSaving(
     async () => {
-      const latitude = v.latitude.trim() === '' ? undefined : Number(v.latitude.replace(',', '.'))
       // Left as it was shown, it goes on to follow the latitude.
       const untouched = v.deep_from === (yard?.deep_from ?? '') && v.deep_to === (yard?.deep_to ?? '')
       const deep = untouched ? { deep_from: undefined, deep_to: undefined } : {}
       const body = {
         ...v,
         ...deep,
-        latitude: Number.isNaN(latitude) ? undefined : latitude,
+        latitude,
         version: yard?.version,
       }
       return yard
@@ -49,13 +51,14 @@ export function YardForm({ yard, onClose }: Props) {
       onClose()
     },
   )
+  const faults: Record<string, string> = { ...saving.faults, ...reader.faults }
   const field = (key: 'name' | 'place' | 'latitude' | 'deep_from' | 'deep_to' | 'notes', hint?: string) => (
     <TextField
       label={text[key]}
       value={v[key]}
       multiline={key === 'notes'}
-      error={key in saving.faults}
-      helperText={saving.faults[key] ?? hint}
+      error={key in faults}
+      helperText={faults[key] ?? hint}
       onChange={(e) => form.set({ ...v, [key]: e.target.value })}
       slotProps={{ htmlInput: { 'data-field': key } }}
     />
@@ -74,9 +77,9 @@ export function YardForm({ yard, onClose }: Props) {
       {yard && field('deep_from', text.deepHint)}
       {yard && field('deep_to')}
       {field('notes')}
-      <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
+      <Said message={Object.keys(faults).length > 0 ? undefined : saving.message} />
       <div className={styles.bar}>
-        <Button type="submit" variant="contained" disabled={saving.busy}>
+        <Button type="submit" variant="contained" disabled={saving.busy || !reader.readable}>
           {text.save}
         </Button>
         <Button

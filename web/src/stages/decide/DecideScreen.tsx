@@ -2,13 +2,15 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import NativeSelect from '@mui/material/NativeSelect'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
-import { client, type Schemas } from '../../api/client'
+import { client, Problem, type Schemas } from '../../api/client'
+import { Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
 import { Near } from '../../parts/Near'
 import { Said } from '../../parts/Said'
 import { day as written } from '../../shell/day'
 import { useKept } from '../../shell/useKept'
 import { useStart } from '../../shell/useStart'
+import { Reader } from '../../units/reader'
 import styles from './decide.module.css'
 import { JobDocket } from './JobDocket'
 import { JobList } from './JobList'
@@ -51,7 +53,8 @@ export default function DecideScreen() {
   const today = now.slice(0, 10)
   const choice = useKept<Choice>('decide', () => fresh(today))
   const c = choice.value.day < today ? { ...choice.value, day: today } : choice.value
-  const people = Math.trunc(Number(c.people)) || 0
+  const reader = new Reader('metric')
+  const people = reader.needed('people', c.people, true)
   const set = choice.set
   const query = { day: c.day, people, ...c.under }
   const decide = useQuery({
@@ -60,6 +63,7 @@ export default function DecideScreen() {
     placeholderData: keepPreviousData,
     networkMode: 'always',
     retry: false,
+    enabled: reader.readable,
   })
   const cards = useQuery({
     queryKey: ['cards'],
@@ -87,12 +91,14 @@ export default function DecideScreen() {
           <h1>{text.title}</h1>
           <span className="quiet">{text.forDay(written(c.day))}</span>
           <div className={styles.crew}>
-            <Field
-              label={text.crew}
-              path="people"
-              value={c.people}
-              onChange={(v) => set({ ...c, people: v })}
-            />
+            <Faults value={{ ...(decide.error instanceof Problem && decide.error.faults), ...reader.faults }}>
+              <Field
+                label={text.crew}
+                path="people"
+                value={c.people}
+                onChange={(v) => set({ ...c, people: v })}
+              />
+            </Faults>
           </div>
         </div>
         <div className={styles.protocols}>
@@ -150,9 +156,10 @@ export default function DecideScreen() {
         <JobList />
       </main>
       <aside className={styles.side}>
-        {d && (
+        {d && reader.readable && (
           <JobDocket
             decide={d}
+            people={people}
             choice={c}
             set={set}
             done={() => set({ ...fresh(today), people: c.people })}

@@ -19,12 +19,13 @@ import { text } from './text'
 interface Props {
   decide: Schemas['Decide']
   choice: Choice
+  people: number
   set: (choice: Choice) => void
   done: () => void
 }
 
 /** The docket of the Decide stage: the job as it grows, and the one question that it asks. */
-export function JobDocket({ decide, choice, set, done }: Props) {
+export function JobDocket({ decide, choice, people, set, done }: Props) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const keeper = may(useStart().me?.role, 'keeper')
@@ -35,7 +36,6 @@ export function JobDocket({ decide, choice, set, done }: Props) {
   const yards = [...new Map(rows.map((r) => [r.yard.id, r.yard])).values()]
   const { method } = choice
   const under = choice.under[method]
-  const people = Math.max(1, Math.trunc(Number(choice.people)) || 1)
   // Each yard has its own weather, and so its own days.
   const plans = useQuery({
     queryKey: ['decide', 'plan', method, under, people, choice.day, rows.map((r) => r.id)],

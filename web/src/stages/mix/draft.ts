@@ -3,7 +3,7 @@ import type { System } from '../../units/format'
 import * as dribble from './dribble/draft'
 import { newColony, type DraftColony } from './hives/hive'
 import { adoptColonies } from './hives/request'
-import { given, typed } from './reader'
+import { given, typed } from '../../units/reader'
 import * as pad from './pad/draft'
 import * as strip from './strip/draft'
 

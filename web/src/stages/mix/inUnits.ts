@@ -5,6 +5,7 @@ import {
   mlToFluidOunces,
   type System,
 } from '../../units/format'
+import { read } from '../../units/reader'
 import * as dribble from './dribble/draft'
 import type { Draft } from './draft'
 import * as pad from './pad/draft'
@@ -20,8 +21,8 @@ export interface Rewrite {
 export function inUnits(draft: Draft, to: System): Draft {
   if (draft.units === to) return draft
   const rewrite = (convert: (v: number) => number) => (typed: string) => {
-    const v = Number(typed.replace(',', '.'))
-    return typed.trim() === '' || Number.isNaN(v) ? typed : String(Number(convert(v).toFixed(2)))
+    const v = read(typed)
+    return v === undefined || Number.isNaN(v) ? typed : String(Number(convert(v).toFixed(2)))
   }
   const again: Rewrite =
     to === 'us'

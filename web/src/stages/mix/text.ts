@@ -1,7 +1,5 @@
 /** The words that the Mix screens of all methods share. */
 export const text = {
-  notANumber: 'Type a number, such as 45.5.',
-  notWhole: 'Type a whole number.',
   placeName: 'Yard or name',
   ruleField: 'You work by',
   ruleEmpty: 'label, permit, …',

@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button'
 import { useEffect, useState } from 'react'
+import { Faults } from '../../parts/faults'
 import { Field } from '../../parts/Field'
 import { useKept } from '../../shell/useKept'
-import { readOne } from '../mix/reader'
+import { Reader } from '../../units/reader'
 import { text } from './text'
 import styles from './treat.module.css'
 
@@ -11,8 +12,10 @@ export default function PracticePage() {
   const form = useKept('practice', () => ({ seconds: '3', seams: '6' }))
   const [begun, setBegun] = useState<number>()
   const [now, setNow] = useState(0)
-  const seconds = readOne('seconds', form.value.seconds).figure ?? 3
-  const seams = Math.max(1, Math.round(readOne('seams', form.value.seams).figure ?? 6))
+  const reader = new Reader('metric')
+  const seconds = reader.needed('seconds', form.value.seconds)
+  const seams = reader.needed('seams', form.value.seams, true)
+  const ready = seconds > 0 && seams > 0
   const passed = begun === undefined ? 0 : (now - begun) / 1000
   const seam = Math.floor(passed / seconds)
   const running = begun !== undefined && seam < seams
@@ -33,26 +36,29 @@ export default function PracticePage() {
     <main className={styles.page} data-practice={running ? 'running' : 'still'}>
       <h1>{text.practiceTitle}</h1>
       <p className="quiet">{text.practiceIntro}</p>
-      <Field
-        label={text.seconds}
-        unit="s"
-        path="seconds"
-        value={form.value.seconds}
-        onChange={(v) => form.set({ ...form.value, seconds: v })}
-      />
-      <Field
-        label={text.seamsToDo}
-        path="seams"
-        value={form.value.seams}
-        onChange={(v) => form.set({ ...form.value, seams: v })}
-      />
-      <p className={styles.paceFigure}>{text.now(Math.min(seam + 1, seams), seams)}</p>
+      <Faults value={reader.faults}>
+        <Field
+          label={text.seconds}
+          unit="s"
+          path="seconds"
+          value={form.value.seconds}
+          onChange={(v) => form.set({ ...form.value, seconds: v })}
+        />
+        <Field
+          label={text.seamsToDo}
+          path="seams"
+          value={form.value.seams}
+          onChange={(v) => form.set({ ...form.value, seams: v })}
+        />
+      </Faults>
+      <p className={styles.paceFigure}>{ready && text.now(Math.min(seam + 1, seams), seams)}</p>
       <div className={styles.pace}>
         <div style={{ width: `${running ? ((passed / seconds) % 1) * 100 : 0}%` }} />
       </div>
       <p>{text.paceHint}</p>
       <Button
         size="large"
+        disabled={!ready}
         variant="contained"
         onClick={() => (running ? setBegun(undefined) : start())}
         data-pace

@@ -7,7 +7,7 @@ import { text as docketText } from '../../docket/text'
 import { day as written } from '../../shell/day'
 import { useKept } from '../../shell/useKept'
 import { plain } from '../../units/format'
-import { readOne } from '../mix/reader'
+import { readOne } from '../../units/reader'
 import { amountOf, type From } from './amounts'
 import { JarChoice } from './JarBar'
 import { standing } from './Round'
@@ -174,7 +174,8 @@ function TypeIn({ round, jar, core }: TypeInProps) {
             : {}
           : { reason: 'not_given' }),
       })
-    typed.putDown()
+    const left = Object.entries(typed.value).filter(([id]) => !ready.some(({ c }) => c.id === id))
+    typed.set(Object.fromEntries(left))
   }
   return (
     <form

@@ -1,7 +1,7 @@
 import { Faults } from '../../../parts/faults'
 import { Field } from '../../../parts/Field'
 import styles from './bench.module.css'
-import { text as mixText } from '../text'
+import { text as figures } from '../../../units/text'
 
 interface Props {
   label: string
@@ -25,7 +25,7 @@ export function TypedFigure({ fault, onEnter, path, ...field }: Props) {
         onEnter()
       }}
     >
-      <Faults value={fault ? { [path]: mixText.notANumber } : {}}>
+      <Faults value={fault ? { [path]: figures.notANumber } : {}}>
         <Field path={path} {...field} />
       </Faults>
     </form>

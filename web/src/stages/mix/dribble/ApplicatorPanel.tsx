@@ -7,6 +7,7 @@ import { Figures } from '../../../parts/Figures'
 import { Field } from '../../../parts/Field'
 import { Section } from '../../../parts/Section'
 import { three } from '../../../units/format'
+import { Reader } from '../../../units/reader'
 import type { Change } from '../draft'
 import type { DribbleDraft } from './draft'
 import styles from '../mix.module.css'
@@ -67,20 +68,23 @@ export function ApplicatorPanel({ draft, change, strength }: Props) {
 
 function Calibration({ draft, change, strength }: Props) {
   const a = draft.applicator
+  const reader = new Reader('metric')
+  const shots = reader.whole('shots', a.shots)
+  const grams = reader.number('grams', a.shotsWeigh)
   const body = {
-    shots: Number(a.shots),
-    grams: Number(a.shotsWeigh.replace(',', '.')),
+    shots: shots ?? 0,
+    grams: grams ?? 0,
     liquid: a.liquid,
     ...(a.liquid === 'syrup' && strength ? { g_per_l: strength } : {}),
   }
-  const ready = Number.isInteger(body.shots) && body.grams > 0
+  const ready = shots !== undefined && grams !== undefined
   const query = useQuery({
     queryKey: ['calibration', body],
     queryFn: async ({ signal }) => (await client.POST('/api/dribble/calibration', { body, signal })).data,
     enabled: ready,
     retry: false,
   })
-  const faults = query.error instanceof Problem ? query.error.faults : {}
+  const faults = { ...(query.error instanceof Problem && query.error.faults), ...reader.faults }
   const unit = ready ? query.data?.unit_ml : undefined
   return (
     <details className={styles.fold}>

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../../api/client'
 import { plain } from '../../../units/format'
 import type { Rewrite } from '../inUnits'
-import { given, typed } from '../reader'
+import { given, typed } from '../../../units/reader'
 
 /** What is the dribble's own in a plan being typed. */
 export interface DribbleDraft {

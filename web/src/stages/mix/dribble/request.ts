@@ -2,7 +2,7 @@ import type { Schemas } from '../../../api/client'
 import type { Draft } from '../draft'
 import { anyBees, type DraftColony } from '../hives/hive'
 import { readColonies } from '../hives/request'
-import { Reader, type Reading } from '../reader'
+import { Reader, type Reading } from '../../../units/reader'
 import type { DribbleDraft } from './draft'
 
 export type Request = Schemas['DribbleRequest']

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../api/client'
 import type { Rewrite } from '../inUnits'
-import { given, typed } from '../reader'
+import { given, typed } from '../../../units/reader'
 
 export type From = 'above' | 'below'
 export type Per = 'comb' | 'box' | 'colony'

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../../api/client'
 import type { Draft } from '../draft'
 import { readColonies } from '../hives/request'
-import { Reader, type Reading } from '../reader'
+import { Reader, type Reading } from '../../../units/reader'
 import type { PadDraft } from './draft'
 
 export type Request = Schemas['PadRequest']

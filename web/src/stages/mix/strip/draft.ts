@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../api/client'
 import type { Rewrite } from '../inUnits'
-import { given, typed } from '../reader'
+import { given, typed } from '../../../units/reader'
 
 export type Carrier = NonNullable<Schemas['StripRequest']['carrier']>
 export type SizeBy = Schemas['StripSize']['by']

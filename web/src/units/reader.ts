@@ -1,4 +1,4 @@
-import { fahrenheitToCelsius, fluidOuncesToML, type System } from '../../units/format'
+import { fahrenheitToCelsius, fluidOuncesToML, type System } from './format'
 import { text } from './text'
 
 /** What a request is read into, and what could not be read at all, by path. */
@@ -31,6 +31,17 @@ export class Reader {
       return undefined
     }
     return n
+  }
+
+  /** A figure that cannot be left out; NaN where there is none, beside its fault. */
+  needed(path: string, typed: string, whole = false): number {
+    const n = whole ? this.whole(path, typed) : this.number(path, typed)
+    if (n === undefined) this.faults[path] ??= text.nothing
+    return n ?? NaN
+  }
+
+  get readable() {
+    return Object.keys(this.faults).length === 0
   }
 
   /** mL, whatever it was typed in. */

@@ -1,0 +1,94 @@
+package e2e
+
+import (
+	"encoding/json"
+	"fmt"
+	"os"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+)
+
+// pure gives a browser that has the interface's pure functions, and how to ask one:
+// its arguments as JSON, its answer into out; undefined and NaN come as words.
+func pure(t *testing.T) func(out any, expression string, in ...any) {
+	t.Helper()
+	script, err := os.ReadFile("../web/pure/pure.js")
+	if err != nil {
+		t.Fatal(err)
+	}
+	ctx, cancel := browser.New(t.Context())
+	t.Cleanup(cancel)
+	if _, err := chromedp.Run(ctx, chromedp.Navigate("about:blank")); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := chromedp.Run(ctx, chromedp.Evaluate[chromedp.Void](string(script)+";globalThis.pure = pure; 0")); err != nil {
+		t.Fatal(err)
+	}
+	return func(out any, expression string, in ...any) {
+		t.Helper()
+		args, err := json.Marshal(append([]any{}, in...))
+		if err != nil {
+			t.Fatal(err)
+		}
+		raw, err := chromedp.Run(ctx, chromedp.Evaluate[string](fmt.Sprintf(
+			`JSON.stringify(((...a) => %s)(...%s), (_, v) => v === undefined || Number.isNaN(v) ? String(v) : v) ?? '"undefined"'`, expression, args)))
+		if err != nil {
+			t.Fatal(expression, err)
+		}
+		if err := json.Unmarshal([]byte(raw), out); err != nil {
+			t.Fatal(expression, raw, err)
+		}
+	}
+}
+
+// A mistyped figure is a fault, never another figure.
+func TestTypedFigures(t *testing.T) {
+	ask := pure(t)
+	for typed, want := range map[string]any{
+		"45.5": 45.5, " 45,5 ": 45.5, "0": 0.0, "-3": -3.0, "+3": 3.0, ".5": 0.5, "7.": 7.0, "": "undefined", "  ": "undefined",
+		"3O": "NaN", "5o": "NaN", "1e3": "NaN", "0x10": "NaN", "1 000": "NaN", "1,000.5": "NaN", "Infinity": "NaN", "--3": "NaN", "5 mL": "NaN", "½": "NaN",
+	} {
+		var got any
+		if ask(&got, "pure.read(a[0])", typed); got != want {
+			t.Errorf("%q: got %v, want %v", typed, got, want)
+		}
+	}
+	for _, c := range []struct {
+		do, typed string
+		figure    any
+		fault     string
+	}{
+		{"needed('f', a[0])", "3O", "NaN", "Type a number, such as 45.5."}, {"needed('f', a[0])", "", "NaN", "Type a number here."}, {"needed('f', a[0])", "3", 3.0, ""},
+		{"needed('f', a[0], true)", "2.5", "NaN", "Type a whole number."}, {"whole('f', a[0])", "", "undefined", ""}, {"volume('f', a[0])", "10", 295.735295625, ""},
+		{"degrees('f', a[0])", "50", 10.0, ""}, {"degrees('f', a[0])", "5O", "undefined", "Type a number, such as 45.5."},
+	} {
+		var got struct {
+			Figure any
+			Fault  string
+		}
+		ask(&got, "(r => ({figure: r."+c.do+", fault: r.faults.f ?? ''}))(new pure.Reader('us'))", c.typed)
+		if got.Figure != c.figure || got.Fault != c.fault {
+			t.Errorf("%s of %q: got %+v", c.do, c.typed, got)
+		}
+	}
+}
+
+// 1 oz is 28.35 g and 1 fl oz 29.57 mL: 454 g are 16.01 oz, 500 mL 16.9 fl oz.
+func TestWrittenFigures(t *testing.T) {
+	ask := pure(t)
+	for call, want := range map[string]string{
+		"pure.seams(6.5)": "6½", "pure.seams(0.25)": "¼", "pure.seams(0)": "0", "pure.seams(10.75)": "10¾",
+		"pure.three(4.567)": "4.57", "pure.three(45.67)": "45.7", "pure.three(1234.5)": "1,235",
+		"pure.volume(500, 'us').value": "16.9", "pure.volume(500, 'metric').value": "500",
+		"pure.pounds(15.9).value": "15.9", "pure.pounds(20.25).value": "1 lb 4.25", "pure.pounds(20.25).unit": "oz",
+		"pure.typed(0.1 + 0.2)": "0.3", "pure.typed(0)": "",
+	} {
+		var got string
+		if ask(&got, call); got != want {
+			t.Errorf("%s: got %q, want %q", call, got, want)
+		}
+	}
+}
