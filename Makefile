@@ -53,12 +53,12 @@ web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 	cd web && npm ci --no-audit --no-fund --silent
 	@touch $@
 
-web/src/api/schema.d.ts: web/node_modules/.package-lock.json $(filter-out %_test.go,$(filter api/% wire/% core/%,$(GO_FILES)))
+web/src/api/schema.d.ts: web/node_modules/.package-lock.json $(filter-out %_test.go,$(filter api/% wire/% words/% core/%,$(GO_FILES)))
 	go run ./cmd/keeler openapi > web/openapi.json
 	cd web && npm run --silent api > /dev/null
 
 # The rules in the browser, for where there is no signal; loaded by the round alone.
-web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% core/%,$(GO_FILES)))
+web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% words/% core/%,$(GO_FILES)))
 	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/wasm
 	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" web/src/core/wasm_exec.js
 

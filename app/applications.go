@@ -350,6 +350,7 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 	if r.BatchID != nil {
 		out.BatchID = *r.BatchID
 	}
+	out.ReasonWords = words.Outcome(r.Reason)
 	if r.Flags != "" {
 		out.Flags = strings.Split(r.Flags, ",")
 		out.FlagWords = words.Flags(out.Flags)

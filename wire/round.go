@@ -7,6 +7,7 @@ import (
 
 	"keeler/core/method"
 	"keeler/core/treatment"
+	"keeler/words"
 )
 
 // Application is what was done at one colony: a line of the register.
@@ -50,6 +51,7 @@ type Application struct {
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
 	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, no_batch, not_made, too_much, too_strong, past_day."`
 	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
+	ReasonWords string    `json:"reason_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
 	By          string    `json:"by,omitempty" readOnly:"true"`
 }
@@ -138,14 +140,15 @@ type RoundDay struct {
 
 // RoundChoices is all that there is to choose from.
 type RoundChoices struct {
-	Reasons  []string `json:"reasons"`
-	Skipping []string `json:"skipping" doc:"Those of the reasons that mean that nothing was given."`
-	Extras   []string `json:"extras"`
+	Reasons  []string          `json:"reasons"`
+	Skipping []string          `json:"skipping" doc:"Those of the reasons that mean that nothing was given."`
+	Extras   []string          `json:"extras"`
+	Words    map[string]string `json:"words" doc:"Reasons and extras in words, by code."`
 }
 
 // Choices are core's.
 func Choices() RoundChoices {
-	return RoundChoices{Reasons: treatment.Reasons, Skipping: treatment.Skipping, Extras: treatment.Extras}
+	return RoundChoices{Reasons: treatment.Reasons, Skipping: treatment.Skipping, Extras: treatment.Extras, Words: words.Choices()}
 }
 
 // VisitExtras chooses what is ticked on visits in a season.

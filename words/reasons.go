@@ -1,7 +1,6 @@
 package words
 
 import (
-	"regexp"
 	"strconv"
 	"strings"
 
@@ -24,12 +23,18 @@ func Because(r fit.Reason, day calendar.Day) Reason {
 		s = reasons[r.Code]
 	}
 	fill := func(text string) string {
-		return blank.ReplaceAllStringFunc(text, func(in string) string { return filled(strings.Trim(in, "{}"), r, day) })
+		out, rest, more := strings.Cut(text, "{")
+		for more {
+			var blank string
+			blank, rest, _ = strings.Cut(rest, "}")
+			out += filled(blank, r, day)
+			blank, rest, more = strings.Cut(rest, "{")
+			out += blank
+		}
+		return out
 	}
 	return Reason{fill(s.why), fill(s.change), s.brief, datum(r, day)}
 }
-
-var blank = regexp.MustCompile(`\{[a-z0-9 ]+\}`)
 
 // variant tells apart the sentences of one code.
 func variant(r fit.Reason) string {

@@ -5,6 +5,7 @@ import (
 	"os"
 	"path/filepath"
 	"regexp"
+	"slices"
 	"strings"
 	"testing"
 
@@ -16,6 +17,7 @@ import (
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/core/note"
+	"keeler/core/treatment"
 )
 
 func TestFault(t *testing.T) {
@@ -164,5 +166,18 @@ func TestEveryFlagHasWords(t *testing.T) {
 		if said := Flags([]string{string(f[1])}); len(said[0]) < 5 {
 			t.Errorf("%s: %q", f[1], said)
 		}
+	}
+}
+
+// Every outcome and extra has its words.
+func TestChoices(t *testing.T) {
+	named := Choices()
+	for _, code := range slices.Concat(treatment.Reasons, treatment.Extras, []string{treatment.TakenBack}) {
+		if named[code] == "" {
+			t.Errorf("%s has no words", code)
+		}
+	}
+	if Outcome("ran_out") != "Ran out" || Outcome("") != "" {
+		t.Errorf("got %q", Outcome("ran_out"))
 	}
 }

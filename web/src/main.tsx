@@ -2,16 +2,15 @@ import '@fontsource-variable/atkinson-hyperlegible-next'
 import './theme/global.css'
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
+import { queries } from './kit/queries'
 import { App } from './App'
 import { Schemes } from './theme/schemes'
 import { theme } from './theme/theme'
-import { UnitsProvider } from './units/units'
-
-const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } })
+import { UnitsProvider } from './kit/units'
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -31,5 +31,8 @@ const telling: Middleware = {
   },
 }
 
+/** The data of an answer: what is not one was thrown as a Problem. */
+export const data = async <T>(answer: Promise<{ data?: T }>) => (await answer).data as T
+
 export const client = createClient<paths>({ baseUrl: '/' })
 client.use(telling)

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client'
-import { day } from '../shell/day'
-import { tenths } from '../units/format'
+import { day } from '../kit/day'
+import { tenths } from '../kit/format'
 import styles from './book.module.css'
 import { text } from './text'
 

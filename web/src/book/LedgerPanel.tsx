@@ -1,16 +1,17 @@
 import NativeSelect from '@mui/material/NativeSelect'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { client, type Schemas } from '../api/client'
+import { Waiting } from '../kit/Waiting'
+import { client, data, type Schemas } from '../api/client'
 import { Vessel } from '../drawing/Vessel'
-import { date } from '../shell/day'
-import { useKept } from '../shell/useKept'
-import { plain, tenths } from '../units/format'
-import { yardQuery, yardsQuery } from '../yards/useYard'
+import { date } from '../kit/day'
+import { useKept } from '../kit/useKept'
+import { plain, tenths } from '../kit/format'
+import { yardQuery, yardsQuery } from '../kit/queries'
 import styles from './book.module.css'
 import { Entries } from './Entries'
 import { EntryForm } from './EntryForm'
-import { Portions } from './Portions'
+import { Portions } from './batches/Portions'
 import { text } from './text'
 
 type Batch = Schemas['Batch']
@@ -20,12 +21,11 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
   const queries = useQueryClient()
   const ledger = useQuery({
     queryKey: ['batches', batch.id, 'ledger'],
-    queryFn: async ({ signal }) =>
-      (await client.GET('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, signal })).data,
-    networkMode: 'always',
+    queryFn: ({ signal }) =>
+      data(client.GET('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, signal })),
   })
   const colony = useKept(`entry.colony.${batch.id}`, () => '')
-  if (!ledger.data) return null
+  if (!ledger.data) return <Waiting query={ledger} />
   const l = ledger.data
   const unit = text.units[l.unit]
   const kinds: Schemas['StockEntry']['kind'][] =
@@ -66,9 +66,8 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
           unit={unit}
           colony={colony.value}
           extra={batch.state !== 'planned' && <ColonyPicker value={colony.value} onChange={colony.set} />}
-          send={async (body) =>
-            (await client.POST('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, body }))
-              .data
+          send={(body) =>
+            data(client.POST('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, body }))
           }
           onDone={() => {
             colony.putDown()

@@ -32,7 +32,6 @@ export const text = {
   voidHint: 'It stays in the book, struck through, with the reason.',
   voidReason: 'Why is it void?',
   voidYes: 'Void it',
-  cancel: 'Leave it',
   lost: 'Not written: the server does not answer. Nothing is lost here; press again.',
   print: 'Print',
 

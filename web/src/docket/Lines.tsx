@@ -1,17 +1,7 @@
 import { Fragment } from 'react'
 import type { Schemas } from '../api/client'
-import {
-  fixed,
-  mass,
-  ounces,
-  placesOf,
-  plain,
-  pounds,
-  temperature,
-  volume,
-  type System,
-} from '../units/format'
-import { useUnits } from '../units/units'
+import { fixed, mass, ounces, placesOf, plain, pounds, temperature, volume, type System } from '../kit/format'
+import { useUnits } from '../kit/units'
 import { DocketLine, Gear } from './Docket'
 import { text } from './text'
 

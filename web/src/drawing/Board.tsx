@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent } from 'react'
-import { seams as fraction } from '../units/format'
+import { seams as fraction } from '../kit/format'
 import styles from './Board.module.css'
-import { Hung } from './Hung'
+import { Hung, type Hangs } from './Hung'
 import { Lid, type LidProps } from './Lid'
 import { text } from './text'
 
@@ -14,8 +14,7 @@ export interface BoardGap {
   seam: number
   /** Stands below the gap: what it gets. */
   figure?: string
-  /** What hangs in it or lies over it. */
-  hung?: 'strip' | 'through' | 'from_above' | 'sponge'
+  hung?: Hangs
 }
 
 /** What a touch of the board changes. */

@@ -1,8 +1,10 @@
 import styles from './Board.module.css'
-import type { BoardGap } from './Board'
+
+/** What hangs in a gap or lies over it. */
+export type Hangs = 'strip' | 'through' | 'from_above' | 'sponge'
 
 interface Props {
-  kind: NonNullable<BoardGap['hung']>
+  kind: Hangs
   /** The middle of the gap. */
   x: number
   height: number

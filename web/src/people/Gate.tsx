@@ -2,10 +2,10 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
-import { client } from '../api/client'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useEnter, useStart } from '../shell/useStart'
+import { client, data } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useEnter, useStart } from '../kit/useStart'
 import styles from './people.module.css'
 import { text } from './text'
 
@@ -20,11 +20,8 @@ function SignIn({ demo }: { demo: boolean }) {
   const enter = useEnter()
   const [login, setLogin] = useState('')
   const [password, setPassword] = useState('')
-  const trying = useSaving(
-    async () => (await client.POST('/api/session', { body: { login, password } })).data,
-    enter,
-  )
-  const demoEntry = useSaving(async () => (await client.POST('/api/demo')).data, enter)
+  const trying = useSaving(() => data(client.POST('/api/session', { body: { login, password } })), enter)
+  const demoEntry = useSaving(() => data(client.POST('/api/demo')), enter)
   return (
     <main className={styles.gate}>
       <h1>{text.signIn}</h1>
@@ -85,7 +82,7 @@ const zones = [...new Set([here, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
 function Claim() {
   const enter = useEnter()
   const [form, setForm] = useState({ operation: '', login: '', password: '', time_zone: here })
-  const claiming = useSaving(async () => (await client.POST('/api/claim', { body: form })).data, enter)
+  const claiming = useSaving(() => data(client.POST('/api/claim', { body: form })), enter)
   return (
     <main className={styles.gate}>
       <h1>{text.claim}</h1>

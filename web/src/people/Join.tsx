@@ -2,10 +2,11 @@ import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { client } from '../api/client'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useEnter } from '../shell/useStart'
+import { Waiting } from '../kit/Waiting'
+import { client, data } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useEnter } from '../kit/useStart'
 import { Credentials } from './Gate'
 import styles from './people.module.css'
 import { text } from './text'
@@ -18,19 +19,17 @@ export default function Join() {
   const [form, setForm] = useState({ login: '', password: '' })
   const invited = useQuery({
     queryKey: ['join', token],
-    queryFn: async ({ signal }) =>
-      (await client.GET('/api/join/{token}', { params: { path: { token } }, signal })).data,
-    retry: false,
+    queryFn: ({ signal }) => data(client.GET('/api/join/{token}', { params: { path: { token } }, signal })),
   })
   const joining = useSaving(
-    async () => (await client.POST('/api/join', { body: { token, ...form } })).data,
+    () => data(client.POST('/api/join', { body: { token, ...form } })),
     (start) => {
       enter(start)
       void navigate('/yards')
     },
   )
   if (invited.isError) return <main className={styles.gate}>{text.noInvitation}</main>
-  if (!invited.data) return null
+  if (!invited.data) return <Waiting query={invited} />
   return (
     <main className={styles.gate}>
       <h1>{text.join(invited.data.operation, text.roles[invited.data.role])}</h1>

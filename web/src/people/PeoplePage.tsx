@@ -3,12 +3,13 @@ import NativeSelect from '@mui/material/NativeSelect'
 import TextField from '@mui/material/TextField'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { client, type Schemas } from '../api/client'
-import { Asking } from '../book/Asking'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { date } from '../shell/day'
-import { may, useEnter, useStart, type Role } from '../shell/useStart'
+import { Waiting } from '../kit/Waiting'
+import { client, data, type Schemas } from '../api/client'
+import { Asking } from '../kit/Asking'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { date } from '../kit/day'
+import { may, useEnter, useStart, type Role } from '../kit/useStart'
 import styles from './people.module.css'
 import { text } from './text'
 
@@ -18,10 +19,10 @@ const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
 export default function PeoplePage() {
   const people = useQuery({
     queryKey: ['people'],
-    queryFn: async ({ signal }) => (await client.GET('/api/people', { signal })).data,
+    queryFn: ({ signal }) => data(client.GET('/api/people', { signal })),
   })
   const owner = may(useStart().me?.role, 'owner')
-  if (!people.data) return null
+  if (!people.data) return <Waiting query={people} />
   return (
     <main className={styles.page}>
       <section>
@@ -37,13 +38,13 @@ export default function PeoplePage() {
 function Members({ people, owner }: { people: Schemas['People']; owner: boolean }) {
   const queries = useQueryClient()
   const setting = useSaving(
-    async (to: { id: number; role: Schemas['SetRole']['role'] }) =>
-      (
-        await client.POST('/api/people/{id}/role', {
+    (to: { id: number; role: Schemas['SetRole']['role'] }) =>
+      data(
+        client.POST('/api/people/{id}/role', {
           params: { path: { id: to.id } },
           body: { role: to.role },
-        })
-      ).data,
+        }),
+      ),
     (all) => queries.setQueryData(['people'], all),
   )
   return (
@@ -95,9 +96,9 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
   const [link, setLink] = useState<string>()
   const again = () => queries.invalidateQueries({ queryKey: ['people'] })
   const inviting = useSaving(
-    async () => (await client.POST('/api/invitations', { body: form })).data,
+    () => data(client.POST('/api/invitations', { body: form })),
     (made) => {
-      setLink(`${public_url ?? location.origin}/join/${made?.token ?? ''}`)
+      setLink(`${public_url ?? location.origin}/join/${made.token}`)
       setCopied(false)
       void again()
     },

@@ -2,13 +2,13 @@ import Button from '@mui/material/Button'
 import { useColorScheme } from '@mui/material/styles'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, NavLink, useMatch } from 'react-router'
-import { client, type Schemas } from '../api/client'
-import { volume } from '../units/format'
-import { useUnits } from '../units/units'
-import { clock, day } from './day'
+import { client, data, type Schemas } from '../api/client'
+import { volume } from '../kit/format'
+import { useUnits } from '../kit/units'
+import { clock, day } from '../kit/day'
 import styles from './Header.module.css'
 import { text } from './text'
-import { useVolumeOnBench } from './volume'
+import { useVolumeOnBench } from '../kit/volume'
 
 /** The spine: the stages of the work that there are, and at its end the day. */
 export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {
@@ -85,7 +85,7 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
 function DemoClock() {
   const queries = useQueryClient()
   const moving = useMutation({
-    mutationFn: async () => (await client.POST('/api/demo/clock', { body: { days: 1 } })).data,
+    mutationFn: () => data(client.POST('/api/demo/clock', { body: { days: 1 } })),
     onSuccess: async (start) => {
       queries.setQueryData(['start'], start)
       await queries.invalidateQueries()

@@ -5,17 +5,18 @@ import NativeSelect from '@mui/material/NativeSelect'
 import TextField from '@mui/material/TextField'
 import { produce } from 'immer'
 import { useState } from 'react'
-import { client, type Schemas } from '../api/client'
-import { Choice } from '../parts/Choice'
-import { HiveBoxes, type BoxShape } from '../parts/HiveBoxes'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useKept } from '../shell/useKept'
-import { HIVES, type HiveName } from '../stages/mix/hives/hive'
-import { text as mix } from '../stages/mix/text'
-import { hiveBoxes, inWords, preset, shapes } from './hive'
+import { client, data, type Schemas } from '../api/client'
+import { Choice } from '../kit/Choice'
+import { HiveBoxes, type BoxShape } from '../hive/HiveBoxes'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useKept } from '../kit/useKept'
+import { HIVES, type HiveName } from '../hive/hive'
+import { text as hives } from '../hive/text'
+import { hiveBoxes, inWords, preset, shapes } from '../hive/shape'
 import { text } from './text'
 import { useChanged } from './useChanged'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
@@ -66,8 +67,8 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
       const other = queen === (colony?.seen.queen ?? '') ? {} : { queen }
       const body = { ...rest, ...other, version, yard_id: yard, boxes: hiveBoxes(boxes) }
       return colony
-        ? (await client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body })).data
-        : (await client.POST('/api/colonies', { body })).data
+        ? data(client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body }))
+        : data(client.POST('/api/colonies', { body }))
     },
     () => {
       form.putDown()
@@ -90,14 +91,14 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
   }
   return (
     <form
-      className={styles.form}
+      className={page.form}
       data-colony-form
       onSubmit={(e) => {
         e.preventDefault()
         save(v.version)
       }}
     >
-      <div className={styles.two}>
+      <div className={page.two}>
         <TextField
           label={text.name}
           value={v.name}
@@ -119,7 +120,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
           >
             {(Object.keys(HIVES) as HiveName[]).map((h) => (
               <option key={h} value={h}>
-                {mix.hiveKinds[h]}
+                {hives.hiveKinds[h]}
               </option>
             ))}
           </NativeSelect>
@@ -169,7 +170,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
       ) : (
         <Said message={'name' in saving.faults ? undefined : saving.message} />
       )}
-      <div className={styles.bar}>
+      <div className={page.bar}>
         {theirs ? (
           <>
             <Button variant="contained" onClick={() => save(theirs.version)}>

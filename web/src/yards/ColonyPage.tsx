@@ -2,19 +2,21 @@ import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { Waiting } from '../kit/Waiting'
 import type { Schemas } from '../api/client'
 import { HiveFront } from '../drawing/HiveFront'
 import { MiteGauge } from '../drawing/MiteGauge'
-import { date } from '../shell/day'
-import { may, useStart } from '../shell/useStart'
-import { seams as fraction } from '../units/format'
+import { date, daysBetween } from '../kit/day'
+import { may, useStart } from '../kit/useStart'
+import { seams as fraction } from '../kit/format'
 import { ColonyForm } from './ColonyForm'
 import { ColonySteps } from './ColonySteps'
 import { CountList } from './CountList'
-import { daysBetween, inWords } from './hive'
+import { inWords } from '../hive/shape'
 import { text } from './text'
 import { Treatments } from './Treatments'
-import { colonyQuery } from './useYard'
+import { colonyQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 const CountChart = lazy(() => import('./CountChart'))
@@ -27,16 +29,16 @@ export default function ColonyPage() {
   const role = useStart().me?.role
   const [editing, setEditing] = useState(false)
   const colony = useQuery(colonyQuery(id))
-  if (!colony.data) return null
+  if (!colony.data) return <Waiting query={colony} />
   const c = colony.data
   const alive = c.ended_on === undefined
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <Link to={`/yards/${c.yard_id}`}>{text.toYard(c.yard_name)}</Link>
         <h1>{c.name}</h1>
         <span className="quiet">{inWords(c.boxes)}</span>
-        <span className={styles.actions}>
+        <span className={page.actions}>
           {alive && may(role, 'keeper') && !editing && (
             <Button variant="outlined" onClick={() => setEditing(true)} data-edit>
               {text.edit}
@@ -102,7 +104,7 @@ function Known({ colony }: { colony: Whole }) {
     [text.head[6], text.queen[seen.queen ?? ''], seen.queen_on],
   ] as const
   return (
-    <section className={styles.panel}>
+    <section className={page.panel}>
       {changed && (
         <p className={styles.alarm} data-changed={changed}>
           {text.changed(text.changedSince[changed] ?? changed, date(colony.changed_on ?? ''))}

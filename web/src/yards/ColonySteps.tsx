@@ -5,13 +5,13 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useStart } from '../shell/useStart'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useStart } from '../kit/useStart'
 import { text } from './text'
 import { useChanged } from './useChanged'
-import { yardQuery } from './useYard'
-import styles from './yards.module.css'
+import { yardQuery, yardsQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 
 type Whole = Schemas['ColonyWhole']
 
@@ -20,7 +20,7 @@ export function ColonySteps({ colony }: { colony: Whole }) {
   const [step, setStep] = useState<'happen' | 'move' | 'split' | 'unite' | 'end'>()
   return (
     <>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         {(['happen', 'split', 'unite', 'move', 'end'] as const).map((s) => (
           <Button
             key={s}
@@ -59,7 +59,7 @@ function Happen({ colony }: { colony: Whole }) {
   return (
     <>
       <p className="quiet">{text.happenHint}</p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <TextField
           size="small"
           label={text.happenOn}
@@ -88,10 +88,7 @@ function Happen({ colony }: { colony: Whole }) {
 function Move({ colony }: { colony: Whole }) {
   const changed = useChanged()
   const [to, setTo] = useState('')
-  const yards = useQuery({
-    queryKey: ['yards'],
-    queryFn: async ({ signal }) => (await client.GET('/api/yards', { signal })).data?.yards ?? [],
-  })
+  const yards = useQuery(yardsQuery)
   const moving = useSaving(
     async () =>
       client.POST('/api/colonies/{id}/move', {
@@ -101,7 +98,7 @@ function Move({ colony }: { colony: Whole }) {
     changed,
   )
   return (
-    <div className={styles.bar}>
+    <div className={page.bar}>
       <NativeSelect
         value={to}
         inputProps={{ 'aria-label': text.moveTo }}
@@ -143,7 +140,7 @@ function Split({ colony }: { colony: Whole }) {
   return (
     <>
       <p className="quiet">{text.splitHint}</p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <TextField
           size="small"
           label={text.splitName}
@@ -176,7 +173,7 @@ function Unite({ colony }: { colony: Whole }) {
   return (
     <>
       <p className="quiet">{text.uniteHint}</p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <NativeSelect
           value={into}
           inputProps={{ 'aria-label': text.uniteInto }}
@@ -214,7 +211,7 @@ function End({ colony }: { colony: Whole }) {
   return (
     <>
       <p className="quiet">{text.endHint}</p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <TextField
           size="small"
           label={text.endWhy}

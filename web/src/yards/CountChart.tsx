@@ -5,10 +5,10 @@ import { ChartsYAxis } from '@mui/x-charts/ChartsYAxis'
 import { ScatterPlot } from '@mui/x-charts/ScatterChart'
 import { useXScale, useYScale } from '@mui/x-charts/hooks'
 import type { Schemas } from '../api/client'
-import { date } from '../shell/day'
-import { three } from '../units/format'
+import { date } from '../kit/day'
+import { three } from '../kit/format'
 import { text } from './text'
-import styles from './yards.module.css'
+import page from '../kit/page.module.css'
 
 type Count = Schemas['MiteCount']
 
@@ -22,7 +22,7 @@ interface Props {
 export default function CountChart({ counts, names }: Props) {
   const told = counts.filter((c) => c.standing && c.void_reason === undefined)
   return (
-    <section className={styles.panel}>
+    <section className={page.panel}>
       {(['wash', 'board'] as const).map((kind) => {
         const of = told.filter((c) => c.kind === kind)
         return of.length > 0 && <Chart key={kind} kind={kind} counts={of} names={names} />

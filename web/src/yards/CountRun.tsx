@@ -3,20 +3,22 @@ import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useState, type KeyboardEvent } from 'react'
 import { Link, useParams } from 'react-router'
-import { client, type Schemas } from '../api/client'
+import { Waiting } from '../kit/Waiting'
+import { client, data, type Schemas } from '../api/client'
 import { MiteGauge } from '../drawing/MiteGauge'
-import { Choice } from '../parts/Choice'
-import { Faults } from '../parts/faults'
-import { Field } from '../parts/Field'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useKept } from '../shell/useKept'
-import { useStart } from '../shell/useStart'
-import { plain, three } from '../units/format'
-import { Reader } from '../units/reader'
+import { Choice } from '../kit/Choice'
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useKept } from '../kit/useKept'
+import { useStart } from '../kit/useStart'
+import { plain, three } from '../kit/format'
+import { Reader } from '../kit/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
-import { yardQuery } from './useYard'
+import { yardQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 type Kind = Schemas['MiteCount']['kind']
@@ -34,7 +36,7 @@ interface Typed {
 export default function CountRun() {
   const { id = '' } = useParams()
   const yard = useQuery(yardQuery(id))
-  if (!yard.data) return null
+  if (!yard.data) return <Waiting query={yard} />
   return <Run key={id} yard={yard.data} />
 }
 
@@ -66,8 +68,8 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
     ...sample,
   }))
   const saving = useSaving(
-    async () => (await client.POST('/api/counts', { body: { counts } })).data?.counts ?? [],
-    (counts) => {
+    () => data(client.POST('/api/counts', { body: { counts } })),
+    ({ counts }) => {
       setTold(Object.fromEntries(counts.map((c) => [c.colony_id, c])))
       form.set({ ...v, mites: {} })
       changed()
@@ -86,13 +88,13 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
     }),
   )
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <h1>{text.countTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>
       </div>
       <Faults value={shared}>
-        <div className={styles.form}>
+        <div className={page.form}>
           <Choice
             label={text.mites}
             value={v.kind}
@@ -141,7 +143,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
               }
             />
             {faultOf(s.id) ? (
-              <span className={styles.harm}>{faultOf(s.id)}</span>
+              <span className={page.harm}>{faultOf(s.id)}</span>
             ) : (
               <Told count={told[s.id]} was={s.count} />
             )}
@@ -152,7 +154,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
         <Said message={Object.keys(faults).length > 0 ? undefined : saving.message} />
         {saving.done && <p>{text.kept}</p>}
       </div>
-      <div className={`${styles.bar} ${styles.sticky}`}>
+      <div className={`${page.bar} ${page.sticky}`}>
         <Button
           size="large"
           variant="contained"

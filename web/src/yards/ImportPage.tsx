@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { client, Problem, type Schemas } from '../api/client'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
+import { client, data, Problem, type Schemas } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
 import { text } from './text'
 import { useChanged } from './useChanged'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 type Mode = 'preview' | 'all' | 'right'
@@ -18,31 +19,31 @@ export default function ImportPage() {
   const sending = useSaving(
     async ({ file, mode }: { file: File; mode: Mode }) => {
       try {
-        return (
-          await client.POST('/api/import/colonies', {
+        return await data(
+          client.POST('/api/import/colonies', {
             params: { query: { mode } },
             body: file as unknown as string,
             bodySerializer: (f: unknown) => f as File,
             headers: { 'Content-Type': 'text/csv' },
-          })
-        ).data
+          }),
+        )
       } catch (e) {
         throw e instanceof Problem && e.status === 413 ? new Problem(413, text.tooBig, {}) : e
       }
     },
     (out) => {
       setSeen(out)
-      if (out?.stored) changed()
+      if (out.stored) changed()
     },
   )
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <h1>{text.importTitle}</h1>
         <Link to="/yards">{text.toYard(text.title)}</Link>
       </div>
       <p className="quiet">{text.importHint}</p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <Button variant={seen ? 'outlined' : 'contained'} component="label">
           {text.choose}
           <input
@@ -89,7 +90,7 @@ function Preview({ seen, busy, store }: PreviewProps) {
         <b>{text.preview(seen.right, seen.wrong)}</b>{' '}
         {seen.new_yards && text.newYards(seen.new_yards.join(', '))}
       </p>
-      <div className={styles.bar}>
+      <div className={page.bar}>
         {seen.wrong === 0 && seen.right > 0 && (
           <Button variant="contained" disabled={busy} onClick={() => store('all')} data-store>
             {text.storeAll(seen.right)}
@@ -115,7 +116,7 @@ function Preview({ seen, busy, store }: PreviewProps) {
               <tr key={i}>
                 <td>{f.row}</td>
                 <td>{f.column}</td>
-                <td className={styles.harm}>{f.text}</td>
+                <td className={page.harm}>{f.text}</td>
               </tr>
             ))}
           </tbody>

@@ -4,16 +4,18 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { Waiting } from '../kit/Waiting'
 import { client, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
-import { Choice } from '../parts/Choice'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useKept } from '../shell/useKept'
-import { seams as fraction } from '../units/format'
+import { Choice } from '../kit/Choice'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useKept } from '../kit/useKept'
+import { seams as fraction } from '../kit/format'
 import { text } from './text'
-import { yardQuery } from './useYard'
+import { yardQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 type Inspection = Schemas['Inspection']
@@ -45,7 +47,7 @@ type OpenAsk = keyof typeof OPEN
 export default function InspectionRun() {
   const { id = '' } = useParams()
   const yard = useQuery(yardQuery(id))
-  if (!yard.data) return null
+  if (!yard.data) return <Waiting query={yard} />
   return <Run key={id} yard={yard.data} />
 }
 
@@ -79,14 +81,14 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   }
   const unsent = Object.values(open.value).filter((l) => l.colony_id !== stand.id)
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <h1>{text.inspectTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>
       </div>
       <Said message={sending.message} />
       {unsent.length > 0 && sending.message && (
-        <div className={styles.bar}>
+        <div className={page.bar}>
           <span>{text.notSent(unsent.length)}</span>
           <Button variant="outlined" onClick={() => sending.save(unsent)}>
             {text.sendAll}
@@ -261,7 +263,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
           onChange={(e) => change((l) => void (l.note = e.target.value))}
         />
       </div>
-      <div className={`${styles.bar} ${styles.sticky}`}>
+      <div className={`${page.bar} ${page.sticky}`}>
         <Button size="large" variant="contained" onClick={keep} data-keep-look>
           {touched(inspection) ? (last ? text.last : text.next) : text.nothing}
         </Button>

@@ -1,25 +1,26 @@
 import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
-import { client, type Schemas } from '../api/client'
-import { Faults } from '../parts/faults'
-import { Field } from '../parts/Field'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useKept } from '../shell/useKept'
-import { may, useStart } from '../shell/useStart'
-import { Reader } from '../units/reader'
+import { Waiting } from '../kit/Waiting'
+import { client, data, type Schemas } from '../api/client'
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useKept } from '../kit/useKept'
+import { may, useStart } from '../kit/useStart'
+import { Reader } from '../kit/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
-import styles from './yards.module.css'
+import page from '../kit/page.module.css'
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {
   const thresholds = useQuery({
     queryKey: ['thresholds'],
-    queryFn: async ({ signal }) => (await client.GET('/api/thresholds', { signal })).data,
+    queryFn: ({ signal }) => data(client.GET('/api/thresholds', { signal })),
   })
-  if (!thresholds.data) return null
+  if (!thresholds.data) return <Waiting query={thresholds} />
   return <Form thresholds={thresholds.data} />
 }
 
@@ -37,7 +38,7 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
     board: reader.needed(`thresholds[${i}].board`, f.board),
   }))
   const saving = useSaving(
-    async () => (await client.PUT('/api/thresholds', { body: { thresholds: typed } })).data,
+    () => data(client.PUT('/api/thresholds', { body: { thresholds: typed } })),
     (now) => {
       queries.setQueryData(['thresholds'], now)
       form.putDown()
@@ -45,12 +46,12 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
     },
   )
   return (
-    <main className={styles.page}>
+    <main className={page.page}>
       <h1>{text.thresholdsTitle}</h1>
       <p className="quiet">{text.thresholdsHint}</p>
       <Faults value={{ ...saving.faults, ...reader.faults }}>
         {thresholds.thresholds.map((l, i) => (
-          <div key={l.season} className={styles.form}>
+          <div key={l.season} className={page.form}>
             <h2>{text.seasons[l.season]}</h2>
             {(['wash', 'board'] as const).map((kind) => (
               <Field
@@ -68,7 +69,7 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       <Said message={saving.message} />
       {saving.done && <p>{text.thresholdsSaved}</p>}
       {keeper && (
-        <div className={styles.bar}>
+        <div className={page.bar}>
           <Button
             variant="contained"
             disabled={saving.busy || !reader.readable}

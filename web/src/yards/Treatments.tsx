@@ -4,12 +4,13 @@ import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { date } from '../shell/day'
-import { useStart } from '../shell/useStart'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { date } from '../kit/day'
+import { useStart } from '../kit/useStart'
 import { text } from './text'
 import { useChanged } from './useChanged'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
 type Method = Schemas['Treatment']['method']
@@ -51,7 +52,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
               <>
                 <i>{text.stillIn}</i>
                 {t.overdue_days ? (
-                  <b className={styles.harm}>{text.overdue(t.overdue_days)}</b>
+                  <b className={page.harm}>{text.overdue(t.overdue_days)}</b>
                 ) : (
                   t.due_from && (
                     <small className="quiet">{text.dueOut(date(t.due_from), date(t.due_by ?? ''))}</small>
@@ -98,7 +99,7 @@ function Record({ colony, done }: { colony: string; done: () => void }) {
     <details>
       <summary>{text.record}</summary>
       <form
-        className={styles.bar}
+        className={page.bar}
         style={{ marginTop: 8 }}
         onSubmit={(e) => {
           e.preventDefault()

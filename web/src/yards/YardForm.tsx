@@ -1,13 +1,13 @@
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
-import { client, type Schemas } from '../api/client'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { useKept } from '../shell/useKept'
-import { Reader } from '../units/reader'
+import { client, data, type Schemas } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { useKept } from '../kit/useKept'
+import { Reader } from '../kit/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
-import styles from './yards.module.css'
+import page from '../kit/page.module.css'
 
 interface Props {
   /** The yard that is changed; left out for a new one. */
@@ -42,8 +42,8 @@ export function YardForm({ yard, onClose }: Props) {
         version: yard?.version,
       }
       return yard
-        ? (await client.PUT('/api/yards/{id}', { params: { path: { id: yard.id } }, body })).data
-        : (await client.POST('/api/yards', { body })).data
+        ? data(client.PUT('/api/yards/{id}', { params: { path: { id: yard.id } }, body }))
+        : data(client.POST('/api/yards', { body }))
     },
     () => {
       form.putDown()
@@ -65,7 +65,7 @@ export function YardForm({ yard, onClose }: Props) {
   )
   return (
     <form
-      className={styles.form}
+      className={page.form}
       onSubmit={(e) => {
         e.preventDefault()
         saving.save()
@@ -78,7 +78,7 @@ export function YardForm({ yard, onClose }: Props) {
       {yard && field('deep_to')}
       {field('notes')}
       <Said message={Object.keys(faults).length > 0 ? undefined : saving.message} />
-      <div className={styles.bar}>
+      <div className={page.bar}>
         <Button type="submit" variant="contained" disabled={saving.busy || !reader.readable}>
           {text.save}
         </Button>

@@ -2,15 +2,17 @@ import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { client } from '../api/client'
-import { Choice } from '../parts/Choice'
-import { Said } from '../parts/Said'
-import { useSaving } from '../parts/useSaving'
-import { may, useStart } from '../shell/useStart'
+import { Waiting } from '../kit/Waiting'
+import { client, data } from '../api/client'
+import { Choice } from '../kit/Choice'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { may, useStart } from '../kit/useStart'
 import { ColonyForm } from './ColonyForm'
 import { StandLine } from './StandLine'
 import { text } from './text'
-import { yardQuery } from './useYard'
+import { yardQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 import { YardForm } from './YardForm'
 import { YardTable } from './YardTable'
@@ -27,23 +29,22 @@ export default function YardPage() {
   const yard = useQuery(yardQuery(id))
   const counts = useQuery({
     queryKey: ['yards', id, 'counts'],
-    queryFn: async ({ signal }) =>
-      (await client.GET('/api/yards/{id}/counts', { params: { path: { id } }, signal })).data?.counts ?? [],
+    queryFn: ({ signal }) => data(client.GET('/api/yards/{id}/counts', { params: { path: { id } }, signal })),
   })
   const arranging = useSaving(
-    async (colonies: string[]) =>
-      (await client.PUT('/api/yards/{id}/order', { params: { path: { id } }, body: { colonies } })).data,
+    (colonies: string[]) =>
+      data(client.PUT('/api/yards/{id}/order', { params: { path: { id } }, body: { colonies } })),
     (whole) => queries.setQueryData(['yards', id], whole),
   )
-  if (!yard.data) return null
+  if (!yard.data) return <Waiting query={yard} />
   const keeper = may(role, 'keeper')
   const { stands } = yard.data
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <h1>{yard.data.name}</h1>
         <span className="quiet">{yard.data.place}</span>
-        <span className={styles.actions}>
+        <span className={page.actions}>
           {may(role, 'helper') && stands.length > 0 && (
             <>
               <Button variant="contained" component={Link} to="inspect" data-look>
@@ -69,7 +70,7 @@ export default function YardPage() {
       {yard.data.over > 0 && <p className={styles.alarm}>{text.over(yard.data.over)}</p>}
       <Said message={arranging.message} />
       <section className={styles.yard}>
-        <div className={styles.head}>
+        <div className={page.head}>
           <div style={{ width: 240 }}>
             <Choice
               label={text.drawing}
@@ -106,9 +107,12 @@ export default function YardPage() {
           />
         )}
       </section>
-      {counts.data && counts.data.length > 0 && (
+      {counts.data && counts.data.counts.length > 0 && (
         <Suspense>
-          <CountChart counts={counts.data} names={Object.fromEntries(stands.map((s) => [s.id, s.name]))} />
+          <CountChart
+            counts={counts.data.counts}
+            names={Object.fromEntries(stands.map((s) => [s.id, s.name]))}
+          />
         </Suspense>
       )}
     </main>

@@ -1,9 +1,10 @@
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { MiteGauge } from '../drawing/MiteGauge'
-import { useStart } from '../shell/useStart'
-import { seams as fraction } from '../units/format'
-import { daysBetween, inWords } from './hive'
+import { useStart } from '../kit/useStart'
+import { seams as fraction } from '../kit/format'
+import { inWords } from '../hive/shape'
+import { daysBetween } from '../kit/day'
 import { text } from './text'
 import styles from './yards.module.css'
 

@@ -2,11 +2,13 @@ import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { Waiting } from '../kit/Waiting'
 import type { Schemas } from '../api/client'
-import { may, useStart } from '../shell/useStart'
+import { may, useStart } from '../kit/useStart'
 import { StandLine } from './StandLine'
 import { text } from './text'
-import { yardQuery, yardsQuery } from './useYard'
+import { yardQuery, yardsQuery } from '../kit/queries'
+import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 import { YardForm } from './YardForm'
 
@@ -16,10 +18,10 @@ export default function YardsScreen() {
   const [adding, setAdding] = useState(false)
   const yards = useQuery(yardsQuery)
   return (
-    <main className={styles.page}>
-      <div className={styles.head}>
+    <main className={page.page}>
+      <div className={page.head}>
         <h1>{text.title}</h1>
-        <span className={styles.actions}>
+        <span className={page.actions}>
           {may(role, 'keeper') && (
             <>
               <Button variant="contained" onClick={() => setAdding(true)}>
@@ -42,6 +44,7 @@ export default function YardsScreen() {
         </span>
       </div>
       {adding && <YardForm onClose={() => setAdding(false)} />}
+      {!yards.data && <Waiting query={yards} />}
       {yards.data?.length === 0 && !adding && <p>{text.none}</p>}
       {yards.data?.map((y) => (
         <YardStrip key={y.id} yard={y} />
@@ -54,7 +57,7 @@ function YardStrip({ yard }: { yard: Schemas['Yard'] }) {
   const whole = useQuery(yardQuery(yard.id))
   return (
     <section className={styles.yard} data-yard={yard.name}>
-      <div className={styles.head}>
+      <div className={page.head}>
         <h2>
           <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
         </h2>

@@ -1,4 +1,4 @@
-import { seams as fraction } from '../units/format'
+import { seams as fraction } from '../kit/format'
 
 const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`)
 
@@ -61,8 +61,6 @@ export const text = {
     other: 'Other',
   },
   seams: (n: number) => `${fraction(n)} seams`,
-  boxKinds: { deep: 'deep', medium: 'medium', shallow: 'shallow' },
-  boxes: (parts: readonly string[]) => parts.join(' + '),
 
   // A colony.
   toYard: (yard: string) => `‹ ${yard}`,

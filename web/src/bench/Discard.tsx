@@ -1,0 +1,47 @@
+import Button from '@mui/material/Button'
+import { plain, tenths } from '../kit/format'
+import styles from './bench.module.css'
+import { text } from './text'
+import type { Happening, Run } from './useBench'
+
+interface Props {
+  run: Run
+  at: Happening
+  onKeep: () => void
+}
+
+/** How a batch is made harmless, and that it was. */
+export function Discard({ run, at, onKeep }: Props) {
+  const d = run.discard
+  return (
+    <section className={styles.mend} data-discarding>
+      <h2>{text.discardTitle}</h2>
+      {d.bicarbonate_g > 0 && (
+        <>
+          <p>
+            {text.discardHow(
+              plain(Math.ceil(d.bicarbonate_g)),
+              tenths(d.gas_l),
+              d.portions,
+              tenths(d.each_g),
+            )}
+          </p>
+          <p>{text.discardBucket(tenths(d.bucket_l))}</p>
+          <p>{text.discardBees}</p>
+        </>
+      )}
+      <div className={styles.keys}>
+        <Button
+          variant="contained"
+          color="error"
+          disabled={at.busy}
+          onClick={() => void at.happen({ kind: 'discarded' })}
+          data-discard-yes
+        >
+          {text.discardYes}
+        </Button>
+        <Button onClick={onKeep}>{text.keepIt}</Button>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { Label } from '../label/Label'
+import { labelQuery } from '../kit/queries'
+import { volume } from '../kit/format'
+import { useUnits } from '../kit/units'
+import styles from './bench.module.css'
+import { Band, strengthOf } from './SoFar'
+import { text } from './text'
+import { Log } from './Log'
+import type { Run } from './useBench'
+
+/** A batch that is done with: what it is, and the ways on from here. */
+export function Ended({ run }: { run: Run }) {
+  const { system } = useUnits()
+  const label = useQuery({ ...labelQuery(run.batch_id), enabled: run.state === 'made' })
+  const poured = run.so_far && volume(run.so_far.volume_ml, system)
+  return (
+    <main className={styles.ended} data-ended={run.ended}>
+      <h1>{text.beginTitle(run.number, run.name)}</h1>
+      {run.state === 'discarded' ? (
+        <p className={styles.target}>{text.discarded}</p>
+      ) : (
+        run.so_far &&
+        run.begun && (
+          <>
+            <p className={styles.target}>{strengthOf(run.so_far)}</p>
+            <Band made={run.so_far} />
+            <p className={styles.facts}>{text.volume(`${poured?.value} ${poured?.unit}`)}</p>
+          </>
+        )
+      )}
+      {label.data && run.state === 'made' && <Label label={label.data} />}
+      <p className={styles.ways}>
+        {run.state === 'made' && <Link to={`/batches/${run.batch_id}/label`}>{text.toLabel}</Link>}
+        <Link to={`/batches/${run.batch_id}`}>{text.toLedger}</Link>
+        {run.leftover_id && <Link to={`/batches/${run.leftover_id}`}>{text.toRest}</Link>}
+      </p>
+      <Log run={run} />
+    </main>
+  )
+}

@@ -1,0 +1,33 @@
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import styles from './bench.module.css'
+import { text as figures } from '../kit/text'
+
+interface Props {
+  label: string
+  path: string
+  unit: string
+  value: string
+  onChange: (text: string) => void
+  /** It is no number. */
+  fault: boolean
+  onEnter: () => void
+}
+
+/** A figure that is read off and typed; always possible, whatever is connected. */
+export function TypedFigure({ fault, onEnter, path, ...field }: Props) {
+  return (
+    <form
+      className={styles.typed}
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (document.activeElement instanceof HTMLElement) document.activeElement.blur() // the space bar goes on
+        onEnter()
+      }}
+    >
+      <Faults value={fault ? { [path]: figures.notANumber } : {}}>
+        <Field path={path} {...field} />
+      </Faults>
+    </form>
+  )
+}

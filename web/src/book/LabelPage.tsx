@@ -1,0 +1,73 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { Link, useParams } from 'react-router'
+import { Waiting } from '../kit/Waiting'
+import { Choice } from '../kit/Choice'
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { useKept } from '../kit/useKept'
+import { Reader } from '../kit/reader'
+import { Label } from '../label/Label'
+import styles from '../label/label.module.css'
+import { labelQuery } from '../kit/queries'
+import { text } from '../label/text'
+
+type Paper = (typeof text.sheets)[number][0]
+
+const MOST = 64
+
+/** The labels of a batch and of its portions, as they are printed. */
+export default function LabelPage() {
+  const { id = '' } = useParams()
+  const label = useQuery(labelQuery(id))
+  const paper = useKept<Paper>('label.paper', () => 'small')
+  const copies = useKept('label.copies', () => '1')
+  if (!label.data) return <Waiting query={label} />
+  const reader = new Reader('metric')
+  const wanted = reader.needed('copies', copies.value, true)
+  if (wanted < 1 || wanted > MOST) reader.faults['copies'] = text.copiesHint
+  const { portions } = label.data
+  const each = portions.length > 0 ? portions : [undefined]
+  const labels = Array.from({ length: reader.readable ? wanted : 0 }, () => each).flat()
+  return (
+    <main className={styles.page} data-paper={paper.value}>
+      <style>
+        {paper.value === 'small'
+          ? '@page { size: 100mm 70mm; margin: 0 }'
+          : '@page { size: A4; margin: 8mm }'}
+      </style>
+      <div className="no-print">
+        <p>
+          <Link to={`/batches/${id}`}>{text.back}</Link>
+        </p>
+        <h1>{text.title(label.data.number)}</h1>
+        <div className={styles.settings}>
+          <Choice
+            label={text.sheet}
+            columns={2}
+            value={paper.value}
+            options={text.sheets}
+            onChange={paper.set}
+          />
+          <Faults value={reader.faults}>
+            <Field
+              label={text.copies}
+              path="copies"
+              value={copies.value}
+              onChange={copies.set}
+              hint={text.copiesHint}
+            />
+          </Faults>
+          <Button variant="contained" size="large" disabled={!reader.readable} onClick={() => print()}>
+            {text.print}
+          </Button>
+        </div>
+      </div>
+      <div className={styles.sheet}>
+        {labels.map((portion, i) => (
+          <Label key={i} label={label.data} portion={portion} />
+        ))}
+      </div>
+    </main>
+  )
+}

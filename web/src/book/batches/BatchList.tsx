@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { Waiting } from '../../kit/Waiting'
+import { batchesQuery } from '../../kit/queries'
+import { type Schemas } from '../../api/client'
+import { Mark } from '../../drawing/Mark'
+import { clock, day } from '../../kit/day'
+import { tenths, three, volume } from '../../kit/format'
+import { useUnits } from '../../kit/units'
+import styles from '../book.module.css'
+import { text } from '../text'
+
+/** The kept batches, the newest first. */
+export default function BatchList() {
+  const { system } = useUnits()
+  const list = useQuery(batchesQuery)
+  return (
+    <main className={styles.page}>
+      <h1>{text.title}</h1>
+      <p>
+        <Link to="/shelf">{text.shelf}</Link>
+      </p>
+      {!list.data && <Waiting query={list} />}
+      {list.data?.length === 0 && <p>{text.none}</p>}
+      <ul className={styles.list}>
+        {list.data?.map((b) => {
+          const made = b.pieces
+            ? { value: String(b.pieces), unit: text.piecesOf[b.method] }
+            : volume(b.volume_ml ?? 0, system)
+          return (
+            <li key={b.id} className={b.voided_at ? styles.void : undefined}>
+              <Link to={`/batches/${b.id}`}>
+                <Mark method={b.method} />
+                <span className={styles.name}>
+                  <span className={b.voided_at ? styles.struck : undefined}>{b.name}</span>
+                  {b.voided_at && <span className={styles.tag}>{text.void}</span>}
+                  <small>
+                    {text.number(b.number)} · {day(b.made_on)} {clock(b.made_on)} · {text.methods[b.method]} ·{' '}
+                    {b.state === 'made'
+                      ? text.left(tenths(b.on_hand.left), text.units[b.on_hand.unit])
+                      : text.states[b.state]}
+                    {b.on_hand.to_reconcile && <b className={styles.harm}> · {text.reconcileShort}</b>}
+                    {b.on_hand.keeps === 'past' && b.on_hand.left > 0 && (
+                      <b className={styles.harm}> · {text.past}</b>
+                    )}
+                    {b.on_hand.keeps === 'soon' && b.on_hand.left > 0 && <b> · {text.soon}</b>}
+                  </small>
+                </span>
+                <span className={styles.figure}>
+                  {made.value} <small>{made.unit}</small>
+                </span>
+                <span className={styles.figure}>{b.strength && <Strength {...b.strength} />}</span>
+              </Link>
+            </li>
+          )
+        })}
+      </ul>
+    </main>
+  )
+}
+
+function Strength({ value, unit }: Schemas['BatchStrength']) {
+  return (
+    <>
+      {three(value)} <small>{text.strengths[unit]}</small>
+    </>
+  )
+}

@@ -1,0 +1,130 @@
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import { Waiting } from '../../kit/Waiting'
+import { client, data, type Schemas } from '../../api/client'
+import { adopt } from '../../method/draft'
+import { METHODS } from '../../method/registry'
+import { keepDraft } from '../../method/useDraft'
+import { three } from '../../kit/format'
+import { Asking } from '../../kit/Asking'
+import styles from '../book.module.css'
+import { LedgerPanel } from '../LedgerPanel'
+import { Remarks } from './Remarks'
+import { said } from './said'
+import { text } from '../text'
+
+type Batch = Schemas['Batch']
+
+/** One kept batch, as it was worked out then. */
+export default function BatchPage() {
+  const { id = '' } = useParams()
+  const batch = useQuery({
+    queryKey: ['batches', id],
+    queryFn: ({ signal }) => data(client.GET('/api/batches/{id}', { params: { path: { id } }, signal })),
+  })
+  return (
+    <main className={styles.page}>
+      <p className="no-print">
+        <Link to="/batches">{text.all}</Link>
+      </p>
+      {batch.data ? <Whole batch={batch.data} /> : <Waiting query={batch} />}
+    </main>
+  )
+}
+
+function Whole({ batch }: { batch: Batch }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [draftPlace = ''] = batch.name.split(',')
+  const { Docket, Boards } = METHODS[batch.method]
+  const voiding = useMutation({
+    mutationFn: (reason: string) =>
+      data(client.POST('/api/batches/{id}/void', { params: { path: { id: batch.id } }, body: { reason } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['batches'] }),
+  })
+  return (
+    <>
+      <h1 className={batch.voided_at ? styles.struck : undefined}>{batch.name}</h1>
+      {batch.voided_at && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          {text.voided(batch.void_reason ?? '')}
+        </Alert>
+      )}
+      <p className={`${styles.holds} no-print`}>
+        {text.number(batch.number)} · {text.states[batch.state]}
+      </p>
+      {batch.state === 'made' && batch.strength && (
+        <p className={`${styles.asMade} no-print`} data-as-made>
+          {three(batch.strength.value)} <small>{text.strengths[batch.strength.unit]}</small>
+        </p>
+      )}
+      <p className={`${styles.holds} no-print`}>
+        {text.holds} {batch.composition.map((c) => text.component(three(c.grams), c.name)).join(' · ')}
+      </p>
+      {batch.parent_id && (
+        <p className={`${styles.holds} no-print`}>
+          {text.parent} <Link to={`/batches/${batch.parent_id}`}>{batch.parent_name}</Link>
+        </p>
+      )}
+      <div className={styles.columns}>
+        {batch.leftover ? (
+          <p>{text.leftover}</p>
+        ) : (
+          <div>
+            {batch.state === 'made' && <p className="quiet no-print">{text.thePlan}</p>}
+            <Docket batch={batch} />
+          </div>
+        )}
+        <div className="no-print">
+          <div className={styles.actions}>
+            {!batch.leftover && !batch.voided_at && (
+              <Button
+                component={Link}
+                to={`/bench/${batch.id}`}
+                variant={batch.state === 'planned' || batch.state === 'bench' ? 'contained' : 'outlined'}
+                data-to-bench
+              >
+                {batch.state === 'planned'
+                  ? text.toBench
+                  : batch.state === 'bench'
+                    ? text.onBench
+                    : text.asMixed}
+              </Button>
+            )}
+            <Button component={Link} to={`/batches/${batch.id}/label`} variant="outlined" data-to-label>
+              {text.label}
+            </Button>
+            <Asking
+              action={text.copy}
+              hint={text.copyAsk}
+              yes={text.copyYes}
+              onYes={() => {
+                keepDraft(adopt(batch.recipe, draftPlace, batch.rule_worked_under))
+                void navigate('/')
+              }}
+            />
+            <Button variant="outlined" onClick={() => print()}>
+              {text.print}
+            </Button>
+          </div>
+          <LedgerPanel batch={batch} />
+          {!batch.leftover && <Boards batch={batch} />}
+          <Remarks batch={batch} />
+          {!batch.voided_at && (
+            <Asking
+              harm
+              action={text.voidThis}
+              hint={text.voidHint}
+              question={text.voidReason}
+              yes={text.voidYes}
+              fault={voiding.error ? said(voiding.error) : undefined}
+              onYes={(reason) => voiding.mutate(reason)}
+            />
+          )}
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { client, data, type Schemas } from '../../api/client'
+import { day } from '../../kit/day'
+import { said } from './said'
+import styles from '../book.module.css'
+import { text } from '../text'
+
+/** What was written to a batch afterwards; added to, never changed. */
+export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
+  const [note, setNote] = useState({ id: crypto.randomUUID(), text: '' })
+  const queries = useQueryClient()
+  const add = useMutation({
+    mutationFn: () =>
+      data(client.POST('/api/batches/{id}/remarks', { params: { path: { id: batch.id } }, body: note })),
+    onSuccess: async () => {
+      setNote({ id: crypto.randomUUID(), text: '' })
+      await queries.invalidateQueries({ queryKey: ['batches', batch.id] })
+    },
+  })
+  return (
+    <section className={styles.remarks} data-remarks>
+      <h2>{text.remarks}</h2>
+      {batch.remarks.map((r) => (
+        <p key={r.id}>
+          {r.text} <small className="quiet">{r.at && day(r.at)}</small>
+        </p>
+      ))}
+      <TextField
+        fullWidth
+        multiline
+        size="small"
+        label={text.remark}
+        value={note.text}
+        error={add.isError}
+        helperText={add.error ? said(add.error) : undefined}
+        onChange={(e) => setNote({ ...note, text: e.target.value })}
+      />
+      <Button disabled={note.text.trim() === '' || add.isPending} onClick={() => add.mutate()}>
+        {text.add}
+      </Button>
+    </section>
+  )
+}

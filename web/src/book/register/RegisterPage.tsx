@@ -1,0 +1,137 @@
+import Button from '@mui/material/Button'
+import NativeSelect from '@mui/material/NativeSelect'
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Waiting } from '../../kit/Waiting'
+import { client, data } from '../../api/client'
+import { Choice } from '../../kit/Choice'
+import { Field } from '../../kit/Field'
+import { useKept } from '../../kit/useKept'
+import { may, useStart } from '../../kit/useStart'
+import { yardsQuery } from '../../kit/queries'
+import { Lines } from './Lines'
+import { OtherForm } from './OtherForm'
+import styles from './register.module.css'
+import { text } from './text'
+
+const DAY = /^\d{4}-\d\d-\d\d$/
+
+/** The medicine record: what was given to which bees, by whom, from what. */
+export default function RegisterPage() {
+  const role = useStart().me?.role
+  const yards = useQuery(yardsQuery)
+  const [recording, setRecording] = useState(false)
+  const asked = useKept('register', () => ({
+    yard: '',
+    method: '',
+    group: '',
+    order: 'newest',
+    from: '',
+    to: '',
+  }))
+  const { yard, method, group, order, from, to } = asked.value
+  const query = {
+    ...(yard && { yard }),
+    ...(method && { method }),
+    ...(group && { group }),
+    order: order as 'newest' | 'oldest',
+    ...(DAY.test(from) && { from }),
+    ...(DAY.test(to) && { to }),
+  }
+  const register = useInfiniteQuery({
+    queryKey: ['register', query],
+    queryFn: ({ pageParam, signal }) =>
+      data(
+        client.GET('/api/register', {
+          params: { query: { ...query, ...(pageParam && { after: pageParam }) } },
+          signal,
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.more,
+  })
+  const lines = register.data?.pages.flatMap((p) => p.lines) ?? []
+  const change = (part: Partial<typeof asked.value>) => asked.set({ ...asked.value, ...part })
+  return (
+    <main className={styles.page} data-register>
+      <h1>{text.title}</h1>
+      <p className="quiet">{text.intro}</p>
+      <div className={`${styles.filters} no-print`}>
+        <NativeSelect
+          value={yard}
+          inputProps={{ 'aria-label': text.yard }}
+          onChange={(e) => change({ yard: e.target.value })}
+        >
+          <option value="">{text.allYards}</option>
+          {yards.data?.map((y) => (
+            <option key={y.id} value={y.id}>
+              {y.name}
+            </option>
+          ))}
+        </NativeSelect>
+        <NativeSelect
+          value={method}
+          inputProps={{ 'aria-label': text.method }}
+          onChange={(e) => change({ method: e.target.value })}
+        >
+          {Object.entries(text.methods).map(([k, name]) => (
+            <option key={k} value={k}>
+              {name}
+            </option>
+          ))}
+        </NativeSelect>
+        <Field
+          text
+          label={text.from}
+          placeholder={text.dayHint}
+          value={from}
+          onChange={(v) => change({ from: v })}
+        />
+        <Field
+          text
+          label={text.to}
+          placeholder={text.dayHint}
+          value={to}
+          onChange={(v) => change({ to: v })}
+        />
+        <Choice
+          label={text.group}
+          columns={4}
+          value={group}
+          options={text.groups}
+          onChange={(g) => change({ group: g })}
+        />
+        <Choice
+          label={text.order}
+          columns={2}
+          value={order}
+          options={text.orders}
+          onChange={(o) => change({ order: o })}
+        />
+        <Button href={`/api/export/register?${new URLSearchParams(query).toString()}`} data-csv>
+          {text.csv}
+        </Button>
+        <Button onClick={() => print()}>{text.print}</Button>
+      </div>
+      {may(role, 'helper') && (
+        <div className="no-print">
+          {recording ? (
+            <OtherForm onDone={() => setRecording(false)} />
+          ) : (
+            <Button variant="outlined" onClick={() => setRecording(true)} data-record-other>
+              {text.otherOpen}
+            </Button>
+          )}
+        </div>
+      )}
+      {!register.data && <Waiting query={register} />}
+      {register.data && lines.length === 0 && <p>{text.none}</p>}
+      <Lines lines={lines} group={group} amends={may(role, 'helper')} />
+      {register.hasNextPage && (
+        <Button className="no-print" onClick={() => void register.fetchNextPage()} data-more>
+          {text.more}
+        </Button>
+      )}
+    </main>
+  )
+}

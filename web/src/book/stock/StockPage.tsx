@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { Waiting } from '../../kit/Waiting'
+import type { Schemas } from '../../api/client'
+import styles from '../book.module.css'
+import { UseBy } from '../LedgerPanel'
+import { may, useStart } from '../../kit/useStart'
+import { tenths } from '../../kit/format'
+import { LotForm } from './LotForm'
+import { lotsQuery } from '../../kit/queries'
+import own from './stock.module.css'
+import { text } from './text'
+
+const names = new Map<string, string>(text.ingredients)
+
+/** What is mixed from: each lot as a jar, filled as far as it is there. */
+export default function ShelfPage() {
+  const role = useStart().me?.role
+  const lots = useQuery(lotsQuery)
+  return (
+    <main className={styles.page}>
+      <p>
+        <Link to="/batches">{text.back}</Link>
+      </p>
+      <h1>{text.title}</h1>
+      <p className="quiet">{text.intro}</p>
+      {!lots.data && <Waiting query={lots} />}
+      {lots.data?.length === 0 && <p>{text.none}</p>}
+      <div className={own.shelf}>
+        {lots.data?.map((l) => (
+          <LotJar key={l.id} lot={l} />
+        ))}
+      </div>
+      {may(role, 'keeper') && <LotForm />}
+    </main>
+  )
+}
+
+function LotJar({ lot }: { lot: Schemas['LotStock'] }) {
+  const acid = ['acid', 'formic', 'tablets', 'ready_mix', 'product', 'ready_pads'].includes(lot.ingredient)
+  return (
+    <Link to={`/shelf/${lot.id}`} className={own.lot} data-lot-name={lot.name}>
+      <b className={acid ? styles.harm : undefined}>{names.get(lot.ingredient)}</b>
+      <span>{lot.name}</span>
+      <span className={lot.to_reconcile ? `${own.amount} ${styles.harm}` : own.amount}>
+        {tenths(lot.left)} <small>{text.units[lot.unit]}</small>
+      </span>
+      {lot.to_reconcile && <span className={styles.harm}>{text.reconcile}</span>}
+      {lot.supplier_no && <small>{text.supplier(lot.supplier_no)}</small>}
+      {lot.use_by && <UseBy useBy={lot.use_by} keeps={lot.keeps} />}
+    </Link>
+  )
+}

@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { jobsQuery } from '../kit/queries'
+import { Mark } from '../drawing/Mark'
+import { day } from '../kit/day'
+import styles from './decide.module.css'
+import { stateOf } from './JobState'
+import { text } from './text'
+
+/** The jobs that were made, the newest first. */
+export function JobList() {
+  const jobs = useQuery(jobsQuery)
+  if (!jobs.data || jobs.data.length === 0) return null
+  return (
+    <section data-jobs>
+      <h2>{text.jobs}</h2>
+      <ul className={styles.list}>
+        {jobs.data.map((j) => (
+          <li key={j.id}>
+            <Link to={`/jobs/${j.id}`}>
+              <Mark method={j.method} /> {j.name}
+            </Link>
+            <span className="quiet">
+              {text.hives(j.colonies.length)} · {j.days.map((d) => day(d.day)).join(', ')}
+              {' · '}
+              {stateOf(j)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,109 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import { Waiting } from '../kit/Waiting'
+import { client, data, type Schemas } from '../api/client'
+import { Docket } from '../docket/Docket'
+import { Verdict, type VerdictName } from '../drawing/Verdict'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { day } from '../kit/day'
+import { adopt } from '../method/draft'
+import { keepDraft } from '../method/useDraft'
+import styles from './decide.module.css'
+import { JobState } from './JobState'
+import { text } from './text'
+
+/** A job: who gets what on which day, and under which rule; from here it goes on to Mix. */
+export default function JobPage() {
+  const { id = '' } = useParams()
+  const job = useQuery({
+    queryKey: ['jobs', id],
+    queryFn: ({ signal }) => data(client.GET('/api/jobs/{id}', { params: { path: { id } }, signal })),
+  })
+  return (
+    <main className={styles.job}>
+      <Link to="/decide" className="no-print">
+        {text.toDecide}
+      </Link>
+      {job.data ? <Whole job={job.data} /> : <Waiting query={job} />}
+    </main>
+  )
+}
+
+function Whole({ job }: { job: Schemas['Job'] }) {
+  const navigate = useNavigate()
+  const onward = useSaving(
+    (of: string) =>
+      data(client.GET('/api/jobs/{id}/recipe', { params: { path: { id: job.id }, query: { day: of } } })),
+    ({ recipe, place, rule }) => {
+      keepDraft(adopt(recipe, place, rule))
+      void navigate('/')
+    },
+  )
+  const ruleName = text.rules.find(([k]) => k === job.rule_kind)?.[1] ?? ''
+  return (
+    <Docket
+      title={job.name}
+      sub={`${text.methods[job.method]} · ${text.people(job.people ?? 1)}`}
+      origin={text.madeOn(day(job.created_at))}
+    >
+      <p>
+        {ruleName}
+        {job.rule && `: ${job.rule}`}
+      </p>
+      <JobState job={job} />
+      {job.days.map((d) => (
+        <section key={d.day} data-job-day={d.day}>
+          <div className={styles.big}>
+            <b>{day(d.day)}</b>
+            <span>
+              {text.share(d.colonies, d.minutes)}
+              {d.done > 0 && ` · ${text.doneOf(d.done, d.colonies)}`}
+            </span>
+          </div>
+          <ul className={styles.list}>
+            {job.colonies
+              .filter((c) => c.day === d.day)
+              .map((c) => (
+                <li key={c.colony_id}>
+                  <b>{c.name}</b>
+                  <span>
+                    <Verdict is={c.verdict as VerdictName} /> {text.verdicts[c.verdict as VerdictName]}
+                  </span>
+                  {c.override && (
+                    <small style={{ flexBasis: '100%' }}>
+                      {text.override}: {c.override}
+                    </small>
+                  )}
+                </li>
+              ))}
+          </ul>
+          <Button
+            component={Link}
+            to={`/rounds/${job.id}/${d.day}`}
+            className="no-print"
+            size="large"
+            data-to-round
+          >
+            {text.goRound}
+          </Button>
+          <Button
+            className="no-print"
+            size="large"
+            variant="contained"
+            disabled={onward.busy}
+            onClick={() => onward.save(d.day)}
+            data-mix
+          >
+            {text.mixDay(day(d.day))}
+          </Button>
+        </section>
+      ))}
+      <Said message={onward.message} />
+      <Button className="no-print" onClick={() => print()}>
+        {text.print}
+      </Button>
+    </Docket>
+  )
+}

@@ -1,0 +1,70 @@
+import Button from '@mui/material/Button'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { client, data, type Schemas } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { date } from '../kit/day'
+import { may, useStart } from '../kit/useStart'
+import styles from './decide.module.css'
+import { text } from './text'
+
+type Job = Schemas['Job']
+type How = Schemas['EndJob']['how']
+
+/** Where a job stands, in a word. */
+export const stateOf = (job: Job) =>
+  job.ended_how ? (text.ended[job.ended_how] ?? '') : job.open ? text.isOpen : text.lapsed
+
+/** Where a job stands, and the two ways to close it: an open one holds its hives back from others. */
+export function JobState({ job }: { job: Job }) {
+  const queries = useQueryClient()
+  const keeper = may(useStart().me?.role, 'keeper')
+  const [asking, setAsking] = useState<How>()
+  const ending = useSaving(
+    (how: How) =>
+      data(client.POST('/api/jobs/{id}/end', { params: { path: { id: job.id } }, body: { how } })),
+    () => void queries.invalidateQueries({ queryKey: ['jobs'] }),
+  )
+  const open = job.days.reduce((n, d) => n + d.colonies - d.done, 0)
+  const end = (how: How) => (how === 'cancelled' || open > 0 ? setAsking(how) : ending.save(how))
+  return (
+    <div className={`${styles.state} no-print`} data-job-state={stateOf(job)}>
+      <b>{stateOf(job)}</b>
+      {job.ended_on && <span>{date(job.ended_on)}</span>}
+      {job.in ? <p>{text.stillIn(job.in, date(job.due_out ?? ''), date(job.due_last ?? ''))}</p> : null}
+      {keeper && job.open && (
+        <p>
+          <Button
+            size="large"
+            variant="outlined"
+            disabled={ending.busy}
+            onClick={() => end('finished')}
+            data-finish
+          >
+            {text.finish}
+          </Button>
+          <Button
+            size="large"
+            color="error"
+            disabled={ending.busy}
+            onClick={() => end('cancelled')}
+            data-cancel
+          >
+            {text.cancel}
+          </Button>
+        </p>
+      )}
+      {asking && job.open && (
+        <p role="alertdialog">
+          {asking === 'cancelled' ? text.cancelAsk : text.finishAsk(open)}{' '}
+          <Button variant="contained" disabled={ending.busy} onClick={() => ending.save(asking)} data-end-yes>
+            {text.yes}
+          </Button>
+          <Button onClick={() => setAsking(undefined)}>{text.no}</Button>
+        </p>
+      )}
+      <Said message={ending.message} />
+    </div>
+  )
+}

@@ -1,0 +1,214 @@
+import Button from '@mui/material/Button'
+import { memo } from 'react'
+import { Link } from 'react-router'
+import type { Schemas } from '../api/client'
+import { Mark } from '../drawing/Mark'
+import { MiteGauge } from '../drawing/MiteGauge'
+import { Verdict } from '../drawing/Verdict'
+import styles from './decide.module.css'
+import { METHODS, type Method } from './choice'
+import { text } from './text'
+import { Windows } from './Windows'
+
+type Yard = Schemas['DecideYard']
+type Row = Schemas['DecideColony']
+type Reason = Schemas['Reason']
+
+interface Props {
+  yard: Yard
+  reasons: readonly Reason[]
+  method: Method
+  day: string
+  today: string
+  /** The cell whose reasons are open, as colony and method. */
+  open: string | undefined
+  /** The ids of those ticked here, by spaces: a text stays the same while they do. */
+  ticked: string
+  toggle: (cell: string) => void
+  choose: (method: Method) => void
+  tick: (ids: readonly string[], on: boolean) => void
+  pickDay: (day: string) => void
+}
+
+/** One yard: its hives by the methods, and the windows of the coming days beneath. */
+export const YardMatrix = memo(function YardMatrix({
+  yard,
+  reasons,
+  method,
+  day,
+  today,
+  open,
+  ticked,
+  toggle,
+  choose,
+  tick,
+  pickDay,
+}: Props) {
+  const at = METHODS.indexOf(method)
+  const fitting = yard.colonies.filter(
+    ({ cells }) => ['fits', 'with_care'].includes(cells[at]!.verdict) && !cells[at]!.ask,
+  )
+  const here = yard.colonies.map((c) => c.id)
+  const some = ticked !== ''
+  return (
+    <section className={styles.yard} data-decide-yard={yard.name}>
+      <div className={styles.yardHead}>
+        <h2>
+          <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
+        </h2>
+        {yard.over > 0 && <span className={styles.alarm}>{text.over(yard.over)}</span>}
+        <Button
+          size="small"
+          sx={{ ml: 'auto' }}
+          disabled={!some && fitting.length === 0}
+          onClick={() =>
+            some
+              ? tick(here, false)
+              : tick(
+                  fitting.map((c) => c.id),
+                  true,
+                )
+          }
+          data-tick-all
+        >
+          {some ? text.untick : text.tickAll}
+        </Button>
+      </div>
+      <table className={styles.matrix}>
+        <thead>
+          <tr>
+            <th>{text.head.hive}</th>
+            <th>{text.head.mites}</th>
+            {METHODS.map((m) => (
+              <th key={m}>
+                <button
+                  type="button"
+                  aria-pressed={m === method}
+                  aria-label={text.chooseMethod(text.methods[m])}
+                  onClick={() => m !== method && choose(m)}
+                  data-method={m}
+                >
+                  <Mark method={m} />
+                  {text.methods[m]}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {yard.colonies.map((c) => (
+            <ColonyRow
+              key={c.id}
+              row={c}
+              reasons={reasons}
+              at={at}
+              open={open?.startsWith(c.id) ? METHODS.indexOf(open.slice(c.id.length + 1) as Method) : -1}
+              ticked={ticked.includes(c.id)}
+              toggle={toggle}
+              tick={tick}
+            />
+          ))}
+        </tbody>
+      </table>
+      {yard.forecast ? (
+        <Windows
+          title={text.windows(text.methods[method].toLowerCase())}
+          outlook={yard.outlooks[at]!}
+          day={day}
+          today={today}
+          pick={pickDay}
+        />
+      ) : (
+        <p className={styles.strip}>{text.noForecast}</p>
+      )}
+    </section>
+  )
+})
+
+interface RowProps {
+  row: Row
+  reasons: readonly Reason[]
+  /** The method chosen. */
+  at: number
+  /** The method whose reasons are open, or -1. */
+  open: number
+  ticked: boolean
+  toggle: (cell: string) => void
+  tick: (ids: readonly string[], on: boolean) => void
+}
+
+const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, toggle, tick }: RowProps) {
+  return (
+    <>
+      <tr data-row={row.name}>
+        <td>
+          <label className={styles.hive}>
+            <input type="checkbox" checked={ticked} onChange={(e) => tick([row.id], e.target.checked)} />
+            <span>
+              <b>{row.name}</b>
+              {row.seams !== undefined && <small>{text.seams(row.seams)}</small>}
+            </span>
+          </label>
+        </td>
+        <td className={styles.mites}>
+          <MiteGauge standing={row.count} />
+          <div className={styles.need} data-need={row.need}>
+            {text.need[row.need]}
+            {row.need === 'treat' && row.count?.straddles && <small>{text.need.again}</small>}
+          </div>
+        </td>
+        {row.cells.map((cell, i) => (
+          <td key={i} className={i === at ? styles.chosen : undefined}>
+            <button
+              type="button"
+              className={styles.cell}
+              aria-expanded={open === i}
+              data-cell={METHODS[i]}
+              onClick={() => toggle(`${row.id}.${METHODS[i] ?? ''}`)}
+            >
+              <Verdict is={cell.verdict} />
+              <span>
+                {text.verdicts[cell.verdict]}
+                <Brief reason={reasons[cell.reasons[0]!]} />
+              </span>
+            </button>
+          </td>
+        ))}
+      </tr>
+      {open >= 0 && (
+        <tr className={styles.reasons}>
+          <td colSpan={5}>
+            <ul data-reasons>
+              {row.cells[open]!.reasons.map((i) => (
+                <ReasonLine key={i} reason={reasons[i]!} />
+              ))}
+            </ul>
+          </td>
+        </tr>
+      )}
+    </>
+  )
+})
+
+/** The weightiest reason in a word or two, where one speaks against. */
+function Brief({ reason }: { reason: Reason | undefined }) {
+  return reason?.brief ? <small>{reason.brief}</small> : null
+}
+
+function ReasonLine({ reason }: { reason: Reason }) {
+  const { why, change, datum } = reason
+  return (
+    <li>
+      <Verdict is={reason.verdict} />
+      <span>
+        {why} {datum && <small>({datum})</small>}
+        {change && reason.verdict !== 'fits' && (
+          <>
+            <br />
+            <b>{change}</b>
+          </>
+        )}
+      </span>
+    </li>
+  )
+}

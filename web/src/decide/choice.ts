@@ -1,0 +1,35 @@
+import type { Schemas } from '../api/client'
+
+export type Method = Schemas['SaveJob']['method']
+
+/** The methods, in the order of a row's cells. */
+export const METHODS: readonly Method[] = ['dribble', 'strip', 'pad']
+
+/** What the keeper has chosen so far; it outlives a reload. */
+export interface Choice {
+  day: string
+  people: string
+  method: Method
+  under: Record<Method, string>
+  /** Colonies ticked, in no order. */
+  ticked: string[]
+  name: string
+  ruleKind: '' | Schemas['SaveJob']['rule_kind']
+  rule: string
+  override: string
+  /** Of the job to be made: a try that got no answer is repeated under it. */
+  id: string
+}
+
+export const fresh = (day: string): Choice => ({
+  day,
+  people: '1',
+  method: 'dribble',
+  under: { dribble: '', strip: '', pad: '' },
+  ticked: [],
+  name: '',
+  ruleKind: '',
+  rule: '',
+  override: '',
+  id: crypto.randomUUID(),
+})

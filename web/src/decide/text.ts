@@ -1,0 +1,112 @@
+import { seams as fraction } from '../kit/format'
+
+/** The words of the Decide screen. */
+export const text = {
+  title: 'Which hive needs what',
+  forDay: (day: string) => `For ${day}`,
+  crew: 'People',
+  none: 'No yards yet: add a yard and its hives, look in and count; then Keeler can judge.',
+  toYards: 'To the yards',
+  methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Formic acid' },
+  verdicts: {
+    fits: 'fits',
+    with_care: 'with care',
+    look_first: 'look first',
+    does_not_fit: 'does not fit',
+    must_not: 'must not',
+  },
+  need: {
+    treat: 'treat',
+    with_yard: 'with the yard',
+    watch: 'watch',
+    none: 'nothing now',
+    count: 'count',
+    count_again: 'count again',
+    again: 'a second count would tell more',
+  },
+  head: { hive: 'Hive', mites: 'Mites' },
+  protocols: {
+    '': 'as usual',
+    winter: 'winter, 0 to 10 °C',
+    'winter-tight': 'tight cluster, 0 to 5 °C',
+    'winter-loose': 'loose cluster, 5 to 10 °C',
+    'in-season': 'in season, broodless',
+    strips: 'strips, 6 to 8 weeks',
+    'formic-bottle': 'formic acid from a bottle',
+    formic: 'formic acid, 10 to 29 °C',
+  } as Record<string, string>,
+  over: (n: number) =>
+    n === 1
+      ? 'One is over the threshold: treat the whole yard.'
+      : `${n} are over the threshold: treat the whole yard.`,
+  noForecast: 'No forecast: read the thermometer and the sky in the yard.',
+  seams: (n: number) => `${fraction(n)} seams`,
+  windows: (method: string) => `Windows for ${method}, next ten days`,
+  today: 'today',
+  hours: (from: number, to: number) => `${from}–${to} h`,
+  takes: (n: number) => `${n} hives`,
+  why: {
+    too_cold: 'too cold',
+    too_warm: 'too warm',
+    windy: 'wind',
+    rainy: 'rain',
+    heat: 'harmful heat',
+    '': 'no forecast',
+  } as Record<string, string>,
+  best: 'best',
+  degrees: (low: number, high: number) => `${Math.round(low)} to ${Math.round(high)} °C`,
+  chooseMethod: (method: string) => `Choose hives for ${method}`,
+  tickAll: 'Tick all that fit',
+  untick: 'Untick all',
+
+  // The job.
+  job: 'Job',
+  jobEmpty: 'Tick the hives to treat, by the method whose column is chosen.',
+  hives: (n: number) => (n === 1 ? '1 hive' : `${n} hives`),
+  jobName: 'Call it',
+  rule: 'Which rule do you work under?',
+  ruleHint: 'Asked once for the job, and printed on every docket. Keeler does not know your law.',
+  rules: [
+    ['label', 'A registered product, by its label'],
+    ['permit', 'A prescription or permit'],
+    ['own', 'Own mixture, where that is allowed'],
+  ] as const,
+  ruleWords: 'Which product or permit, in your words',
+  ownHint: 'Many places forbid home-made treatments. Find out before you go on.',
+  days: 'Days',
+  share: (n: number, minutes: number) =>
+    `${n} ${n === 1 ? 'hive' : 'hives'}, about ${Math.max(1, Math.round(minutes))} min`,
+  left: (n: number) =>
+    n === 1
+      ? 'One finds no window within ten days: it stays on the day chosen.'
+      : `${n} find no window within ten days: they stay on the day chosen.`,
+  against:
+    'These do not fit, or are in another open job. Untick them, or say why it is done all the same; the reason stays in the record.',
+  overrideWhy: 'Why all the same?',
+  make: 'Make the job',
+  making: 'Making it…',
+  under: 'Judged by',
+  cards: 'Label cards',
+  jobs: 'Jobs made',
+  goRound: 'Go round',
+  mixDay: (day: string) => `Mix for ${day}`,
+  toDecide: '‹ Decide',
+  madeOn: (day: string) => `Made ${day}`,
+  override: 'All the same, because',
+  doneOf: (n: number, all: number) => `${n} of ${all} done`,
+  isOpen: 'Open',
+  lapsed: 'Over: past its days',
+  ended: { finished: 'Finished', cancelled: 'Cancelled' } as Record<string, string>,
+  stillIn: (n: number, from: string, by: string) =>
+    `In ${n === 1 ? '1 hive' : `${n} hives`} still: out ${from} to ${by}.`,
+  finish: 'It is finished',
+  cancel: 'Cancel it',
+  cancelAsk: 'Cancel this job? What was given stays in the register; its hives are free for another.',
+  finishAsk: (open: number) =>
+    `${open === 1 ? '1 hive has' : `${open} hives have`} no line in the register yet. Finish it all the same?`,
+  yes: 'Yes',
+  no: 'No',
+  print: 'Print',
+  people: (n: number) => (n === 1 ? 'one person' : `${n} people`),
+  suggestion: (yard: string, method: string) => `${yard}, ${method.toLowerCase()}`,
+}

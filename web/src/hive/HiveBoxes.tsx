@@ -1,0 +1,82 @@
+import Button from '@mui/material/Button'
+import type { Depth, Slot } from '../drawing/Board'
+import { Choice } from '../kit/Choice'
+import styles from './HiveBoxes.module.css'
+import { text } from './text'
+
+export interface BoxShape {
+  depth: Depth
+  slots: Slot[]
+}
+
+interface Props {
+  boxes: readonly BoxShape[]
+  reshape: (box: number, recipe: (box: BoxShape) => void) => void
+  remove: (box: number) => void
+  add: () => void
+}
+
+const MOST_FRAMES = 20
+const MOST_BOXES = 6
+
+/** The boxes of a hive: how deep, how many places, and what hangs in each; the top one uppermost. */
+export function HiveBoxes({ boxes, reshape, remove, add }: Props) {
+  return (
+    <>
+      {boxes
+        .map((b, i) => (
+          <div key={i} className={styles.box}>
+            <Choice
+              label={text.box(i + 1)}
+              columns={3}
+              value={b.depth}
+              options={text.depths}
+              onChange={(depth) => reshape(i, (x) => void (x.depth = depth))}
+            />
+            <div className={styles.slots}>
+              {b.slots.map((slot, s) => (
+                <button
+                  key={s}
+                  type="button"
+                  className={styles[slot]}
+                  aria-label={text.slot(s + 1, slot)}
+                  onClick={() => reshape(i, (x) => void (x.slots[s] = after(slot)))}
+                >
+                  {text.slotLetters[slot]}
+                </button>
+              ))}
+            </div>
+            <div>
+              <Button
+                size="small"
+                disabled={b.slots.length <= 1}
+                onClick={() => reshape(i, (x) => void x.slots.pop())}
+              >
+                {text.fewer}
+              </Button>
+              <Button
+                size="small"
+                disabled={b.slots.length >= MOST_FRAMES}
+                onClick={() => reshape(i, (x) => void x.slots.push('comb'))}
+              >
+                {text.more}
+              </Button>
+              {boxes.length > 1 && (
+                <Button size="small" onClick={() => remove(i)}>
+                  {text.removeBox}
+                </Button>
+              )}
+            </div>
+          </div>
+        ))
+        .reverse()}
+      <Button disabled={boxes.length >= MOST_BOXES} onClick={add}>
+        {text.addBox}
+      </Button>
+    </>
+  )
+}
+
+const order: Slot[] = ['comb', 'feeder', 'dummy', 'empty']
+
+const after = (slot: Slot): Slot => order[(order.indexOf(slot) + 1) % order.length]!

@@ -1,0 +1,47 @@
+import type { ReactNode } from 'react'
+import { FaultLine } from '../kit/Field'
+import styles from './hive.module.css'
+import { text } from './text'
+import { AddHives } from './AddHives'
+import type { Change, Colonies, DraftColony } from './hive'
+
+interface Props {
+  draft: Colonies & { place: string }
+  change: Change
+  /** What each gets, in a line. */
+  rule: string
+  hint: ReactNode
+  card: (colony: DraftColony, i: number) => ReactNode
+}
+
+/** The hives from above: the drawings that the amounts are read from. */
+export function Hives({ draft, change, rule, hint, card }: Props) {
+  const title = text.boards(draft.place || text.placeEmpty, draft.colonies.length)
+  return (
+    <section className={styles.hives} aria-label={title}>
+      <div className={styles.boardsHead}>
+        <h1>{title}</h1>
+        <span className="quiet">{rule}</span>
+      </div>
+      <div className={styles.hint}>{hint}</div>
+      <FaultLine path="colonies" />
+      <div className={styles.boards}>{draft.colonies.map(card)}</div>
+      <AddHives draft={draft} change={change} />
+    </section>
+  )
+}
+
+/** In place of the boards while only a count is asked for. */
+export function NoBoards({ words }: { words: string }) {
+  return <p className={`${styles.hint} ${styles.hives}`}>{words}</p>
+}
+
+/** The row of an answer for the colony in a place; none while it is to an older list. */
+export function rowOf<Row extends { name: string }>(
+  rows: readonly Row[] | undefined,
+  i: number,
+  colony: DraftColony,
+): Row | undefined {
+  const row = rows?.[i]
+  return row?.name === colony.name ? row : undefined
+}

@@ -1,0 +1,54 @@
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { useState } from 'react'
+import styles from './kit.module.css'
+import { text } from './text'
+
+interface Props {
+  action: string
+  hint: string
+  yes: string
+  /** When given, an answer must be typed. */
+  question?: string
+  harm?: boolean
+  fault?: string
+  onYes: (answer: string) => void
+}
+
+/** A step that asks once more before it is done, in its place and not in a window. */
+export function Asking({ action, hint, yes, question, harm, fault, onYes }: Props) {
+  const [open, setOpen] = useState(false)
+  const [answer, setAnswer] = useState('')
+  const colour = harm ? 'error' : 'primary'
+  if (!open)
+    return (
+      <Button variant={harm ? 'text' : 'outlined'} color={colour} onClick={() => setOpen(true)}>
+        {action}
+      </Button>
+    )
+  return (
+    <div className={styles.asking}>
+      <p>{hint}</p>
+      {question && (
+        <TextField
+          fullWidth
+          size="small"
+          label={question}
+          value={answer}
+          error={fault !== undefined}
+          helperText={fault}
+          onChange={(e) => setAnswer(e.target.value)}
+        />
+      )}
+      <Button
+        variant="contained"
+        color={colour}
+        disabled={question !== undefined && answer.trim() === ''}
+        onClick={() => onYes(answer)}
+      >
+        {yes}
+      </Button>
+      <Button onClick={() => setOpen(false)}>{text.cancel}</Button>
+    </div>
+  )
+}

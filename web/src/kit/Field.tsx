@@ -1,0 +1,63 @@
+import FormHelperText from '@mui/material/FormHelperText'
+import InputBase from '@mui/material/InputBase'
+import { useId } from 'react'
+import { useFault } from './faults'
+import styles from './kit.module.css'
+
+interface Props {
+  label: string
+  value: string
+  onChange: (text: string) => void
+  unit?: string
+  /** The field's path in the request, by which a fault finds it. */
+  path?: string
+  text?: boolean
+  placeholder?: string
+  hint?: string
+}
+
+/** One figure (or a short text) on a line of its own: label, large figure, small unit. */
+export function Field({ label, value, onChange, unit, path, text, placeholder, hint }: Props) {
+  const id = useId()
+  const fault = useFault(path)
+  const below = fault ?? hint
+  return (
+    <div className={styles.field} data-path={path}>
+      <div className={styles.line}>
+        <label htmlFor={id}>{label}</label>
+        <InputBase
+          id={id}
+          value={value}
+          placeholder={placeholder}
+          onChange={(e) => onChange(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          error={fault !== undefined}
+          className={text ? styles.words : styles.figure}
+          inputProps={{
+            inputMode: text ? 'text' : 'decimal',
+            autoComplete: 'off',
+            'aria-invalid': fault !== undefined,
+            'aria-describedby': below ? `${id}-below` : undefined,
+          }}
+        />
+        {unit && <span className={styles.unit}>{unit}</span>}
+      </div>
+      {below && (
+        <FormHelperText id={`${id}-below`} error={fault !== undefined}>
+          {below}
+        </FormHelperText>
+      )}
+    </div>
+  )
+}
+
+/** A fault of something that is chosen elsewhere, such as on a drawing. */
+export function FaultLine({ path }: { path: string }) {
+  const fault = useFault(path)
+  if (fault === undefined) return null
+  return (
+    <FormHelperText error data-path={path}>
+      {fault}
+    </FormHelperText>
+  )
+}

@@ -1,0 +1,163 @@
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import { useState, type ReactNode } from 'react'
+import type { Schemas } from '../api/client'
+import { FaultCodes, Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { date, day } from '../kit/day'
+import { usePublishedVolume } from '../kit/volume'
+import { volume } from '../kit/format'
+import { useUnits } from '../kit/units'
+import type { Slip } from './docketProps'
+import { emptyDraft, type Change, type Draft } from './draft'
+import { MethodPicker } from './MethodPicker'
+import styles from './method.module.css'
+import { SaveBatch, type Kept } from './SaveBatch'
+import { text } from './text'
+import { Heed, HeedLine } from './Heed'
+import type { Asked } from './useAnswer'
+
+/** What a method's screen is given: the draft, and how to change it. */
+export interface Workplace {
+  start: Schemas['Start']
+  draft: Draft
+  change: Change
+  replace: (draft: Draft) => void
+}
+
+interface Props extends Workplace {
+  asked: Asked<unknown>
+  kept: Kept
+  /** What it comes to: mL of it, and the acid to weigh in words. */
+  made: { ml?: number; figure?: string; acid?: string }
+  notes: readonly Schemas['Note'][] | undefined
+  panels: ReactNode
+  band: ReactNode
+  hives: ReactNode
+  /** Undefined while there is nothing to weigh. */
+  docket: ((slip: Slip) => ReactNode) | undefined
+}
+
+/** The Mix screen that all methods share: what is asked at the left, drawn in the middle, weighed at the right. */
+export function Frame({
+  start,
+  draft,
+  change,
+  replace,
+  asked,
+  kept,
+  made,
+  notes,
+  panels,
+  band,
+  hives,
+  docket,
+}: Props) {
+  usePublishedVolume(made.ml)
+  return (
+    <Faults value={asked.faults}>
+      <FaultCodes value={asked.codes}>
+        <main className={styles.mix} data-method={draft.method}>
+          <div className={`${styles.picker} no-print`}>
+            <MethodPicker method={draft.method} onChoose={(m) => change((d) => void (d.method = m))} />
+          </div>
+          <form className={`${styles.left} no-print`} onSubmit={(e) => e.preventDefault()}>
+            <Field
+              text
+              label={text.placeName}
+              value={draft.place}
+              onChange={(v) => change((d) => void (d.place = v))}
+            />
+            <Field
+              text
+              label={text.ruleField}
+              placeholder={text.ruleEmpty}
+              value={draft.rule}
+              onChange={(v) => change((d) => void (d.rule = v))}
+            />
+            {panels}
+            <StartOver onYes={() => replace({ ...emptyDraft(), method: draft.method, units: draft.units })} />
+          </form>
+          <div className={`${styles.middle} no-print`}>
+            {band}
+            <Heed notes={notes} />
+            {hives}
+          </div>
+          <aside id="docket" className={styles.right} aria-label={text.docket}>
+            {docket ? (
+              <>
+                {docket({ place: draft.place, rule: draft.rule, when: day(start.now), busy: asked.busy })}
+                <div className={`${styles.after} no-print`}>
+                  <SaveBatch
+                    kept={kept}
+                    rule={draft.rule}
+                    name={draft.batchName}
+                    busy={asked.busy}
+                    onName={(name) => change((d) => void (d.batchName = name))}
+                    suggestion={[draft.place, date(start.now)].filter(Boolean).join(', ')}
+                  />
+                </div>
+              </>
+            ) : (
+              <Unfilled asked={asked} />
+            )}
+          </aside>
+          {docket && <Glance made={made} notes={notes} />}
+        </main>
+      </FaultCodes>
+    </Faults>
+  )
+}
+
+/** On a phone, what it comes to, always in sight, and the way to the docket. */
+function Glance({ made, notes }: Pick<Props, 'made' | 'notes'>) {
+  const { system } = useUnits()
+  const poured = made.ml === undefined ? undefined : volume(made.ml, system)
+  const figure = made.figure ?? (poured ? `${poured.value} ${poured.unit}` : '')
+  return (
+    <a href="#docket" className={`${styles.glance} no-print`}>
+      <HeedLine notes={notes} />
+      <span>{[figure, made.acid].filter(Boolean).join(' · ')}</span>
+      <span>{text.seeDocket}</span>
+    </a>
+  )
+}
+
+/** The docket while there is nothing to weigh: why, and how to go on. */
+function Unfilled({ asked: { faults, lost } }: { asked: Asked<unknown> }) {
+  const texts = [...new Set(Object.values(faults))]
+  const line = lost ? text.lost : texts.length > 0 ? text.mend : text.waiting
+  return (
+    <Alert
+      severity={lost || texts.length > 0 ? 'error' : 'info'}
+      variant="outlined"
+      sx={{ m: 2, background: 'var(--slip)' }}
+      data-unfilled
+    >
+      <p>{line}</p>
+      {texts.map((t) => (
+        <p key={t}>{t}</p>
+      ))}
+    </Alert>
+  )
+}
+
+function StartOver({ onYes }: { onYes: () => void }) {
+  const [asked, setAsked] = useState(false)
+  if (!asked) return <Button onClick={() => setAsked(true)}>{text.startOver}</Button>
+  return (
+    <div>
+      <p className="quiet">{text.startOverAsk}</p>
+      <Button
+        color="error"
+        onClick={() => {
+          onYes()
+          setAsked(false)
+        }}
+      >
+        {text.startOverYes}
+      </Button>
+      <Button onClick={() => setAsked(false)}>{text.keepIt}</Button>
+    </div>
+  )
+}

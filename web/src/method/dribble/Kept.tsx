@@ -1,0 +1,28 @@
+import type { Schemas } from '../../api/client'
+import { plain } from '../../kit/format'
+import { keptSlip } from '../docketProps'
+import { KeptHives } from '../../hive/KeptHives'
+import { adoptColonies } from '../../hive/request'
+import { gapsOf } from '../../hive/seams'
+import { withDoses } from './HiveCard'
+import { DribbleDocket } from './Docket'
+import { text } from './text'
+
+/** A kept batch of syrup, as it was worked out then. */
+export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+  const { recipe, answer } = batch
+  if (!recipe.dribble || !answer.dribble) return null
+  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} {...keptSlip(batch)} />
+}
+
+/** Its hives from above, as they were dosed. */
+export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+  const doses = batch.answer.dribble?.doses ?? []
+  return (
+    <KeptHives
+      colonies={adoptColonies(batch.recipe.dribble?.colonies)}
+      figure={(i) => text.ml(plain(doses[i]?.ml ?? 0))}
+      board={(box, i, b) => ({ gaps: withDoses(gapsOf(box, doses[i]?.boxes[b]?.gaps), doses[i]?.boxes[b]) })}
+    />
+  )
+}

@@ -1,0 +1,34 @@
+import type { Schemas } from '../../api/client'
+import { plain } from '../../kit/format'
+import { keptSlip } from '../docketProps'
+import { KeptHives } from '../../hive/KeptHives'
+import { adoptColonies } from '../../hive/request'
+import { gapsOf } from '../../hive/seams'
+import type { From } from './draft'
+import { lidOf } from './HiveCard'
+import { PadDocket } from './Docket'
+import { text } from './text'
+
+/** A kept dilution or count of pads, as it was worked out then. */
+export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+  const { recipe, answer } = batch
+  if (!recipe.pad || !answer.pad) return null
+  return <PadDocket answer={answer.pad} request={recipe.pad} {...keptSlip(batch)} />
+}
+
+/** Its hives from above, with what each got. */
+export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+  const answer = batch.answer.pad
+  const colonies = adoptColonies(batch.recipe.pad?.colonies)
+  const rows = answer?.given ?? []
+  return (
+    <KeptHives
+      colonies={colonies}
+      figure={(i) => (rows[i]?.ml ? text.mL(plain(rows[i].ml)) : text.pads(rows[i]?.pads ?? 0))}
+      board={(box, i, b) => ({
+        gaps: gapsOf(box),
+        lid: lidOf(rows[i], (answer?.from ?? 'above') as From, b, colonies[i]!.boxes.length),
+      })}
+    />
+  )
+}

@@ -1,0 +1,147 @@
+import Button from '@mui/material/Button'
+import { memo } from 'react'
+import type { Schemas } from '../../api/client'
+import { Board, type BoardGap, type Touch } from '../../drawing/Board'
+import { seams as fraction, three } from '../../kit/format'
+import type { Change } from '../draft'
+import type { DraftBox, DraftColony } from '../../hive/hive'
+import { HiveCard } from '../../hive/HiveCard'
+import { gapsOf, setSeam } from '../../hive/seams'
+import { text as hives } from '../../hive/text'
+import type { Carrier, Marks } from './draft'
+import { text } from './text'
+
+type Row = Schemas['ColonyStrips']
+
+interface Props {
+  colony: DraftColony
+  at: number
+  row: Row | undefined
+  carrier: Carrier
+  marks: Marks
+  heed: string
+  change: Change
+}
+
+/** One colony, with its strips in their gaps. */
+export const StripCard = memo(function StripCard({ colony, at, row, carrier, marks, heed, change }: Props) {
+  const again = () => change((d) => void (d.colonies[at]!.placed = null))
+  return (
+    <HiveCard
+      colony={colony}
+      at={at}
+      change={change}
+      heed={heed}
+      figure={
+        row && (
+          <>
+            <b data-strips>{row.strips}</b> {row.strips === 1 ? text.piece[carrier] : text.pieces[carrier]}
+            {row.strips < row.wanted && !row.by_hand && ` ${text.short(row.wanted)}`} ·{' '}
+            {hives.seamsOf(fraction(row.frames))}
+          </>
+        )
+      }
+      boxFigure={(i) => (row?.boxes[i] ? boxFigure(row.boxes[i], carrier) : '')}
+      board={(box, i, name) => {
+        const gaps = withStrips(gapsOf(box, row?.boxes[i]?.gaps), row?.boxes[i], carrier)
+        return (
+          <Board
+            name={name}
+            depth={box.depth}
+            slots={box.slots}
+            gaps={gaps}
+            brood={box.brood}
+            touch={touchOf(marks, change, at, i, gaps, row)}
+          />
+        )
+      }}
+      foot={
+        row && (
+          <>
+            {footOf(row)}
+            {row.by_hand && (
+              <Button size="small" onClick={again} data-again>
+                {text.placeAgain}
+              </Button>
+            )}
+          </>
+        )
+      }
+    />
+  )
+})
+
+function boxFigure(box: Schemas['StripBox'], carrier: Carrier) {
+  const reach = box.gaps.filter((g) => g.from_above).length
+  const own = [text.count(box.strips, carrier), box.strips > 0 && text.acidIn(three(box.oad_g ?? 0))]
+    .filter(Boolean)
+    .join(' · ')
+  if (reach === 0) return own
+  return box.strips === 0 ? text.reach(reach) : `${own} · ${text.reach(reach)}`
+}
+
+/** Why there are no more of them, and the acid in those there are. */
+const footOf = (row: Row) =>
+  [text.reasons[row.reason ?? ''], row.strips > 0 && text.acidIn(three(row.oad_g ?? 0))]
+    .filter(Boolean)
+    .join(' · ')
+
+/** The strips of an answer in the gaps of a board. */
+export function withStrips(
+  gaps: BoardGap[],
+  box: Schemas['StripBox'] | undefined,
+  carrier: Carrier,
+): BoardGap[] {
+  const known = box?.gaps.length === gaps.length ? box.gaps : undefined
+  return gaps.map((gap, i) => {
+    const k = known?.[i]
+    const g = { ...gap, figure: k?.strip ? String(i + 1) : '' }
+    if (k?.strip) return { ...g, hung: carrier === 'sponge' ? 'sponge' : k.through ? 'through' : 'strip' }
+    return k?.from_above ? { ...g, hung: 'from_above' } : g
+  })
+}
+
+function touchOf(
+  marks: Marks,
+  change: Change,
+  at: number,
+  box: number,
+  gaps: BoardGap[],
+  row: Row | undefined,
+): Touch | undefined {
+  switch (marks) {
+    case 'seam':
+      return setSeam(change, at, box, gaps)
+    case 'brood':
+      return {
+        sets: 'brood',
+        on: (slot) =>
+          change((d) => {
+            const b = d.colonies[at]!.boxes[box]!
+            b.brood = b.slots.map((_, k) => (k === slot) !== (b.brood[k] ?? false))
+          }),
+      }
+    case 'strip':
+      return (
+        row && {
+          sets: 'strip',
+          on: (gap) =>
+            change((d) => {
+              const colony = d.colonies[at]!
+              colony.placed = moved(colony.boxes, colony.placed ?? placedIn(row), box, gap)
+            }),
+        }
+      )
+  }
+}
+
+/** Where an answer has put the strips. */
+const placedIn = (row: Row) => row.boxes.map((b) => b.gaps.flatMap((g, i) => (g.strip ? [i] : [])))
+
+/** The same with one gap's strip hung up or taken away. */
+const moved = (boxes: readonly DraftBox[], placed: readonly number[][], box: number, gap: number) =>
+  boxes.map((_, i) => {
+    const now = placed[i] ?? []
+    if (i !== box) return now
+    return now.includes(gap) ? now.filter((g) => g !== gap) : [...now, gap].sort((a, b) => a - b)
+  })

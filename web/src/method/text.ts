@@ -1,0 +1,50 @@
+/** The words that the Mix screens of all methods share. */
+export const text = {
+  placeName: 'Yard or name',
+  ruleField: 'You work by',
+  ruleEmpty: 'label, permit, …',
+  docket: 'Docket',
+  seeDocket: 'Docket ↓',
+  mend: 'Mend the marked figure, and the docket fills again.',
+  lost: 'Keeler’s server does not answer. What you typed is kept here; the figures come back with it.',
+  waiting: 'Working it out',
+
+  method: 'Method',
+  methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Pads' },
+
+  bench: 'Balance, prices and more',
+  balance: 'Balance reads',
+  capacity: 'It carries',
+  notSaid: 'not said',
+
+  batchName: 'Keep it as',
+  save: 'Keep this batch',
+  saving: 'Keeping…',
+  saved: (name: string) => `Kept: ${name}`,
+  open: 'Open',
+  toBench: 'To the bench',
+  signIn: 'Sign in',
+  saveLost: 'Not kept: the server does not answer. Nothing is lost here; press again.',
+  moreToHeed: (n: number) => `(and ${n} more)`,
+  print: 'Print',
+
+  startOver: 'Start over',
+  startOverAsk: 'Clear everything typed here? Kept batches stay.',
+  startOverYes: 'Clear it',
+  keepIt: 'Keep it',
+} as const
+
+/** How the acid of a powder is counted, wherever a powder is what is held. */
+export const powder = {
+  powderBasis: 'Its acid is',
+  powderBases: [
+    ['', 'Dihydrate, as sold'],
+    ['anhydrous', 'Anhydrous, dried'],
+  ] as const,
+  anhydrousHint:
+    '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
+} as const
+
+/** The name of one of some choices. */
+export const nameIn = (options: readonly (readonly [string, string])[], key: string) =>
+  options.find(([k]) => k === key)?.[1]

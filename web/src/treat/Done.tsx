@@ -1,0 +1,36 @@
+import Button from '@mui/material/Button'
+import type { Schemas } from '../api/client'
+import type { Application } from './outbox'
+import { text, wordsOf } from './text'
+import styles from './treat.module.css'
+
+interface Props {
+  round: Pick<Schemas['RoundDay'], 'method' | 'all'>
+  records: readonly Application[]
+  onUndo: (record: Application) => void
+}
+
+/** What was done at a hive, and how it is put right. */
+export function Done({ round, records, onUndo }: Props) {
+  return records.map((r) => (
+    <div key={r.id} className={styles.done} data-done={r.kind}>
+      <p className={styles.figure}>{wordsOf(round.method, r)}</p>
+      <p>
+        {text.doneAt(round.all.words[r.reason ?? ''] ?? '', r.by ?? '')}
+        {r.flags_in_words?.map((f) => (
+          <b key={f} className={styles.flag} data-flag={f}>
+            {f}
+          </b>
+        ))}
+        {(r.extras ?? []).map((e) => (
+          <span key={e} className={styles.extra}>
+            {round.all.words[e]}
+          </span>
+        ))}
+      </p>
+      <Button size="large" variant="outlined" onClick={() => onUndo(r)} data-undo>
+        {text.undo}
+      </Button>
+    </div>
+  ))
+}

@@ -1,0 +1,66 @@
+import Button from '@mui/material/Button'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { client, data, type Schemas } from '../api/client'
+import { Said } from '../kit/Said'
+import { useSaving } from '../kit/useSaving'
+import { date } from '../kit/day'
+import { plain, tenths } from '../kit/format'
+import { text } from './text'
+import styles from './treat.module.css'
+import { roundKey } from './useOutbox'
+
+interface Props {
+  round: Schemas['RoundDay']
+  batch: Schemas['RoundBatch'] | undefined
+  left: number
+  onBack: () => void
+}
+
+/** The end of the line: what is left, what becomes of it, and when to go back. */
+export function Finished({ round, batch, left, onBack }: Props) {
+  const queries = useQueryClient()
+  const [id] = useState(() => crypto.randomUUID())
+  const writing = useSaving(
+    (body: Schemas['StockEntry']) =>
+      data(client.POST('/api/batches/{id}/entries', { params: { path: { id: batch?.id ?? '' } }, body })),
+    () => void queries.invalidateQueries({ queryKey: roundKey(round.job_id, round.day) }),
+  )
+  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
+  return (
+    <section className={styles.colony} data-finished>
+      <h1>{text.finished}</h1>
+      {batch && (
+        <>
+          <p className={styles.dose}>
+            <b>{tenths(left)}</b> <small>{unit}</small>
+          </p>
+          <p>
+            {text.finishedLeft(`${tenths(left)} ${unit}`)}.{' '}
+            <Link to={`/batches/${batch.id}`}>{text.toBatch}</Link>
+          </p>
+          {left > 0 && (
+            <>
+              <p>{text.neutralise(plain(Math.ceil(batch.bicarbonate_g ?? 0)))}</p>
+              <Said message={writing.message} />
+              <Button
+                size="large"
+                variant="outlined"
+                disabled={writing.busy}
+                onClick={() =>
+                  writing.save({ id, kind: 'discarded', amount: left, reason: text.neutralised })
+                }
+                data-neutralised
+              >
+                {text.neutralisedYes}
+              </Button>
+            </>
+          )}
+        </>
+      )}
+      {round.due_out && round.due_last && <p>{text.due(date(round.due_out), date(round.due_last))}</p>}
+      <Button onClick={onBack}>{text.last}</Button>
+    </section>
+  )
+}

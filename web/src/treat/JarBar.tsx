@@ -1,0 +1,98 @@
+import Button from '@mui/material/Button'
+import NativeSelect from '@mui/material/NativeSelect'
+import { memo } from 'react'
+import { Link } from 'react-router'
+import type { Schemas } from '../api/client'
+import { Vessel } from '../drawing/Vessel'
+import { plain, tenths } from '../kit/format'
+import { text } from './text'
+import styles from './treat.module.css'
+import type { Jar } from './useJar'
+
+interface Props {
+  round: Schemas['RoundDay']
+  jar: Jar
+  lasts: Schemas['Lasting']
+}
+
+/** The jar: what is left in it, how far that goes, and what to mind about it. */
+export const JarBar = memo(function JarBar({ round, jar, lasts }: Props) {
+  const { batch, left, unsaid } = jar
+  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
+  return (
+    <section className={styles.jar} data-jar>
+      {round.method !== 'strip' && (
+        <Vessel
+          kind={round.method === 'pad' ? 'bottle' : 'jar'}
+          volume={unsaid ? 0 : Math.max(0, left)}
+          taken={0}
+          figure={unsaid ? '–' : plain(Math.round(left))}
+          unit={unit}
+        />
+      )}
+      <div>
+        {unsaid ? null : batch ? (
+          <>
+            <p className={left < 0 ? `${styles.jarLeft} ${styles.harm}` : styles.jarLeft}>
+              <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
+              {left < 0 && ` · ${text.reconcile}`}
+            </p>
+            <p className={lasts.short > 0 ? styles.harm : undefined} data-lasts>
+              {lasts.short > 0
+                ? `${text.does(lasts.colonies)}, ${text.short(`${tenths(lasts.short)} ${unit}`)}`
+                : text.doesAll(`${tenths(lasts.over)} ${unit}`)}
+            </p>
+          </>
+        ) : (
+          <p>
+            {text.mixFirst} <Link to={`/jobs/${round.job_id}`}>{text.toMix}</Link>
+          </p>
+        )}
+        <JarChoice round={round} jar={jar} />
+      </div>
+    </section>
+  )
+})
+
+/** Which jar it is given from, and what to mind about that one. */
+export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'round' | 'jar'>) {
+  const { batch } = jar
+  return (
+    <>
+      {jar.unsaid && <Unsaid jar={jar} />}
+      <NativeSelect
+        value={batch?.id ?? 'none'}
+        inputProps={{ 'aria-label': text.jarLabel }}
+        onChange={(e) => jar.choose(e.target.value)}
+      >
+        <option value="none">{text.noJar}</option>
+        {round.batches.map((b) => (
+          <option key={b.id} value={b.id}>
+            {text.jar(b.number, b.name)}
+            {b.made ? '' : text.notMade}
+          </option>
+        ))}
+      </NativeSelect>
+      {batch?.on_hand.keeps === 'past' && <b className={styles.harm}> {text.pastDay}</b>}
+      {batch?.too_strong && (
+        <p className={styles.harm} role="alert" data-too-strong>
+          {text.tooStrong}
+        </p>
+      )}
+    </>
+  )
+})
+
+/** A batch that never was at the bench is poured only by who says that it was mixed. */
+function Unsaid({ jar }: { jar: Jar }) {
+  return (
+    <div data-unsaid>
+      <p className={styles.harm}>{text.unsaid}</p>
+      <Button variant="outlined" onClick={jar.sayByHand} data-by-hand>
+        {text.byHand}
+      </Button>
+      <br />
+      <Link to={`/batches/${jar.batch?.id}`}>{text.toBench}</Link>
+    </div>
+  )
+}

@@ -1,0 +1,26 @@
+import Button from '@mui/material/Button'
+import type { Schemas } from '../api/client'
+import type { Application } from './outbox'
+import { text, wordsOf } from './text'
+import styles from './treat.module.css'
+
+interface Props {
+  round: Schemas['RoundDay']
+  record: Application
+  onUndo: () => void
+}
+
+/** What was written last, above the next hive: so that one sees it, and takes it back at once. */
+export function JustDone({ round, record, onUndo }: Props) {
+  const hive = round.colonies.find((c) => c.id === record.colony_id)?.hive.name ?? ''
+  return (
+    <p className={styles.just} data-just-done={hive}>
+      <span>
+        <b>{hive}</b>: {wordsOf(round.method, record)}
+      </span>
+      <Button variant="outlined" onClick={onUndo} data-undo-last>
+        {text.undo}
+      </Button>
+    </p>
+  )
+}

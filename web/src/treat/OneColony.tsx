@@ -1,0 +1,150 @@
+import Button from '@mui/material/Button'
+import { useState } from 'react'
+import type { Schemas } from '../api/client'
+import type { Core } from '../core/core'
+import { text as docketText } from '../docket/text'
+import { amountOf, type Hive } from './amounts'
+import { Boards } from './Boards'
+import { Done } from './Done'
+import { Extras } from './Extras'
+import { Figure, Warnings } from './Figure'
+import { OtherOutcome } from './OtherOutcome'
+import type { Application } from './outbox'
+import { StopFirst } from './StopFirst'
+import { TakeOut } from './TakeOut'
+import { text } from './text'
+import styles from './treat.module.css'
+import type { Jar } from './useJar'
+
+interface Props {
+  round: Schemas['RoundDay']
+  core: Core
+  colony: Schemas['RoundColony']
+  hive: Hive
+  jar: Jar
+  fromAbove: boolean
+  onFromAbove: (above: boolean) => void
+  /** What stands of it today. */
+  records: Application[]
+  onUndo: (record: Application) => void
+  place: [number, number]
+  opened: () => number
+  onHive: (hive: Hive) => void
+  onBack: (() => void) | undefined
+  onNext: () => void
+  onWrite: (what: Application) => void
+}
+
+/** The colony that is open: its seams from above, the one figure that counts, and the button that takes it. */
+export function OneColony(props: Props) {
+  const { round, core, colony, hive, jar, fromAbove, records, place, opened } = props
+  const [other, setOther] = useState(false)
+  const [extras, setExtras] = useState<string[]>([])
+  const [against, setAgainst] = useState<string>()
+  const amount = amountOf(core, round, hive, jar.batch, fromAbove)
+  const cameOut = records.some((r) => r.kind === 'out')
+  const takesOut = (colony.in_hive ?? 0) > 0 && round.method !== 'dribble' && !cameOut
+  const done = records.some((r) => r.kind !== 'out' || round.out)
+  const stopped = (colony.stop?.length ?? 0) > 0 && against === undefined
+  const write = (what: Partial<Application>) => {
+    const given = what.kind === undefined || what.kind === 'given'
+    props.onWrite({
+      id: crypto.randomUUID(),
+      colony_id: colony.id,
+      yard_id: colony.yard_id,
+      kind: 'given',
+      asked: amount.figure,
+      seams: hive.boxes.map((b) => b.seams ?? []),
+      extras,
+      open_s: opened(),
+      ...(given && jar.batch ? { batch_id: jar.batch.id, ...(jar.byHand ? { by_hand: true } : {}) } : {}),
+      ...(given && against !== undefined ? { against } : {}),
+      ...what,
+    })
+    setOther(false)
+  }
+  const joint = round.method === 'dribble' && hive.boxes.filter((b) => b.seams?.some((s) => s > 0)).length > 1
+  return (
+    <section
+      className={place[0] % 2 === 0 ? `${styles.colony} ${styles.even}` : styles.colony}
+      data-colony-open={hive.name}
+    >
+      <header>
+        <h1>{hive.name}</h1>
+        <span>
+          {colony.yard} · {text.position(...place)}
+        </span>
+      </header>
+      {done ? (
+        <Done round={round} records={records} onUndo={props.onUndo} />
+      ) : stopped && !takesOut ? (
+        <StopFirst
+          colony={colony}
+          keep={`round.against.${round.job_id}.${colony.id}`}
+          onPass={props.onNext}
+          onAgainst={setAgainst}
+        />
+      ) : takesOut ? (
+        <TakeOut colony={colony} onOut={(out) => write({ kind: 'out', ...out })} />
+      ) : (
+        <>
+          <Warnings amount={amount} />
+          <Boards hive={hive} amount={amount} onHive={props.onHive} />
+          {joint && (
+            <p className={styles.joint}>
+              {text.joint}:{' '}
+              <button type="button" aria-pressed={!fromAbove} onClick={() => props.onFromAbove(false)}>
+                {text.open}
+              </button>
+              <button type="button" aria-pressed={fromAbove} onClick={() => props.onFromAbove(true)}>
+                {text.above}
+              </button>
+              <small>{text.jointWhy}</small>
+            </p>
+          )}
+          <Figure amount={amount} />
+          {(against ?? colony.override_reason) && (
+            <p className="quiet">{against ?? colony.override_reason}</p>
+          )}
+          {other ? (
+            <OtherOutcome
+              amount={amount}
+              choices={round.all}
+              onWrite={write}
+              onCancel={() => setOther(false)}
+            />
+          ) : (
+            <div className={styles.takes}>
+              <Button size="large" variant="outlined" onClick={() => setOther(true)} data-other>
+                {text.other}
+              </Button>
+              <Button
+                size="large"
+                variant="contained"
+                disabled={amount.figure <= 0 || jar.unsaid}
+                onClick={() => write({ amount: amount.figure, boxes: amount.boxes })}
+                data-given
+              >
+                {round.method === 'strip' ? text.placed : text.given}
+              </Button>
+            </div>
+          )}
+          <Extras round={round} ticked={extras} onTick={setExtras} />
+        </>
+      )}
+      <nav className={styles.way}>
+        <Button disabled={!props.onBack} onClick={props.onBack}>
+          {text.last}
+        </Button>
+        <ul className={styles.wear} aria-label={text.wear}>
+          {round.gear.map((g) => (
+            <li key={g}>{docketText.gear[g] ?? g}</li>
+          ))}
+        </ul>
+        <Button onClick={props.onNext} data-next>
+          {text.next}
+        </Button>
+      </nav>
+    </section>
+  )
+}

@@ -1,0 +1,114 @@
+import Button from '@mui/material/Button'
+import { useState } from 'react'
+import type { Schemas } from '../api/client'
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { may, useStart } from '../kit/useStart'
+import { readOne } from '../kit/reader'
+import type { Amount } from './amounts'
+import type { Application } from './outbox'
+import { text } from './text'
+import styles from './treat.module.css'
+
+interface Props {
+  amount: Amount
+  choices: Schemas['RoundChoices']
+  onWrite: (what: Partial<Application>) => void
+  onCancel: () => void
+}
+
+const DEAD = 'dead'
+
+/** What was really given: the reason, then the amount, and only then is it written. */
+export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
+  const keeper = may(useStart().me?.role, 'keeper')
+  const [reason, setReason] = useState<string>()
+  const skip = (close?: boolean) =>
+    onWrite({ kind: 'skipped', reason: reason ?? '', amount: 0, ...(close ? { close } : {}) })
+  // Some reasons mean that nothing was given: one tap, but for a dead colony.
+  const choose = (r: string) =>
+    choices.skipping.includes(r) && r !== DEAD
+      ? onWrite({ kind: 'skipped', reason: r, amount: 0 })
+      : setReason(r)
+  return (
+    <div className={styles.otherBox}>
+      {reason === undefined ? (
+        <>
+          <div className={styles.reasons}>
+            {choices.reasons.map((r) => (
+              <Button key={r} variant="outlined" onClick={() => choose(r)} data-reason={r}>
+                {choices.words[r]}
+              </Button>
+            ))}
+          </div>
+          <Button onClick={onCancel}>{text.cancel}</Button>
+        </>
+      ) : (
+        <>
+          <h2>{choices.words[reason]}</h2>
+          {reason === DEAD ? (
+            <>
+              <p>{text.lowHint}</p>
+              <div className={styles.really}>
+                <Button size="large" variant="outlined" onClick={() => skip()} data-dead-keep>
+                  {text.deadKeep}
+                </Button>
+                {keeper && (
+                  <Button size="large" variant="contained" onClick={() => skip(true)} data-dead-close>
+                    {text.deadClose}
+                  </Button>
+                )}
+              </div>
+            </>
+          ) : (
+            <Really
+              amount={amount}
+              onNothing={() => skip()}
+              onGiven={(ml) => onWrite({ amount: ml, reason })}
+            />
+          )}
+          <Button onClick={() => setReason(undefined)}>{text.cancel}</Button>
+        </>
+      )}
+    </div>
+  )
+}
+
+interface ReallyProps {
+  amount: Amount
+  onNothing: () => void
+  onGiven: (amount: number) => void
+}
+
+/** How much it was; the meant amount is not offered, for it was not that. */
+function Really({ amount, onNothing, onGiven }: ReallyProps) {
+  const [typed, setTyped] = useState('')
+  const { figure, faults } = readOne('amount', typed)
+  const ready = figure !== undefined && figure > 0 && !('amount' in faults)
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (ready) onGiven(figure)
+      }}
+    >
+      <Faults value={faults}>
+        <Field
+          label={text.really}
+          unit={amount.unit === 'ml' ? text.ml : amount.words}
+          path="amount"
+          value={typed}
+          onChange={setTyped}
+        />
+      </Faults>
+      <div className={styles.really}>
+        <Button size="large" variant="outlined" onClick={onNothing} data-nothing>
+          {text.nothing}
+        </Button>
+        <Button type="submit" size="large" variant="contained" disabled={!ready} data-write-it>
+          {text.keepIt}
+        </Button>
+      </div>
+    </form>
+  )
+}

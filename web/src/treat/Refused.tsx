@@ -1,0 +1,26 @@
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import type { Schemas } from '../api/client'
+import { plain } from '../kit/format'
+import { text } from './text'
+import type { Outbox } from './useOutbox'
+
+/** What the server could not keep: it stays here with the reason until somebody has seen to it. */
+export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['RoundDay'] }) {
+  if (outbox.refused.length === 0) return null
+  const name = (id: string) => round.colonies.find((c) => c.id === id)?.hive.name ?? id.slice(0, 8)
+  return (
+    <Alert severity="error" variant="outlined" sx={{ my: 1 }} data-refused>
+      {text.refusedTitle}
+      {outbox.refused.map((w) => (
+        <p key={w.id}>
+          <b>{name(w.application.colony_id)}</b> {plain(w.application.amount ?? 0)}{' '}
+          {round.all.words[w.application.reason ?? ''] ?? ''} · {w.refused}{' '}
+          <Button size="small" onClick={() => void outbox.remove(w.id)}>
+            {text.drop}
+          </Button>
+        </p>
+      ))}
+    </Alert>
+  )
+}

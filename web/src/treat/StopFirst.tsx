@@ -1,0 +1,61 @@
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import type { Schemas } from '../api/client'
+import { useKept } from '../kit/useKept'
+import { stopWords, text } from './text'
+import styles from './treat.module.css'
+
+interface Props {
+  colony: Schemas['RoundColony']
+  /** Where what is typed is kept. */
+  keep: string
+  onPass: () => void
+  onAgainst: (reason: string) => void
+}
+
+/** A hive that had its dose, or is in another open job: nothing more without a reason. */
+export function StopFirst({ colony, keep, onPass, onAgainst }: Props) {
+  const reason = useKept(keep, () => '')
+  return (
+    <form
+      className={styles.stop}
+      data-stop={colony.hive.name}
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (reason.value.trim() === '') return
+        onAgainst(reason.value.trim())
+        reason.putDown()
+      }}
+    >
+      <h2>{text.stopTitle}</h2>
+      {colony.stop?.map((s, i) => (
+        <p key={i} data-stop-code={s.code}>
+          {stopWords(s)}
+        </p>
+      ))}
+      <p>{text.stopWhy}</p>
+      <TextField
+        label={text.stopReason}
+        value={reason.value}
+        onChange={(e) => reason.set(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 300, 'data-against': '' } }}
+        fullWidth
+      />
+      <div className={styles.takes}>
+        <Button size="large" variant="contained" onClick={onPass} data-pass>
+          {text.stopPass}
+        </Button>
+        <Button
+          type="submit"
+          size="large"
+          variant="outlined"
+          color="error"
+          disabled={!reason.value.trim()}
+          data-against-yes
+        >
+          {text.stopAgainst}
+        </Button>
+      </div>
+    </form>
+  )
+}
