@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"os"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -19,9 +20,13 @@ import (
 // patience is how long a step may take to come about.
 const patience = 20 * time.Second
 
+// together is how many journeys run at once, each in a browser of its own: the tabs of
+// one are throttled.
+const together = 2
+
 var (
 	database *mariadbd.Server
-	chromium context.Context // its first tab stays empty
+	browsers = make(chan context.Context, together) // those that nobody uses; their first tab stays empty
 )
 
 func TestMain(m *testing.M) {
@@ -31,19 +36,41 @@ func TestMain(m *testing.M) {
 			panic(err)
 		}
 		defer database.Stop()
-		var end context.CancelFunc
-		chromium, end = browser.New(context.Background())
-		defer end()
-		if err := chromedp.Do(chromium); err != nil {
-			panic(err)
+		for range together {
+			chromium, end := browser.New(context.Background())
+			defer end()
+			if err := chromedp.Do(chromium); err != nil {
+				panic(err)
+			}
+			browsers <- chromium
 		}
 		return m.Run()
 	}())
 }
 
+// taken are the browsers of the tests that run.
+var taken sync.Map
+
+// chromium is the test's browser, its own until it ends. It goes on beside another.
+func chromium(t *testing.T) context.Context {
+	t.Helper()
+	if its, has := taken.Load(t.Name()); has {
+		return its.(context.Context)
+	}
+	t.Parallel()
+	its := <-browsers
+	taken.Store(t.Name(), its)
+	t.Cleanup(func() {
+		taken.Delete(t.Name())
+		browsers <- its
+	})
+	return its
+}
+
 // up starts a Keeler of its own for the test, on a database of its own.
 func up(t *testing.T, demo bool) *stand.Stand {
 	t.Helper()
+	chromium(t)
 	dsn, err := database.Database(t.Context(), t.Name())
 	if err != nil {
 		t.Fatal(err)
@@ -64,7 +91,7 @@ type page struct {
 
 func open(t *testing.T, url string, window browser.Action) page {
 	t.Helper()
-	ctx, end := chromedp.NewContext(chromium, chromedp.WithNewBrowserContext())
+	ctx, end := chromedp.NewContext(chromium(t), chromedp.WithNewBrowserContext())
 	t.Cleanup(end)
 	p := page{t, ctx}
 	if err := chromedp.Do(ctx, window); err != nil { // opens the tab, which must outlive any step's limit

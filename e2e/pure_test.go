@@ -7,8 +7,6 @@ import (
 	"testing"
 
 	"github.com/chromedp/chromedp"
-
-	"keeler/e2e/browser"
 )
 
 // pure gives a browser that has the interface's pure functions, and how to ask one:
@@ -19,8 +17,8 @@ func pure(t *testing.T) func(out any, expression string, in ...any) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	ctx, cancel := browser.New(t.Context())
-	t.Cleanup(cancel)
+	ctx, end := chromedp.NewContext(chromium(t), chromedp.WithNewBrowserContext())
+	t.Cleanup(end)
 	if _, err := chromedp.Run(ctx, chromedp.Navigate("about:blank")); err != nil {
 		t.Fatal(err)
 	}
