@@ -90,3 +90,70 @@ func TestWrittenFigures(t *testing.T) {
 		}
 	}
 }
+
+// The phone's outbox, by what happens to it: each case ends in the lines that are next to
+// be sent, and how the others stand.
+func TestOutbox(t *testing.T) {
+	ask := pure(t)
+	line := func(id string, at int, more string) string {
+		return fmt.Sprintf(`{"id": %q, "at": %d, "job": "j", "day": "d", "application": {}%s}`, id, at, more)
+	}
+	added := func(id string, at int, more string) string {
+		return `{"type": "added", "line": ` + line(id, at, more) + `}`
+	}
+	for name, c := range map[string]struct {
+		happens []string
+		next    string
+		stands  string // each line, and what is known of it
+		signal  string
+	}{
+		"nothing yet":                       {nil, "", "", "sent"},
+		"in their order":                    {[]string{added("a", 1, ""), added("b", 2, "")}, "a b", "a b", "sent"},
+		"one round at a time":               {[]string{added("a", 1, ""), added("x", 2, `, "job": "k"`), added("b", 3, "")}, "a b", "a x b", "sent"},
+		"a correction goes alone":           {[]string{added("c", 1, `, "amends": "old"`), added("a", 2, "")}, "c", "c a", "sent"},
+		"after what it corrects":            {[]string{added("c", 1, `, "amends": "a"`), added("a", 2, "")}, "a", "c a", "sent"},
+		"from before, beside what is new":   {[]string{added("b", 2, ""), `{"type": "read", "lines": [` + line("a", 1, "") + `]}`}, "a b", "a b", "sent"},
+		"read again, once":                  {[]string{added("a", 1, ""), `{"type": "read", "lines": [` + line("a", 1, "") + `]}`}, "a", "a", "sent"},
+		"the store is full":                 {[]string{added("a", 1, ""), `{"type": "held", "id": "a"}`}, "a", "a:held", "sent"},
+		"no answer":                         {[]string{added("a", 1, ""), `{"type": "sending", "ids": ["a"]}`, `{"type": "lost", "signal": "offline"}`}, "a", "a:tried", "offline"},
+		"saved":                             {[]string{added("a", 1, ""), `{"type": "sending", "ids": ["a"]}`, `{"type": "answered", "results": [{"id": "a", "state": "saved"}]}`}, "", "", "sent"},
+		"one of them refused":               {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "answered", "results": [{"id": "a", "state": "refused", "text": "no"}, {"id": "b", "state": "again"}]}`}, "", "a:no", "sent"},
+		"a line without a word of it waits": {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "answered", "results": [{"id": "a", "state": "saved"}]}`}, "b", "b", "sent"},
+		"a group refused goes one by one":   {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "refused", "ids": ["a", "b"], "why": "bad"}`}, "a", "a:alone b:alone", "sent"},
+		"and the bad one stays behind":      {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "refused", "ids": ["a", "b"], "why": "bad"}`, `{"type": "refused", "ids": ["a"], "why": "bad"}`}, "b", "a:bad:alone b:alone", "sent"},
+		"nothing left to send":              {[]string{added("a", 1, ""), `{"type": "lost", "signal": "offline"}`, `{"type": "dropped", "id": "a"}`}, "", "", "sent"},
+	} {
+		var got struct{ Next, Stands, Signal string }
+		ask(&got, `(o => ({
+			next: pure.outbox.next(o).map(l => l.id).join(' '), signal: o.signal,
+			stands: o.lines.map(l => [l.id, l.refused, ...['held', 'tried', 'alone'].filter(k => l[k])].filter(Boolean).join(':')).join(' '),
+		}))(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), pure.outbox.empty))`, anys(c.happens)...)
+		if got.Next != c.next || got.Stands != c.stands || got.Signal != c.signal {
+			t.Errorf("%s: got %+v", name, got)
+		}
+	}
+
+	// A morning without signal is sent in groups, and asked for ever more rarely.
+	many := make([]any, 250)
+	for i := range many {
+		many[i] = added(fmt.Sprint("a", i), i, "")
+	}
+	var group int
+	if ask(&group, `pure.outbox.next(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), pure.outbox.empty)).length`, many...); group != 100 {
+		t.Errorf("%d go at once", group)
+	}
+	for failures, ms := range []int{1000, 1000, 2000, 4000, 8000, 10000, 10000} {
+		var got int
+		if ask(&got, `pure.outbox.pause(a[0])`, failures); got != ms {
+			t.Errorf("after %d failures: %d ms", failures, got)
+		}
+	}
+}
+
+func anys[T any](of []T) []any {
+	out := make([]any, len(of))
+	for i, v := range of {
+		out[i] = v
+	}
+	return out
+}

@@ -87,28 +87,26 @@ func TestBrokenDraft(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
-		localStorage.setItem('keeler.mix.draft', '{"version":1,"units":"metric"}'))`), chromedp.Reload())
+		localStorage.setItem('keeler.mix.draft', '{"version":2,"units":"metric"}'))`), chromedp.Reload())
 	p.says("body", "This page failed")
 	p.choose("Clear what was typed and start afresh")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-docket]")))
 	p.says("[data-docket]", "Weigh for 265 mL")
 }
 
-// What was typed into an earlier Keeler, before there were strips and pads, is there.
-func TestDraftOfAnEarlierKeeler(t *testing.T) {
+// Of another shape than today's, or in a storage that is full, a draft is left aside.
+func TestStorageThatKeepsNothing(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.says("[data-docket]", "Weigh for 265 mL")
-	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () => {
-		const { dribble, units, colonies, balance } = JSON.parse(localStorage.getItem('keeler.mix.draft'))
-		for (const c of colonies) { delete c.placed; for (const b of c.boxes) delete b.brood }
-		dribble.size = { ...dribble.size, by: 'volume', volume: '262' }
-		localStorage.setItem('keeler.mix.draft', JSON.stringify(
-			{ version: 1, ...dribble, units, colonies, balance, place: 'Tar Steps', rule: '', batchName: '' }))
-	})`), chromedp.Reload())
-	p.says("[data-docket]", "Weigh for 262 mL")
-	p.says("h1", "Tar Steps: 8 hives")
-	p.click(`[data-choose="strip"]`)
-	p.says("[data-docket]", "Cook for 19 strips")
+	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
+		localStorage.setItem('keeler.mix.draft', '{"version":1}'))`), chromedp.Reload())
+	p.says("[data-docket]", "Weigh for 265 mL")
+	p.do(chromedp.Evaluate[chromedp.Void](`Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') }`))
+	p.choose("Volume")
+	p.fill("size.volume_ml", "500")
+	p.says("[data-docket]", "Weigh for 500 mL")
+	p.click(`button[aria-label="Units"]`)
+	p.says("[data-docket]", "Weigh for 16.9 fl oz")
 }
 
 // With the server away nothing typed is lost, no figure is shown for what it

@@ -2,3 +2,4 @@
 export { pounds, seams, three, volume } from './kit/format'
 export { Reader, read, typed } from './kit/reader'
 export { rewriteTo } from './kit/rewrite'
+export * as outbox from './outbox/outbox'

@@ -1,5 +1,6 @@
 import { createContext, useContext, useState, type ReactNode } from 'react'
 import type { System } from './format'
+import { readKept, writeKept } from './storage'
 
 const KEY = 'keeler.units'
 
@@ -9,9 +10,9 @@ const Units = createContext<{ system: System; choose: (s: System) => void }>({
 })
 
 export function UnitsProvider({ children }: { children: ReactNode }) {
-  const [system, setSystem] = useState<System>(localStorage.getItem(KEY) === 'us' ? 'us' : 'metric')
+  const [system, setSystem] = useState<System>(readKept(KEY) === 'us' ? 'us' : 'metric')
   const choose = (s: System) => {
-    localStorage.setItem(KEY, s)
+    writeKept(KEY, s)
     setSystem(s)
   }
   return <Units value={{ system, choose }}>{children}</Units>

@@ -1,14 +1,7 @@
 import { useCallback, useEffect, useState } from 'react'
+import { readKept, writeKept } from './storage'
 
 const place = (key: string) => `keeler.kept.${key}`
-
-function read(key: string): unknown {
-  try {
-    return JSON.parse(localStorage.getItem(place(key)) ?? 'null') ?? undefined
-  } catch {
-    return undefined
-  }
-}
 
 /**
  * State that outlives a reload and a lost connection, until it is put down. A
@@ -16,11 +9,11 @@ function read(key: string): unknown {
  */
 export function useKept<T>(key: string, begin: () => T) {
   const [state, setState] = useState(() => {
-    const value = read(key) as T | undefined
+    const value = readKept(place(key)) as T | undefined
     return { key, value, touched: value !== undefined }
   })
   useEffect(() => {
-    if (state.touched) localStorage.setItem(place(state.key), JSON.stringify(state.value))
+    if (state.touched) writeKept(place(state.key), state.value)
   }, [state])
   // The first one stays: what begins with an id of its own keeps it.
   const [begun] = useState(begin)
@@ -36,7 +29,7 @@ export function useKept<T>(key: string, begin: () => T) {
     /** The same from what is there; it stays the same function. */
     update,
     putDown: () => {
-      localStorage.removeItem(place(key))
+      writeKept(place(key), undefined)
       setState({ key, value: undefined, touched: false })
     },
   }

@@ -1,3 +1,5 @@
+import { readKept, writeKept } from '../kit/storage'
+
 const KEY = 'keeler.mix.tried'
 
 /**
@@ -5,9 +7,9 @@ const KEY = 'keeler.mix.tried'
  * also after a reload, so that a batch whose answer got lost counts once.
  */
 export function triedId(content: string): string {
-  const [before, id] = (localStorage.getItem(KEY) ?? '').split('\n', 2)
-  if (before === content && id) return id
-  const fresh = crypto.randomUUID()
-  localStorage.setItem(KEY, `${content}\n${fresh}`)
-  return fresh
+  const before = readKept(KEY) as { content: string; id: string } | undefined
+  if (before?.content === content) return before.id
+  const id = crypto.randomUUID()
+  writeKept(KEY, { content, id })
+  return id
 }

@@ -1,24 +1,20 @@
 import { produce } from 'immer'
 import { useCallback, useEffect, useState } from 'react'
+import { readKept, writeKept } from '../kit/storage'
 import { useUnits } from '../kit/units'
 import { emptyDraft, type Change, type Draft, type Method } from './draft'
 import { inUnits } from './inUnits'
-import { upgrade } from './upgrade'
 
 const KEY = 'keeler.mix.draft'
 
+/** What was kept; nothing of another shape than today's. */
 function kept(): Draft | undefined {
-  let draft: unknown
-  try {
-    draft = JSON.parse(localStorage.getItem(KEY) ?? 'null')
-  } catch {
-    return undefined
-  }
-  return upgrade(draft)
+  const draft = readKept(KEY) as Draft | undefined
+  return draft?.version === emptyDraft().version ? draft : undefined
 }
 
 /** Puts a plan on the bench from elsewhere, to be found when the Mix screen opens. */
-export const keepDraft = (draft: Draft) => localStorage.setItem(KEY, JSON.stringify(draft))
+export const keepDraft = (draft: Draft) => writeKept(KEY, draft)
 
 /** The plan being typed. It outlives a reload; a first visit begins with what is offered. */
 export function useDraft(offered: Draft | undefined) {

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
-import type { Application } from './outbox'
+import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
 import styles from './treat.module.css'
 

@@ -6,7 +6,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { text } from './text'
 import styles from './treat.module.css'
-import { roundKey } from './useOutbox'
+import { roundKey } from '../outbox/useOutbox'
 
 interface Props {
   round: Schemas['RoundDay']

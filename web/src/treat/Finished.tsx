@@ -9,7 +9,7 @@ import { date } from '../kit/day'
 import { plain, tenths } from '../kit/format'
 import { text } from './text'
 import styles from './treat.module.css'
-import { roundKey } from './useOutbox'
+import { roundKey } from '../outbox/useOutbox'
 
 interface Props {
   round: Schemas['RoundDay']

@@ -3,7 +3,7 @@ import { memo } from 'react'
 import type { Schemas } from '../api/client'
 import { text } from './text'
 import styles from './treat.module.css'
-import type { Application } from './outbox'
+import type { Application } from '../outbox/outbox'
 
 interface Props {
   line: Schemas['RoundColony'][]

@@ -6,7 +6,7 @@ import { Field } from '../kit/Field'
 import { may, useStart } from '../kit/useStart'
 import { readOne } from '../kit/reader'
 import type { Amount } from './amounts'
-import type { Application } from './outbox'
+import type { Application } from '../outbox/outbox'
 import { text } from './text'
 import styles from './treat.module.css'
 

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import { plain } from '../kit/format'
 import { text } from './text'
-import type { Outbox } from './useOutbox'
+import type { Outbox } from '../outbox/useOutbox'
 
 /** What the server could not keep: it stays here with the reason until somebody has seen to it. */
 export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['RoundDay'] }) {

@@ -8,13 +8,13 @@ import { JarBar } from './JarBar'
 import { JustDone } from './JustDone'
 import { Line } from './Line'
 import { OneColony } from './OneColony'
-import type { Application, Waiting } from './outbox'
+import type { Application, Waiting } from '../outbox/outbox'
 import { Refused } from './Refused'
 import { SignalBar } from './SignalBar'
 import styles from './treat.module.css'
 import { useJar } from './useJar'
 import { useOnce } from './useOnce'
-import { useOutbox, type Outbox } from './useOutbox'
+import { useOutbox, type Outbox } from '../outbox/useOutbox'
 
 type RoundDay = Schemas['RoundDay']
 

@@ -16,7 +16,7 @@ import { SignalBar } from './SignalBar'
 import { stopWords, text } from './text'
 import styles from './treat.module.css'
 import { useJar, type Jar } from './useJar'
-import { useOutbox } from './useOutbox'
+import { useOutbox } from '../outbox/useOutbox'
 import { useCore, useRound } from './useRound'
 
 /** The round on paper, a page a yard, and its figures typed in afterwards. */

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import { Link } from 'react-router'
 import { text } from './text'
 import styles from './treat.module.css'
-import type { Outbox } from './useOutbox'
+import type { Outbox } from '../outbox/useOutbox'
 
 /** Whether all is sent, and whether this phone can go on alone: always in sight. */
 export function SignalBar({ outbox, ready }: { outbox: Outbox; ready: boolean }) {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { Schemas } from '../api/client'
 import { useKept } from '../kit/useKept'
-import type { Waiting } from './outbox'
+import type { Waiting } from '../outbox/outbox'
 
 type Round = Schemas['RoundDay']
 

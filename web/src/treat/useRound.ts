@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { client, data } from '../api/client'
 import { keepCore, loadCore, type Core } from '../core/core'
-import { roundKey } from './useOutbox'
+import { roundKey } from '../outbox/useOutbox'
 
 /** ms */
 const TOGETHER = 250

@@ -1,0 +1,35 @@
+import { client, data, Problem, type Schemas } from '../api/client'
+import type { Application, Waiting } from './outbox'
+
+/** What became of a group: told line by line, refused as a whole, or nothing is known. */
+export type Outcome =
+  | { results: Schemas['Applied'][]; told?: Pick<Schemas['Sent'], 'records' | 'batches'> }
+  | { refused: string }
+  | { lost: 'offline' | 'signed_out' }
+
+/** Sends a group of one round, or one line that corrects another. */
+export async function deliver(group: readonly Waiting[]): Promise<Outcome> {
+  const [first] = group as [Waiting]
+  try {
+    if (first.amends) {
+      const params = { path: { id: first.amends } }
+      await data(client.POST('/api/register/{id}/amend', { params, body: timed(first) }))
+      return { results: [{ id: first.id, state: 'saved' }] }
+    }
+    const params = { path: { id: first.job }, query: { day: first.day } }
+    const body = { applications: group.map(timed) }
+    const { results, ...told } = await data(client.POST('/api/jobs/{id}/applications', { params, body }))
+    return { results, told }
+  } catch (error) {
+    if (!(error instanceof Problem) || error.status >= 500) return { lost: 'offline' }
+    if (error.status === 401 || error.status === 403) return { lost: 'signed_out' }
+    return { refused: Object.values(error.faults).join(' ') || error.message }
+  }
+}
+
+/** How long ago it happened by this phone's own clock, and what that clock said. */
+const timed = (l: Waiting): Application => ({
+  ...l.application,
+  ago_s: Math.max(0, (Date.now() - l.at) / 1000),
+  phone_at: new Date(l.at).toISOString(),
+})
