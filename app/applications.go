@@ -202,15 +202,8 @@ func (d Desk) flags(v visit, in wire.Application) []string {
 	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
 		out = append(out, string(treatment.Clock))
 	}
-	capML := v.giving.CapML
-	if v.giving.Unit != "ml" {
-		capML = 0
-	}
 	if in.Kind != string(treatment.Given) {
 		return out
-	}
-	if treatment.Much(in.Amount, in.Asked, capML) {
-		out = append(out, string(treatment.TooMuch))
 	}
 	if slices.ContainsFunc(v.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
 		out = append(out, string(treatment.Again))
@@ -223,7 +216,13 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	if in.Kind != string(treatment.Given) {
 		return nil
 	}
+	heldTo := func(by wire.Dosing) {
+		if treatment.Much(in.Amount, in.Asked, by.CapML) {
+			*flags = append(*flags, string(treatment.TooMuch))
+		}
+	}
 	if in.BatchID == "" {
+		heldTo(v.giving.Dosing)
 		*flags = append(*flags, string(treatment.NoBatch))
 		return nil
 	}
@@ -239,7 +238,9 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	of := content(batch)
 	oad, formic := treatment.Actives(of.Holds, of.Amount(), in.Amount)
 	row.OADMG, row.FormicMG = float64(oad), float64(formic)
-	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.MeantMg) {
+	by := v.dosing(bareOf(batch))
+	heldTo(by)
+	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.Meant(by)) {
 		*flags = append(*flags, string(treatment.Strong))
 	}
 	if batch.State != store.IsMade && !in.ByHand {

@@ -3,6 +3,7 @@ package app
 import (
 	"cmp"
 	"context"
+	"encoding/json"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
@@ -20,7 +21,7 @@ func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) 
 	out := []wire.RoundBatch{}
 	for _, r := range rows {
 		b := d.roundBatch(r.Batch, r.Left)
-		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.giving.MeantMg)
+		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.giving.Meant(v.dosing(b.Base)))
 		out = append(out, b)
 	}
 	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
@@ -31,7 +32,7 @@ func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) 
 
 func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
 	of := content(r)
-	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Made: r.State == store.IsMade}
+	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Base: bareOf(r), Made: r.State == store.IsMade}
 	if r.State == store.Planned { // what it would be, were it mixed without the bench
 		b.OnHand.Left = wire.Round(of.Amount() + left)
 	}
@@ -42,4 +43,21 @@ func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
 		b.GPerL = s.Value
 	}
 	return b
+}
+
+// dosing is how a batch's own plan is shared out; the job's where it has none.
+func (v visit) dosing(own *wire.Recipe) wire.Dosing {
+	if own == nil {
+		return v.giving.Dosing
+	}
+	return own.Dosing()
+}
+
+// bareOf is a batch's own plan without its colonies; nil where it cannot be read.
+func bareOf(b store.Batch) *wire.Recipe {
+	var in inputs
+	if json.Unmarshal(b.Bare, &in) != nil || in.Recipe == (wire.Recipe{}) {
+		return nil
+	}
+	return &in.Recipe
 }

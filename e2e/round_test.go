@@ -309,9 +309,21 @@ func TestARound(t *testing.T) {
 	other.says("[data-register]", "amended", "the syringe leaked")
 	other.neverNaN()
 
+	// Another jar, planned with 4 mL a seam and a gun of 2 mL: the round doses by that.
+	four := 4.0
+	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Thin jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: 100},
+		Rule: wire.Rule{FullSeamML: &four}, Applicator: &wire.Applicator{Device: "gun", UnitML: 2},
+	}}})
+	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay))
+	other.byHand("No. 2 Thin jar")
+	other.click(`[data-hive="H001"]`)
+	other.click("[data-undo]")
+	other.says("[data-colony-open]", "H001", "8 mL", "4 shots", "4 mL, 140 mg of acid in a full seam") // two seams
+
 	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay + "/sheet"))
-	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held")
-	other.says("[data-dose-table]", "1 2 3", "5 10 15", "50 50 50")
+	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held", "4 mL a full seam")
+	other.says("[data-dose-table]", "1 2 3", "4 8 12", "40 44 48")
 	if n := other.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("the sheet of a yard takes %d pages", n)
 	}

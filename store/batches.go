@@ -25,6 +25,7 @@ type Batch struct {
 	ParentID        *string // where the liquor carried into a pot comes from
 	SnapshotVersion int
 	Inputs          json.RawMessage
+	Bare            json.RawMessage `gorm:"->"` // the inputs without their colonies
 	Answer          json.RawMessage
 	State           string
 	Unit            string // of its account: ml, g or pieces
@@ -138,7 +139,7 @@ const recent = 60
 func (o Operation) Pourable(ctx context.Context, method string) ([]Jar, error) {
 	var out []Jar
 	newest := o.own(ctx).Model(&Batch{}).Where("method = ? AND leftover = 0 AND voided_at IS NULL AND state IN (?, ?)", method, Planned, IsMade).
-		Select("operation_id", "id", "number", "name", "method", "created_at", "made_on", "volume_ml", "pieces", "state", "unit", "use_by").
+		Select("operation_id", "id", "number", "name", "method", "created_at", "made_on", "volume_ml", "pieces", "state", "unit", "use_by", "bare").
 		Order("created_at DESC, id").Limit(recent)
 	err := o.db.WithContext(ctx).Table("(?) batches", newest).Preload("Components").
 		Select("batches.*, COALESCE((SELECT e.left_before + e.amount FROM stock_entries e "+

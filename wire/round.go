@@ -111,7 +111,8 @@ type RoundBatch struct {
 	FormicMg     float64 `json:"formic_mg" doc:"mg in 1 mL or piece."`
 	BicarbonateG float64 `json:"bicarbonate_g,omitempty" doc:"That takes up the acid in what is left, g."`
 	OnHand       OnHand  `json:"on_hand"`
-	TooStrong    bool    `json:"too_strong,omitempty" doc:"It holds more acid than the recipe of the job means, mL for mL: its doses will be flagged."`
+	TooStrong    bool    `json:"too_strong,omitempty" doc:"It holds more acid for a seam, or in a piece, than the recipe of the job means: its doses will be flagged."`
+	Base         *Recipe `json:"base,omitempty" doc:"Its own plan, by which the round doses from it; the job's where it has none."`
 	Made         bool    `json:"made" doc:"It was finished at the bench, or said to be mixed without it. Of any other nothing is poured without saying so."`
 }
 
@@ -211,10 +212,36 @@ func ApplicationOf(raw []byte, a Application) Application {
 
 // Giving is what a round has to know of a recipe.
 type Giving struct {
-	CapML   float64 // of a dribble: at most for a colony
+	Dosing
 	MeantMg float64 // of acid in 1 mL or piece; 0 where nobody can say
 	Unit    string
 	Gear    []string
+}
+
+// Dosing is how a recipe is shared out by seams, mL; 0 where nothing says it.
+type Dosing struct{ SeamML, CapML float64 }
+
+// Dosing tells it; nothing of what cannot be read.
+func (r Recipe) Dosing() Dosing {
+	of, err := r.Core()
+	if err != nil {
+		return Dosing{}
+	}
+	return dosingOf(of)
+}
+
+func dosingOf(of method.Recipe) Dosing {
+	d := of.Dosing()
+	return Dosing{SeamML: round(d.Seam), CapML: round(d.Cap)}
+}
+
+// Meant is the acid that is meant in 1 mL or piece, mg, of what is shared out otherwise:
+// what this recipe means for a seam, spread over the mL that the other gives to one.
+func (g Giving) Meant(by Dosing) float64 {
+	if g.SeamML == 0 || by.SeamML == 0 {
+		return g.MeantMg
+	}
+	return g.MeantMg * g.SeamML / by.SeamML
 }
 
 // Giving tells it; what cannot be worked out is left out.
@@ -223,7 +250,7 @@ func (r Recipe) Giving() Giving {
 	if err != nil {
 		return Giving{Unit: method.Millilitres}
 	}
-	out := Giving{CapML: round(of.Cap()), Unit: of.Unit(), Gear: gear(of.GiveGear())}
+	out := Giving{Dosing: dosingOf(of), Unit: of.Unit(), Gear: gear(of.GiveGear())}
 	if p, err := of.Plain().Plan(); err == nil {
 		out.MeantMg = round(p.Meant())
 	}

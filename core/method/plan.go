@@ -17,8 +17,8 @@ type Recipe interface {
 	Unit() string
 	// Colonies is how many it is for; 0 where it does not say.
 	Colonies() int
-	// Cap is what a colony gets at most, mL; 0 where nothing says it.
-	Cap() chem.Millilitres
+	// Dosing is how it is shared out by seams.
+	Dosing() Dosing
 	// GiveGear is what is worn in the yard.
 	GiveGear() []mixing.Gear
 	// Orders are the orders of work that fit, by their ids; the first is the usual one.
@@ -26,6 +26,9 @@ type Recipe interface {
 	// Keepings are the rules of keeping what is made.
 	Keepings() []mixing.Keeping
 }
+
+// Dosing is mL for a full seam, and at most for a colony; 0 where nothing says it.
+type Dosing struct{ Seam, Cap chem.Millilitres }
 
 // Plan is a recipe worked out, as every method answers it.
 type Plan interface {

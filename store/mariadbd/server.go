@@ -217,14 +217,16 @@ func (s *Server) Maintenance(database string) string {
 	return "root@unix(" + s.socket + ")/" + database
 }
 
-// Database makes a further, empty database and gives its data source name; for tests.
+// Database makes a further, empty database, or empties the one of that name, and gives
+// its data source name; for tests.
 func (s *Server) Database(ctx context.Context, name string) (string, error) {
 	db, err := sql.Open("mysql", s.Maintenance(""))
 	if err != nil {
 		return "", err
 	}
 	defer func() { _ = db.Close() }()
-	for _, statement := range []string{"CREATE DATABASE `" + name + "`", "GRANT ALL ON `" + name + "`.* TO '" + user + "'@'" + loopback + "'"} {
+	db.SetMaxOpenConns(1) // what is set holds for one connection
+	for _, statement := range []string{"SET foreign_key_checks = 0", "CREATE OR REPLACE DATABASE `" + name + "`", "GRANT ALL ON `" + name + "`.* TO '" + user + "'@'" + loopback + "'"} {
 		if _, err := db.ExecContext(ctx, statement); err != nil {
 			return "", err
 		}

@@ -249,6 +249,7 @@ CREATE TABLE batches (
   created_at DATETIME(6) NOT NULL,
   snapshot_version INT NOT NULL,
   inputs JSON NOT NULL,
+  bare JSON AS (JSON_REMOVE(inputs, '$.recipe.dribble.colonies', '$.recipe.strip.colonies', '$.recipe.pad.colonies')) STORED COMMENT 'the same without colonies, which a round doses by: read at each tap',
   answer JSON NOT NULL,
   voided_at DATETIME(6) NULL,
   void_reason VARCHAR(500) NOT NULL,

@@ -36,12 +36,12 @@ func (r recipe) Colonies() int {
 	return max(len(r.of.Colonies), r.of.Size.Colonies)
 }
 
-// Cap is the rule's; of a label's own table none.
-func (r recipe) Cap() chem.Millilitres {
+// Dosing is the rule's; of a label's own table none.
+func (r recipe) Dosing() method.Dosing {
 	if r.of.Hold.Card != nil {
-		return 0
+		return method.Dosing{}
 	}
-	return r.of.Rule.Cap
+	return method.Dosing{Seam: r.of.Rule.FullSeam, Cap: r.of.Rule.Cap}
 }
 
 func (r recipe) Orders() []string {

@@ -14,7 +14,7 @@ type recipe struct{ of Request }
 func (r recipe) ready() bool { return r.of.Hold.Kind == ReadyPads }
 
 func (r recipe) Method() method.Name        { return method.Pad }
-func (r recipe) Cap() chem.Millilitres      { return 0 }
+func (r recipe) Dosing() method.Dosing      { return method.Dosing{} }
 func (r recipe) GiveGear() []mixing.Gear    { return mixing.FormicGear }
 func (r recipe) Keepings() []mixing.Keeping { return Keepings }
 

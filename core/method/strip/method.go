@@ -14,7 +14,7 @@ type recipe struct{ of Request }
 func (r recipe) Method() method.Name        { return method.Strip }
 func (r recipe) Unit() string               { return method.Pieces }
 func (r recipe) Colonies() int              { return max(len(r.of.Colonies), r.of.Size.Colonies) }
-func (r recipe) Cap() chem.Millilitres      { return 0 }
+func (r recipe) Dosing() method.Dosing      { return method.Dosing{} }
 func (r recipe) GiveGear() []mixing.Gear    { return mixing.StripGear }
 func (r recipe) Orders() []string           { return []string{Order.ID} }
 func (r recipe) Keepings() []mixing.Keeping { return Keepings }

@@ -50,7 +50,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
             <p>
               {round.gear.map((g) => docketText.gear[g] ?? g).join(' · ')}. {round.rule_worked_under}.
               {batch && ` ${text.jar(batch.number, batch.name)}.`}{' '}
-              {round.method === 'dribble' && text.sheetIntro}
+              {round.method === 'dribble' && text.sheetIntro(plain(forSeams(core, round, batch, 1)))}
             </p>
             {round.method === 'dribble' && <DoseTable round={round} core={core} from={batch} />}
             <table className={styles.sheet}>
@@ -110,6 +110,16 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
 
 const MOST_SEAMS = 12
 
+/** What a hive of one box gets for so many full seams, mL. */
+const forSeams = (core: Core, round: Schemas['RoundDay'], from: From, n: number) =>
+  amountOf(
+    core,
+    round,
+    { name: String(n), boxes: [{ kind: 'deep', frames: MOST_SEAMS, counted: n }] },
+    from,
+    false,
+  ).figure
+
 /** How much so many seams get, for what is counted out there. */
 function DoseTable({ round, core, from }: { round: Schemas['RoundDay']; core: Core; from: From }) {
   const counts = Array.from({ length: MOST_SEAMS }, (_, i) => i + 1)
@@ -126,17 +136,7 @@ function DoseTable({ round, core, from }: { round: Schemas['RoundDay']; core: Co
           <th>{text.ml}</th>
           {counts.map((n) => (
             <td key={n}>
-              <b>
-                {plain(
-                  amountOf(
-                    core,
-                    round,
-                    { name: String(n), boxes: [{ kind: 'deep', frames: MOST_SEAMS, counted: n }] },
-                    from,
-                    false,
-                  ).figure,
-                )}
-              </b>
+              <b>{plain(forSeams(core, round, from, n))}</b>
             </td>
           ))}
         </tr>

@@ -61,14 +61,14 @@ interface Known {
 const known = new WeakMap<Hive, Known>()
 
 /** Of what is given from, what bears on the amount. */
-export type From = Pick<Schemas['RoundBatch'], 'id' | 'g_per_l' | 'oad_mg'> | undefined
+export type From = Pick<Schemas['RoundBatch'], 'id' | 'g_per_l' | 'oad_mg' | 'base'> | undefined
 
-/** What a hive gets: the question put to core by the method of the round, once. */
+/** What a hive gets by the plan of what is poured, or else of the job: put to core once. */
 export function amountOf(core: Core, round: Round, hive: Hive, from: From, fromAbove: boolean): Amount {
   const batch = `${from?.id} ${from?.g_per_l}`
   const was = known.get(hive)
   if (was && was.base === round.base && was.batch === batch && was.fromAbove === fromAbove) return was.amount
-  const amount = asked(core, round.base, hive, from, fromAbove)
+  const amount = asked(core, from?.base ?? round.base, hive, from, fromAbove)
   known.set(hive, { base: round.base, batch, fromAbove, amount })
   return amount
 }

@@ -128,7 +128,7 @@ export const text = {
   reverse: 'From the other end',
 
   sheetTitle: (name: string, day: string) => `${name}, ${day}`,
-  sheetIntro: 'Tick a box for each seam. 5 mL a full seam, half a box for half a seam.',
+  sheetIntro: (ml: string) => `Tick a box for each seam. ${ml} mL a full seam, half a box for half a seam.`,
   hive: 'Hive',
   seams: 'Seams',
   gives: 'gives',
