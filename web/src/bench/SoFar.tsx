@@ -1,5 +1,6 @@
 import NativeSelect from '@mui/material/NativeSelect'
 import { useQuery } from '@tanstack/react-query'
+import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Docket, Total, Totals } from '../docket/Docket'
 import { text as docketText } from '../docket/text'
@@ -121,7 +122,7 @@ function Worn({ run }: { run: Run }) {
       {gear && (
         <details>
           <summary>{docketText.splash}</summary>
-          <p>{run.method === 'pad' ? docketText.splashFormic : docketText.splashOxalic}</p>
+          <p>{FACTS[run.method].splash}</p>
         </details>
       )}
     </div>

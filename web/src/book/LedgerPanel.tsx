@@ -1,6 +1,7 @@
 import NativeSelect from '@mui/material/NativeSelect'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { FACTS } from '../method/facts'
 import { Waiting } from '../kit/Waiting'
 import { client, data, type Schemas } from '../api/client'
 import { Vessel } from '../drawing/Vessel'
@@ -36,7 +37,7 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
       <div className={styles.standing}>
         {l.unit === 'ml' && (
           <Vessel
-            kind={batch.method === 'pad' ? 'bottle' : 'jar'}
+            kind={FACTS[batch.method].vessel ?? 'jar'}
             volume={Math.max(0, l.left)}
             taken={0}
             figure={plain(Math.round(l.left))}

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import NativeSelect from '@mui/material/NativeSelect'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
+import { FACTS, type Method, METHODS } from '../method/facts'
 import { Waiting } from '../kit/Waiting'
 import { cardsQuery } from '../kit/queries'
 import { client, data, Problem } from '../api/client'
@@ -16,7 +17,7 @@ import styles from './decide.module.css'
 import { JobDocket } from './JobDocket'
 import { JobList } from './JobList'
 import { text } from './text'
-import { fresh, METHODS, type Choice, type Method } from './choice'
+import { fresh, type Choice } from './choice'
 import { YardMatrix } from './YardMatrix'
 
 /** Decide: which colony needs what, which method fits each, on which day. */
@@ -77,7 +78,7 @@ export default function DecideScreen() {
                 value={c.under[m]}
                 onChange={(e) => set({ ...c, under: { ...c.under, [m]: e.target.value } })}
               >
-                {protocolsOf(m).map((s) => (
+                {FACTS[m].protocols.map((s) => (
                   <option key={s} value={s}>
                     {text.protocols[s]}
                   </option>
@@ -136,10 +137,3 @@ export default function DecideScreen() {
     </div>
   )
 }
-
-const protocolsOf = (m: Method) =>
-  m === 'dribble'
-    ? ['', 'winter', 'winter-tight', 'winter-loose', 'in-season']
-    : m === 'strip'
-      ? ['', 'strips']
-      : ['', 'formic', 'formic-bottle']

@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button'
 import { memo } from 'react'
 import { Link } from 'react-router'
+import { type Method, METHODS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { MiteGauge } from '../drawing/MiteGauge'
 import { Verdict } from '../drawing/Verdict'
 import styles from './decide.module.css'
-import { METHODS, type Method } from './choice'
 import { text } from './text'
 import { Windows } from './Windows'
 

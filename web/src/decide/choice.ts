@@ -1,9 +1,5 @@
+import { type Method, METHODS } from '../method/facts'
 import type { Schemas } from '../api/client'
-
-export type Method = Schemas['SaveJob']['method']
-
-/** The methods, in the order of a row's cells. */
-export const METHODS: readonly Method[] = ['dribble', 'strip', 'pad']
 
 /** What the keeper has chosen so far; it outlives a reload. */
 export interface Choice {
@@ -24,7 +20,7 @@ export interface Choice {
 export const fresh = (day: string): Choice => ({
   day,
   people: '1',
-  method: 'dribble',
+  method: METHODS[0]!,
   under: { dribble: '', strip: '', pad: '' },
   ticked: [],
   name: '',

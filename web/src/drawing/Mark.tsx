@@ -9,9 +9,6 @@ const SHAPES: Record<Method, ReactNode> = {
   pad: <rect fill="var(--pad)" x="2" y="5" width="18" height="18" rx="5" />,
 }
 
-/** The methods, in the order in which they are offered. */
-export const MARKS = Object.keys(SHAPES) as Method[]
-
 /** A method's mark: always its shape and its colour together. */
 export function Mark({ method }: { method: Method }) {
   return (

@@ -1,7 +1,8 @@
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
-import { Mark, MARKS } from '../drawing/Mark'
-import type { Method } from './draft'
+import { METHODS } from './facts'
+import { Mark } from '../drawing/Mark'
+import type { Method } from './kind'
 import styles from './method.module.css'
 import { text } from './text'
 
@@ -18,7 +19,7 @@ export function MethodPicker({ method, onChoose }: { method: Method; onChoose: (
         if (chosen !== null) onChoose(chosen)
       }}
     >
-      {MARKS.map((m) => (
+      {METHODS.map((m) => (
         <ToggleButton key={m} value={m} data-choose={m}>
           <Mark method={m} />
           {text.methods[m]}

@@ -1,3 +1,4 @@
+import { type Method, METHODS } from './facts'
 import type { Schemas } from '../api/client'
 import type { System } from '../kit/format'
 import * as dribble from './dribble/draft'
@@ -7,8 +8,6 @@ import type { Edit } from '../kit/edit'
 import { given, typed } from '../kit/reader'
 import * as pad from './pad/draft'
 import * as strip from './strip/draft'
-
-export type Method = Schemas['BatchSummary']['method']
 
 /**
  * A plan as it is being typed: every figure is the text that was typed, so that
@@ -36,7 +35,7 @@ export type Change<T = Draft> = Edit<T>
 
 export const emptyDraft = (): Draft => ({
   version: 2,
-  method: 'dribble',
+  method: METHODS[0]!,
   units: 'metric',
   place: '',
   rule: '',
@@ -52,8 +51,8 @@ export const emptyDraft = (): Draft => ({
 /** A draft from a kept or offered recipe, in metric units. */
 export function adopt(recipe: Schemas['Recipe'], place: string, rule = ''): Draft {
   const d = { ...emptyDraft(), place, rule }
-  const shared = recipe.dribble ?? recipe.strip ?? recipe.pad
-  d.method = recipe.dribble ? 'dribble' : recipe.strip ? 'strip' : 'pad'
+  d.method = METHODS.find((m) => recipe[m]) ?? d.method
+  const shared = recipe[d.method]
   d.colonies = adoptColonies(shared?.colonies)
   d.balance = given(shared?.balance_g, '0.1')
   d.capacity = typed(shared?.balance_capacity_g)

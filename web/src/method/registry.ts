@@ -1,7 +1,7 @@
 import { lazy, type ComponentType } from 'react'
 import type { Schemas } from '../api/client'
 import { DribbleMix } from './dribble/Mix'
-import type { Method } from './draft'
+import type { Method } from './kind'
 import type { Workplace } from './Frame'
 
 export interface MethodParts {
@@ -18,7 +18,7 @@ const padKept = () => import('./pad/Kept')
 const dribbleKept = () => import('./dribble/Kept')
 
 /** What each method puts on the shared screens. The first view brings the dribble with it. */
-export const METHODS: Record<Method, MethodParts> = {
+export const PARTS: Record<Method, MethodParts> = {
   dribble: {
     Mix: DribbleMix,
     Docket: lazy(async () => ({ default: (await dribbleKept()).KeptDocket })),

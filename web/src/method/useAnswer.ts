@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useQuery } from '@tanstack/react-query'
 import { useRef } from 'react'
 import { Problem } from '../api/client'
-import type { Method } from './draft'
+import type { Method } from './kind'
 import type { Reading } from '../kit/reader'
 
 /** What the Mix screen knows of the plan at hand. */

@@ -2,8 +2,9 @@ import { produce } from 'immer'
 import { useCallback, useEffect, useState } from 'react'
 import { readKept, writeKept } from '../kit/storage'
 import { useUnits } from '../kit/units'
-import { emptyDraft, type Change, type Draft, type Method } from './draft'
+import { emptyDraft, type Change, type Draft } from './draft'
 import { inUnits } from './inUnits'
+import type { Method } from './kind'
 
 const KEY = 'keeler.mix.draft'
 

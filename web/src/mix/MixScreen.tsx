@@ -1,14 +1,14 @@
 import { Suspense } from 'react'
 import type { Schemas } from '../api/client'
 import { adopt } from '../method/draft'
-import { METHODS } from '../method/registry'
+import { PARTS } from '../method/registry'
 import { text } from '../method/text'
 import { useDraft } from '../method/useDraft'
 
 /** Mix: what to weigh for these hives, and what each gets, by the method chosen. */
 export function MixScreen({ start }: { start: Schemas['Start'] }) {
   const bench = useDraft(start.draft && adopt(start.draft, start.place ?? ''))
-  const { Mix } = METHODS[bench.draft.method]
+  const { Mix } = PARTS[bench.draft.method]
   return (
     <Suspense fallback={<p style={{ padding: 24 }}>{text.waiting}</p>}>
       <Mix start={start} {...bench} />

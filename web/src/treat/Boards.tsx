@@ -1,7 +1,7 @@
 import { Board } from '../drawing/Board'
 import { plain } from '../kit/format'
 import { adoptColonies } from '../hive/request'
-import type { Amount, Hive } from './amounts'
+import type { Amount, Hive } from '../method/amount'
 import { text } from './text'
 import styles from './treat.module.css'
 

@@ -1,5 +1,5 @@
 import { plain } from '../kit/format'
-import type { Amount } from './amounts'
+import type { Amount } from '../method/amount'
 import { text } from './text'
 import styles from './treat.module.css'
 

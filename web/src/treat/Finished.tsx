@@ -2,6 +2,7 @@ import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { FACTS } from '../method/facts'
 import { client, data, type Schemas } from '../api/client'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
@@ -27,7 +28,7 @@ export function Finished({ round, batch, left, onBack }: Props) {
       data(client.POST('/api/batches/{id}/entries', { params: { path: { id: batch?.id ?? '' } }, body })),
     () => void queries.invalidateQueries({ queryKey: roundKey(round.job_id, round.day) }),
   )
-  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
+  const unit = batch?.on_hand.unit === 'pieces' ? FACTS[round.method].pieces(left) : text.ml
   return (
     <section className={styles.colony} data-finished>
       <h1>{text.finished}</h1>

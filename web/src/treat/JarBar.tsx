@@ -2,6 +2,7 @@ import Button from '@mui/material/Button'
 import NativeSelect from '@mui/material/NativeSelect'
 import { memo } from 'react'
 import { Link } from 'react-router'
+import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Vessel } from '../drawing/Vessel'
 import { plain, tenths } from '../kit/format'
@@ -18,12 +19,13 @@ interface Props {
 /** The jar: what is left in it, how far that goes, and what to mind about it. */
 export const JarBar = memo(function JarBar({ round, jar, lasts }: Props) {
   const { batch, left, unsaid } = jar
-  const unit = batch?.on_hand.unit === 'pieces' ? text.pieces(round.method, left) : text.ml
+  const { vessel } = FACTS[round.method]
+  const unit = batch?.on_hand.unit === 'pieces' ? FACTS[round.method].pieces(left) : text.ml
   return (
     <section className={styles.jar} data-jar>
-      {round.method !== 'strip' && (
+      {vessel && (
         <Vessel
-          kind={round.method === 'pad' ? 'bottle' : 'jar'}
+          kind={vessel}
           volume={unsaid ? 0 : Math.max(0, left)}
           taken={0}
           figure={unsaid ? '–' : plain(Math.round(left))}

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import { memo } from 'react'
+import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { text } from './text'
 import styles from './treat.module.css'
@@ -46,7 +47,7 @@ export const Line = memo(function Line({ line, at, method, records, onGo, onTurn
         })}
       </ol>
       <p>
-        {method === 'pad' && <span className="quiet">{text.wind} </span>}
+        {FACTS[method].fumes && <span className="quiet">{text.wind} </span>}
         <Button size="small" onClick={onTurn}>
           {text.reverse}
         </Button>

@@ -1,9 +1,11 @@
 import Button from '@mui/material/Button'
 import { useState } from 'react'
+import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import type { Core } from '../core/core'
 import { text as docketText } from '../docket/text'
-import { amountOf, type Hive } from './amounts'
+import { type Hive } from '../method/amount'
+import { amountOf } from '../method/amounts'
 import { Boards } from './Boards'
 import { Done } from './Done'
 import { Extras } from './Extras'
@@ -43,7 +45,7 @@ export function OneColony(props: Props) {
   const [against, setAgainst] = useState<string>()
   const amount = amountOf(core, round, hive, jar.batch, fromAbove)
   const cameOut = records.some((r) => r.kind === 'out')
-  const takesOut = (colony.in_hive ?? 0) > 0 && round.method !== 'dribble' && !cameOut
+  const takesOut = (colony.in_hive ?? 0) > 0 && FACTS[round.method].stays && !cameOut
   const done = records.some((r) => r.kind !== 'out' || round.out)
   const stopped = (colony.stop?.length ?? 0) > 0 && against === undefined
   const write = (what: Partial<Application>) => {
@@ -63,7 +65,8 @@ export function OneColony(props: Props) {
     })
     setOther(false)
   }
-  const joint = round.method === 'dribble' && hive.boxes.filter((b) => b.seams?.some((s) => s > 0)).length > 1
+  const joint =
+    FACTS[round.method].bySeams && hive.boxes.filter((b) => b.seams?.some((s) => s > 0)).length > 1
   return (
     <section
       className={place[0] % 2 === 0 ? `${styles.colony} ${styles.even}` : styles.colony}
@@ -125,7 +128,7 @@ export function OneColony(props: Props) {
                 onClick={() => write({ amount: amount.figure, boxes: amount.boxes })}
                 data-given
               >
-                {round.method === 'strip' ? text.placed : text.given}
+                {FACTS[round.method].placed ? text.placed : text.given}
               </Button>
             </div>
           )}

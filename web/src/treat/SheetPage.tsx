@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button'
 import { Fragment, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { FACTS } from '../method/facts'
 import { Waiting } from '../kit/Waiting'
 import type { Schemas } from '../api/client'
 import type { Core } from '../core/core'
@@ -9,7 +10,8 @@ import { day as written } from '../kit/day'
 import { useKept } from '../kit/useKept'
 import { plain } from '../kit/format'
 import { readOne } from '../kit/reader'
-import { amountOf, type From } from './amounts'
+import { type From } from '../method/amount'
+import { amountOf } from '../method/amounts'
 import { JarChoice } from './JarBar'
 import { standing } from './Round'
 import { SignalBar } from './SignalBar'
@@ -33,6 +35,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
   const yards = [...new Map(round.colonies.map((c) => [c.yard_id, c.yard])).entries()]
   const jar = useJar(round, [])
   const batch = jar.unsaid ? undefined : jar.batch
+  const { bySeams } = FACTS[round.method]
   return (
     <main className={styles.page} data-sheet>
       <div className="no-print">
@@ -50,9 +53,9 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
             <p>
               {round.gear.map((g) => docketText.gear[g] ?? g).join(' · ')}. {round.rule_worked_under}.
               {batch && ` ${text.jar(batch.number, batch.name)}.`}{' '}
-              {round.method === 'dribble' && text.sheetIntro(plain(forSeams(core, round, batch, 1)))}
+              {bySeams && text.sheetIntro(plain(forSeams(core, round, batch, 1)))}
             </p>
-            {round.method === 'dribble' && <DoseTable round={round} core={core} from={batch} />}
+            {bySeams && <DoseTable round={round} core={core} from={batch} />}
             <table className={styles.sheet}>
               <thead>
                 <tr>

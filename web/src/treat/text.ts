@@ -1,9 +1,7 @@
+import { FACTS, type Method } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { date } from '../kit/day'
 import { plain } from '../kit/format'
-
-const STRIPS = (n: number) => (n === 1 ? 'strip' : 'strips')
-const PADS = (n: number) => (n === 1 ? 'pad' : 'pads')
 
 /** Every word of the round. */
 export const text = {
@@ -28,14 +26,8 @@ export const text = {
   position: (n: number, all: number) => `${n} of ${all}`,
   seamsNow: 'Tap a gap as you see it',
   ml: 'mL',
-  draw: (figures: string) => `draw ${figures}`,
   mixFirst: 'No batch is finished for it.',
   toMix: 'Mix one first',
-  strips: STRIPS,
-  pieces: (method: string, n: number) => (method === 'pad' ? PADS(n) : STRIPS(n)),
-  pads: PADS,
-  asked: (asked: string, given: string) => `${asked} asked, ${given} given: the cap`,
-  eachSeam: (ml: string, mg: string) => `${ml} mL${mg && `, ${mg} mg of acid`} in a full seam`,
   boxes: (parts: string) => `bottom first: ${parts}`,
   box: (n: number, amount: string) => `box ${n} ${amount}`,
   open: 'Open the boxes',
@@ -151,11 +143,11 @@ export const text = {
 }
 
 /** What a line says was done, in a few words. */
-export function wordsOf(method: string, r: Schemas['Application']) {
+export function wordsOf(method: Method, r: Schemas['Application']) {
   if (r.kind === 'out') return text.tookOut(r.came ?? 0, r.missing ?? 0)
   if (r.kind !== 'given') return text.skipped
   const amount = r.amount ?? 0
-  const unit = r.unit === 'pieces' || method === 'strip' ? text.pieces(method, amount) : text.ml
+  const unit = r.unit === 'pieces' || !FACTS[method].vessel ? FACTS[method].pieces(amount) : text.ml
   return `${plain(amount)} ${unit}`
 }
 

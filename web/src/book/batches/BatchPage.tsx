@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { Waiting } from '../../kit/Waiting'
 import { client, data, type Schemas } from '../../api/client'
 import { adopt } from '../../method/draft'
-import { METHODS } from '../../method/registry'
+import { PARTS } from '../../method/registry'
 import { keepDraft } from '../../method/useDraft'
 import { three } from '../../kit/format'
 import { Asking } from '../../kit/Asking'
@@ -38,7 +38,7 @@ function Whole({ batch }: { batch: Batch }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [draftPlace = ''] = batch.name.split(',')
-  const { Docket, Boards } = METHODS[batch.method]
+  const { Docket, Boards } = PARTS[batch.method]
   const voiding = useMutation({
     mutationFn: (reason: string) =>
       data(client.POST('/api/batches/{id}/void', { params: { path: { id: batch.id } }, body: { reason } })),

@@ -2,8 +2,9 @@ import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { Fragment, useState } from 'react'
 import { Link } from 'react-router'
+import { METHODS } from '../../method/facts'
 import { client, data, type Schemas } from '../../api/client'
-import { Mark, MARKS } from '../../drawing/Mark'
+import { Mark } from '../../drawing/Mark'
 import { Faults } from '../../kit/faults'
 import { Field } from '../../kit/Field'
 import { Said } from '../../kit/Said'
@@ -44,7 +45,7 @@ export function Lines({ lines, group, amends }: { lines: Line[]; group: string; 
 
 function One({ line, amends }: { line: Line; amends: boolean }) {
   const [open, setOpen] = useState(false)
-  const method = MARKS.find((m) => m === line.method)
+  const method = METHODS.find((m) => m === line.method)
   const acids = [
     line.oad_mg ? text.oad(plain(Math.round(line.oad_mg))) : '',
     line.formic_mg ? text.formic(plain(Math.round(line.formic_mg))) : '',

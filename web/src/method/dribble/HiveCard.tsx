@@ -1,6 +1,7 @@
 import { memo } from 'react'
+import { withDoses } from './gaps'
 import type { Schemas } from '../../api/client'
-import { Board, type BoardGap } from '../../drawing/Board'
+import { Board } from '../../drawing/Board'
 import { plain, seams as fraction, tenths } from '../../kit/format'
 import type { Change } from '../draft'
 import type { DraftColony } from '../../hive/hive'
@@ -62,13 +63,4 @@ function handling(dose: Schemas['ColonyDose'], device: Device) {
   ]
     .filter(Boolean)
     .join(' · ')
-}
-
-/** Under each gap its mL; a dot for none, nothing while it is not known. */
-export function withDoses(gaps: BoardGap[], dose: Schemas['BoxDose'] | undefined): BoardGap[] {
-  const known = dose?.gaps.length === gaps.length ? dose.gaps : undefined
-  return gaps.map((g, i) => {
-    const ml = known?.[i]?.ml
-    return { ...g, figure: ml === undefined ? '' : ml > 0 ? plain(ml) : '·' }
-  })
 }

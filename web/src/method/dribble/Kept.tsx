@@ -4,7 +4,7 @@ import { keptSlip } from '../docketProps'
 import { KeptHives } from '../../hive/KeptHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
-import { withDoses } from './HiveCard'
+import { withDoses } from './gaps'
 import { DribbleDocket } from './Docket'
 import { text } from './text'
 

@@ -142,4 +142,7 @@ export const text = {
   left: (amount: string) => `${amount} left of what you hold`,
   missing: (amount: string) => `${amount} more is needed than you hold`,
   leftUnits: { crystals: 'g', packet: 'packets', tablets: 'tablets', ready_mix: 'mL', ready_to_use: 'mL' },
+  drawUp: (figures: string) => `draw ${figures}`,
+  eachSeam: (ml: string, mg: string) => `${ml} mL${mg && `, ${mg} mg of acid`} in a full seam`,
+  capGiven: (asked: string, given: string) => `${asked} asked, ${given} given: the cap`,
 } as const

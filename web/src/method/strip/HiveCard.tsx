@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import { memo } from 'react'
+import { withStrips } from './gaps'
 import type { Schemas } from '../../api/client'
 import { Board, type BoardGap, type Touch } from '../../drawing/Board'
 import { seams as fraction, three } from '../../kit/format'
@@ -85,21 +86,6 @@ const footOf = (row: Row) =>
   [text.reasons[row.reason ?? ''], row.strips > 0 && text.acidIn(three(row.oad_g ?? 0))]
     .filter(Boolean)
     .join(' · ')
-
-/** The strips of an answer in the gaps of a board. */
-export function withStrips(
-  gaps: BoardGap[],
-  box: Schemas['StripBox'] | undefined,
-  carrier: Carrier,
-): BoardGap[] {
-  const known = box?.gaps.length === gaps.length ? box.gaps : undefined
-  return gaps.map((gap, i) => {
-    const k = known?.[i]
-    const g = { ...gap, figure: k?.strip ? String(i + 1) : '' }
-    if (k?.strip) return { ...g, hung: carrier === 'sponge' ? 'sponge' : k.through ? 'through' : 'strip' }
-    return k?.from_above ? { ...g, hung: 'from_above' } : g
-  })
-}
 
 function touchOf(
   marks: Marks,

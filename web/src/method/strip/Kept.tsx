@@ -3,7 +3,7 @@ import { keptSlip } from '../docketProps'
 import { KeptHives } from '../../hive/KeptHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
-import { withStrips } from './HiveCard'
+import { withStrips } from './gaps'
 import { StripDocket } from './Docket'
 import { text } from './text'
 
