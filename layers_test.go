@@ -5,8 +5,10 @@ import (
 	"go/parser"
 	"go/token"
 	"io/fs"
+	"os"
 	"os/exec"
 	"path/filepath"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
@@ -82,3 +84,39 @@ func TestCoreAsksNoClock(t *testing.T) {
 }
 
 func under(path, root string) bool { return path == root || strings.HasPrefix(path, root+"/") }
+
+// What a comment cites as its source is a section of the page of sources, and each
+// section is cited.
+func TestSourcesAreThere(t *testing.T) {
+	page, err := os.ReadFile("docs/sources.md")
+	if err != nil {
+		t.Fatal(err)
+	}
+	cited := map[string]bool{}
+	for _, m := range regexp.MustCompile(`(?m)^## (.+)$`).FindAllStringSubmatch(string(page), -1) {
+		cited[m[1]] = false
+	}
+	citation := regexp.MustCompile(`docs/sources\.md, ([A-Z][a-z]+(?: [a-z]+)*)`)
+	err = filepath.WalkDir("core", func(path string, entry fs.DirEntry, err error) error {
+		if err != nil || entry.IsDir() {
+			return err
+		}
+		text, err := os.ReadFile(path)
+		one := strings.ReplaceAll(string(text), "\n// ", " ")
+		for _, m := range citation.FindAllStringSubmatch(one, -1) {
+			if _, there := cited[m[1]]; !there {
+				t.Errorf("%s cites %q", path, m[1])
+			}
+			cited[m[1]] = true
+		}
+		return err
+	})
+	if err != nil || len(cited) < 8 {
+		t.Errorf("%d sections, %v", len(cited), err)
+	}
+	for section, is := range cited {
+		if !is && section != "Protection" {
+			t.Errorf("nothing cites %q", section)
+		}
+	}
+}

@@ -7,7 +7,7 @@ import "time"
 type Span struct{ FromMonth, FromDay, ToMonth, ToDay int }
 
 // DeepCluster is when colonies at a latitude sit so deep in the winter cluster that a
-// queen that has stopped does not begin again (REFERENCE §9). The zero Span: never.
+// queen that has stopped does not begin again (docs/sources.md, Brood and mites). The zero Span: never.
 func DeepCluster(latitude float64) Span {
 	var s Span
 	switch north := max(latitude, -latitude); {

@@ -2,7 +2,7 @@ package calendar
 
 import "testing"
 
-// REFERENCE §9: north of 50° 1 December to 10 January, 42° to 50° 10 December to 5
+// docs/sources.md: north of 50° 1 December to 10 January, 42° to 50° 10 December to 5
 // January, elsewhere never; in the south six months later.
 func TestDeepCluster(t *testing.T) {
 	for _, c := range []struct {

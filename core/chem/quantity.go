@@ -1,6 +1,8 @@
 // Package chem holds the chemistry of the bench: quantities, strengths and
 // their bases, densities, solubility and neutralising. SI-derived units inside;
 // kitchen units exist only where people read and type.
+//
+// Its tables and molar masses are those of docs/sources.md, Substances.
 package chem
 
 type (

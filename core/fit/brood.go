@@ -2,7 +2,7 @@ package fit
 
 import "keeler/core/calendar"
 
-// How long an inspection without sealed brood holds, in days (REFERENCE §9): eggs
+// How long an inspection without sealed brood holds, in days (docs/sources.md, Brood and mites): eggs
 // are capped on day 9 and may be three days old; of larvae that were there, or were not
 // looked for, some may be capped the next day.
 const (

@@ -69,7 +69,7 @@ const (
 // How long what stays is in the hive.
 var stripDays, padDays = treatment.UsualDays[method.Strip], treatment.UsualDays[method.Pad]
 
-// Protocols are the established conditions (REFERENCE §3 to §5). The first of a
+// Protocols are the established conditions (docs/sources.md). The first of a
 // method and half-year is the default.
 var Protocols = []Conditions{
 	{ID: "winter", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 0, MaxC: 10, BestLowC: 3, BestHighC: 8, FromHour: 8, ToHour: 16},

@@ -7,7 +7,7 @@ import (
 	"keeler/core/method"
 )
 
-// What was given before, in days (REFERENCE §3, §9).
+// What was given before, in days (docs/sources.md, After one another).
 const (
 	// periodLeast is how far a broodless period reaches back at least.
 	periodLeast = 42

@@ -8,7 +8,7 @@ import (
 	"keeler/core/treatment"
 )
 
-// A year of one colony, as a keeper of REFERENCE §3 to §5 would judge it: what is
+// A year of one colony, as a keeper by docs/sources.md would judge it: what is
 // looked at the day before, the weather of the season, and one thing amiss.
 func TestYear(t *testing.T) {
 	on := func(month, day int) calendar.Day { return calendar.Of(2026, month, day) }

@@ -2,7 +2,7 @@ package fit
 
 import "keeler/core/calendar"
 
-// Pace is the seconds that a crew takes for one colony (REFERENCE §3): half a
+// Pace is the seconds that a crew takes for one colony (docs/sources.md, Dribble): half a
 // minute for three, 1½ minutes alone, a minute for two, which lies between; a
 // hive of several boxes takes as much longer as 2½ minutes are than 1½.
 func Pace(people, boxes int) float64 {

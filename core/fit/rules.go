@@ -12,7 +12,7 @@ type Rule struct {
 	weigh func(Case) (Reason, bool)
 }
 
-// Rules are all considerations (REFERENCE §3 to §6, §9).
+// Rules are all considerations (docs/sources.md).
 var Rules = []Rule{
 	{"past its day", nil, overdue},
 	{"in another job", nil, inJob},

@@ -16,7 +16,7 @@ type Thresholds [calendar.Seasons]Threshold
 
 // Trade is the trade's rule: 3 per 100 bees, 2 in spring; on the board 1 a day in
 // midwinter. In the other seasons there is no agreed threshold for the board, and none is
-// made up here: see BoardOver.
+// made up here: see BoardOver. Source: docs/sources.md, Brood and mites.
 var Trade = Thresholds{
 	calendar.Winter:      {Wash: 3, Board: 1},
 	calendar.Spring:      {Wash: 2},

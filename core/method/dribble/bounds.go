@@ -8,7 +8,7 @@ import (
 	"keeler/core/hive"
 )
 
-// Bounds of a dribble (REFERENCE §9). Outside the usual span of OAD in a full seam
+// Bounds of a dribble (docs/sources.md, Bounds). Outside the usual span of OAD in a full seam
 // a dose is unlikely to work or hard on bees; beyond the last figures it is refused.
 const (
 	SeamLow  chem.Milligrams = 110

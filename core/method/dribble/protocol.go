@@ -14,6 +14,7 @@ type Protocol struct {
 // Protocols is the table of established recipes, weakest first. Adding a protocol
 // is one entry here, its words in the interface and a row in its test.
 // The half-litre packet is 35 g of powder with 89 % OAD; its filler counts as sugar.
+// Source: docs/sources.md, Strength.
 var Protocols = []Protocol{
 	{"mild", chem.Syrup{OAD: 30, Water: 600, Sugar: 600}},
 	{"label-litre", chem.Syrup{OAD: 35, Water: 600, Sugar: 600}},

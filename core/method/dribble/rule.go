@@ -12,15 +12,15 @@ type Rule struct {
 	Flat     chem.Millilitres // over 0: every full-size colony gets this, whatever its seams
 	NucFlat  chem.Millilitres // over 0: every nuc gets this; otherwise by seam
 	// FromAbove: boxes are not parted, and the topmost one with bees is dosed by its
-	// own seams; those below are not reached. Source: one protocol cracks the boxes of
-	// a cluster that spans the joint, another treats from above so as not to break it.
+	// own seams; those below are not reached. Source: docs/sources.md, Dribble.
 	FromAbove bool
 	// Label: the figures are a label's. Its doses are never rounded up, and they are
 	// refused beyond sense but not warned about.
 	Label bool
 }
 
-// DefaultRule is 5 mL a full seam and at most 50 mL a colony.
+// DefaultRule is 5 mL a full seam and at most 50 mL a colony. Source: docs/sources.md,
+// Dribble.
 var DefaultRule = Rule{FullSeam: 5, Cap: 50}
 
 func (r Rule) check(path string, l *fault.List) {

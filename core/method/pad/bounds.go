@@ -6,7 +6,7 @@ import (
 	"keeler/core/chem"
 )
 
-// bounds of pure formic acid in a brood box (REFERENCE §9): warned above, refused above.
+// bounds of pure formic acid in a brood box (docs/sources.md, Bounds): warned above, refused above.
 type bounds struct{ warn, most chem.Grams }
 
 var (

@@ -60,7 +60,8 @@ type Protocol struct {
 
 // Protocols is the table of established ways. Adding one is one entry here, its
 // words in the interface and a row in its test. By day it is the middle of what
-// is aimed at: 15 to 20 g for one box, 20 to 25 g for two.
+// is aimed at: 15 to 20 g for one box, 20 to 25 g for two. Source: docs/sources.md,
+// Formic acid.
 var Protocols = []Protocol{
 	{"floor-sheet", Rule{Per: PerColony, ML: 30, At: 0.60, From: Below, Visits: 4, Apart: 7}, 4, 4, 7},
 	{"sponge-above", Rule{Per: PerComb, ML: 2, At: 0.60, From: Above, Visits: 4, Apart: 5}, 3, 4, 7},

@@ -9,7 +9,7 @@ import (
 )
 
 // bounds of OAD in a brood box and in a colony: warned above, refused above
-// (REFERENCE §9). They hold whatever liquor the pieces took up.
+// (docs/sources.md, Bounds). They hold whatever liquor the pieces took up.
 type bounds struct{ warnBox, mostBox, warnColony, mostColony chem.Grams }
 
 var (

@@ -24,7 +24,8 @@ type Number struct {
 	Most   int     // at most so many a box; 0 for no limit
 }
 
-// DefaultNumber is 1 strip to 2½ frames of bees, up to 4 a box.
+// DefaultNumber is 1 strip to 2½ frames of bees, up to 4 a box. Source: docs/sources.md,
+// Strips.
 var DefaultNumber = Number{By: PerBees, Frames: 2.5, Most: 4}
 
 // SpongesPerBox is the usual number of sponges for a brood box.

@@ -36,7 +36,8 @@ type Protocol struct {
 
 // Protocols is the table of established recipes, weakest first. Adding one is one
 // entry here, its words in the interface and a row in its test. A pot of the
-// first does 60 to 70 strips, so that 20 g a strip leaves a little over.
+// first does 60 to 70 strips, so that 20 g a strip leaves a little over. Source:
+// docs/sources.md, Strips.
 var Protocols = []Protocol{
 	{"two-to-three", Recipe{OAD: 500, Volume: 750}, Fibre, UsualUptake},
 	{"one-to-one", Recipe{OAD: 500, Glycerol: 500}, Sponge, 0},
@@ -44,9 +45,6 @@ var Protocols = []Protocol{
 
 // DefaultProtocol is the protocol a new plan starts from.
 const DefaultProtocol = "two-to-three"
-
-// UsualUptake is what a fibre strip takes up, to start from.
-const UsualUptake chem.Grams = 20
 
 // MostUptake is what a fibre strip takes up at most in the trade's pot: more
 // would leave nothing over.
