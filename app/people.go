@@ -180,7 +180,7 @@ func digest(token string) string {
 
 // SignOutEverywhere voids all sessions of the member.
 func (d Desk) SignOutEverywhere(ctx context.Context) error {
-	_, err := d.app.store.People().SetPassword(ctx, d.who.User, "")
+	_, err := d.app.store.People().VoidSessions(ctx, d.who.User)
 	return err
 }
 

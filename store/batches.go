@@ -181,7 +181,7 @@ func (o Operation) VoidBatch(ctx context.Context, id, reason string, at time.Tim
 		return err
 	}
 	return o.own(ctx).Model(&Batch{}).Where("id = ? AND voided_at IS NULL", id).
-		Updates(map[string]any{"voided_at": at, "void_reason": reason}).Error
+		Updates(Batch{VoidedAt: &at, VoidReason: reason}).Error
 }
 
 // NameOperation gives the operation its name.

@@ -71,7 +71,7 @@ func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Tim
 		return err
 	}
 	return o.own(ctx).Model(&MiteCount{}).Where("id = ? AND voided_at IS NULL", id).
-		Updates(map[string]any{"voided_at": at, "void_reason": reason}).Error
+		Updates(MiteCount{VoidedAt: &at, VoidReason: reason}).Error
 }
 
 // Thresholds are the operation's own, where it has any.

@@ -70,7 +70,8 @@ func (o Operation) AddCard(ctx context.Context, c *LabelCard) error {
 
 // ChangeCard writes a card over the version that it carries.
 func (o Operation) ChangeCard(ctx context.Context, c LabelCard) error {
-	return o.change(ctx, &LabelCard{}, c.ID, c.Version, map[string]any{"name": c.Name, "method": c.Method, "content": c.Content})
+	c.Version++
+	return o.change(ctx, &c, c.ID, c.Version, "name", "method", "content")
 }
 
 // SaveJob writes a job with its colonies, all or nothing; created is false when
@@ -107,7 +108,7 @@ func (o Operation) Job(ctx context.Context, id string) (Job, error) {
 
 // EndJob closes a job; ErrStale when it was closed already.
 func (o Operation) EndJob(ctx context.Context, id, how string, on time.Time) error {
-	done := o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(map[string]any{"ended_on": on, "ended_how": how})
+	done := o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(Job{EndedOn: &on, EndedHow: how})
 	if done.Error == nil && done.RowsAffected == 0 {
 		return ErrStale
 	}

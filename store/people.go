@@ -132,18 +132,27 @@ func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Ti
 	return operation, err
 }
 
-// SetPassword gives a user another password and voids all sessions; an empty
-// hash leaves the password as it is.
+// SetPassword voids all sessions of a user and gives another password, in this order: cut
+// short between the two, nobody stays in by the old one.
 func (p People) SetPassword(ctx context.Context, user uint64, hash string) (epoch int, err error) {
-	change := map[string]any{"epoch": gorm.Expr("epoch + 1")}
-	if hash != "" {
-		change["password_hash"] = hash
+	epoch, err = p.VoidSessions(ctx, user)
+	if err == nil {
+		err = p.user(ctx, user).Update("password_hash", hash).Error
 	}
-	if err := p.db.WithContext(ctx).Model(&User{}).Where("id = ?", user).Updates(change).Error; err != nil {
+	return epoch, err
+}
+
+// VoidSessions signs a user out everywhere.
+func (p People) VoidSessions(ctx context.Context, user uint64) (epoch int, err error) {
+	if err := p.user(ctx, user).Update("epoch", gorm.Expr("epoch + 1")).Error; err != nil {
 		return 0, err
 	}
 	u, err := first[User](p.db.WithContext(ctx).Where("id = ?", user))
 	return u.Epoch, err
+}
+
+func (p People) user(ctx context.Context, id uint64) *gorm.DB {
+	return p.db.WithContext(ctx).Model(&User{}).Where("id = ?", id)
 }
 
 // Failures counts the failed tries since a time, for a login and for an address.

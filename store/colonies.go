@@ -1,0 +1,189 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"gorm.io/gorm/clause"
+)
+
+// Colony is the bees of one hive.
+type Colony struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ID          string `gorm:"primaryKey"`
+	YardID      string
+	Name        string
+	Position    int
+	Nuc         bool
+	ForHoney    bool
+	Queen       string
+	QueenOn     *time.Time
+	Notes       string
+	Version     int
+	StartedOn   time.Time
+	EndedOn     *time.Time
+	EndReason   string
+	CreatedAt   time.Time
+	Boxes       []ColonyBox `gorm:"foreignKey:OperationID,ColonyID;references:OperationID,ID"`
+}
+
+// ColonyBox is a box of a hive, from the floor up; Slots has a letter a place.
+type ColonyBox struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	ColonyID    string `gorm:"primaryKey"`
+	Position    int    `gorm:"primaryKey;autoIncrement:false"`
+	Kind        string
+	Slots       string
+}
+
+// Colonies lists all living colonies in stand order with their boxes.
+func (o Operation) Colonies(ctx context.Context) ([]Colony, error) {
+	return o.living(ctx, "operation_id = ?", o.id)
+}
+
+// ColoniesIn lists the living colonies of a yard, likewise.
+func (o Operation) ColoniesIn(ctx context.Context, yard string) ([]Colony, error) {
+	return o.living(ctx, "yard_id = ?", yard)
+}
+
+// ColoniesAmong lists those of some colonies that live, likewise.
+func (o Operation) ColoniesAmong(ctx context.Context, ids []string) ([]Colony, error) {
+	return o.living(ctx, "id IN ?", ids)
+}
+
+func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, error) {
+	var out []Colony
+	if err := o.own(ctx).Where("ended_on IS NULL").Where(where, of).Order("yard_id, position, name").Find(&out).Error; err != nil {
+		return nil, err
+	}
+	var rows []ColonyBox
+	boxes := o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("ended_on IS NULL").Where(where, of))
+	if err := boxes.Order("colony_id, position").Find(&rows).Error; err != nil {
+		return nil, err
+	}
+	at := make(map[string]int, len(out))
+	for i, c := range out {
+		at[c.ID] = i
+	}
+	for _, b := range rows {
+		if i, living := at[b.ColonyID]; living {
+			out[i].Boxes = append(out[i].Boxes, b)
+		}
+	}
+	return out, nil
+}
+
+func (o Operation) stack(colony string, boxes []ColonyBox) []ColonyBox {
+	for i := range boxes {
+		boxes[i].OperationID, boxes[i].ColonyID, boxes[i].Position = o.id, colony, i
+	}
+	return boxes
+}
+
+// ChangeColony writes a colony and its boxes over the version that it carries, and what
+// thereby happened to its bees.
+func (o Operation) ChangeColony(ctx context.Context, c Colony, happened ...Event) error {
+	return o.within(ctx, func(o Operation) error {
+		row := Colony{Name: c.Name, Nuc: c.Nuc, ForHoney: c.ForHoney, Queen: c.Queen, QueenOn: c.QueenOn, Notes: c.Notes, Version: c.Version + 1}
+		if err := o.change(ctx, &row, c.ID, row.Version, "name", "nuc", "for_honey", "queen", "queen_on", "notes"); err != nil {
+			return err
+		}
+		if err := o.own(ctx).Where("colony_id = ?", c.ID).Delete(&ColonyBox{}).Error; err != nil {
+			return err
+		}
+		if err := o.db.Create(o.stack(c.ID, c.Boxes)).Error; err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	})
+}
+
+// Arrange puts the colonies of a yard in an order.
+func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) error {
+	return o.within(ctx, func(o Operation) error {
+		for i, id := range colonies {
+			err := o.own(ctx).Model(&Colony{}).Where("id = ? AND yard_id = ?", id, yard).Update("position", i).Error
+			if err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// Move brings a colony to another yard, at the end of its line.
+func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
+	return o.within(ctx, func(o Operation) error {
+		var last int
+		err := o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1)").Scan(&last).Error
+		if err != nil {
+			return err
+		}
+		if err := o.change(ctx, &Colony{YardID: yard, Position: last + 1, Version: version + 1}, id, version+1, "yard_id", "position"); err != nil {
+			return err
+		}
+		return o.happened(happened)
+	})
+}
+
+// Split writes the colony that was taken off another.
+func (o Operation) Split(ctx context.Context, child *Colony, happened ...Event) error {
+	child.OperationID, child.Version = o.id, 1
+	return taken(o.within(ctx, func(o Operation) error {
+		if err := o.db.Omit(clause.Associations).Create(child).Error; err != nil {
+			return err
+		}
+		if err := o.db.Create(o.stack(child.ID, child.Boxes)).Error; err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	}))
+}
+
+// End closes a colony.
+func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason string, happened ...Event) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.change(ctx, &Colony{EndedOn: &on, EndReason: reason, Version: version + 1}, id, version+1, "ended_on", "end_reason"); err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	})
+}
+
+// Reopen takes back that a colony ended.
+func (o Operation) Reopen(ctx context.Context, id string, version int, happened ...Event) error {
+	return o.within(ctx, func(o Operation) error {
+		if err := o.change(ctx, &Colony{Version: version + 1}, id, version+1, "ended_on", "end_reason"); err != nil {
+			return err
+		}
+		return o.happened(happened...)
+	})
+}
+
+// Stands counts the living colonies of each yard.
+func (o Operation) Stands(ctx context.Context) (map[string]int, error) {
+	var rows []struct {
+		YardID string
+		N      int
+	}
+	err := o.own(ctx).Model(&Colony{}).Where("ended_on IS NULL").Select("yard_id, COUNT(*) AS n").Group("yard_id").Scan(&rows).Error
+	out := make(map[string]int, len(rows))
+	for _, r := range rows {
+		out[r.YardID] = r.N
+	}
+	return out, err
+}
+
+// LastPosition is the last place that is taken in the line of each yard.
+func (o Operation) LastPosition(ctx context.Context) (map[string]int, error) {
+	var rows []struct {
+		YardID string
+		Last   int
+	}
+	err := o.own(ctx).Model(&Colony{}).Select("yard_id, MAX(position) AS last").Group("yard_id").Scan(&rows).Error
+	out := make(map[string]int, len(rows))
+	for _, r := range rows {
+		out[r.YardID] = r.Last
+	}
+	return out, err
+}
