@@ -1,5 +1,7 @@
 // Package mixing is the work at the balance: what to read on it, how exactly,
 // in how many loads, and with what gear on.
+//
+// Source: docs/sources.md, Weighing and mixing.
 package mixing
 
 import (
@@ -8,6 +10,9 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 )
+
+// UsualDivision is what a kitchen balance reads where the keeper says nothing, g.
+const UsualDivision chem.Grams = 0.1
 
 // Balance is what the keeper weighs with.
 type Balance struct {

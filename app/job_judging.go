@@ -1,0 +1,138 @@
+package app
+
+import (
+	"context"
+	"slices"
+	"strings"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/store"
+	"keeler/wire"
+)
+
+func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return nil, err
+	}
+	latitudes, byID := map[string]float64{}, map[string]store.Yard{}
+	for _, y := range yards {
+		latitudes[y.ID], byID[y.ID] = y.Latitude, y
+	}
+	rows, err := d.op.ColoniesAmong(ctx, colonyIDs(in))
+	if err != nil {
+		return nil, err
+	}
+	all, err := d.situations(ctx, rows, latitudes)
+	if err != nil {
+		return nil, err
+	}
+	if err := d.withJobs(ctx, all, job); err != nil {
+		return nil, err
+	}
+	by := make(map[string]situation, len(all))
+	for _, k := range all {
+		by[k.row.ID] = k
+	}
+	weather := map[string]fit.Forecast{}
+	for i, f := range d.forecasts(ctx, yards) {
+		weather[yards[i].ID] = f
+	}
+	var l fault.List
+	out := make([]store.JobColony, len(in))
+	twice := map[string]bool{}
+	for i, c := range in {
+		before := len(l)
+		k, lives := by[c.ColonyID]
+		if !lives || twice[c.ColonyID] {
+			l.Add("colony_id", fault.Unknown)
+		}
+		twice[c.ColonyID] = true
+		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
+		at := under.caseOf(day, byID[k.row.YardID], weather[k.row.YardID])
+		at.Colony = k.bees
+		j := fit.Judge(at)
+		override := strings.TrimSpace(c.Override)
+		if lives && j.Ask() && override == "" {
+			l.Add("override", fault.Missing)
+		}
+		l.Beneath(before, "colonies", i)
+		out[i] = store.JobColony{
+			ColonyID: c.ColonyID, Day: timeOf(day), Verdict: fit.VerdictNames[j.Verdict],
+			Reasons: against(j), OverrideReason: override,
+		}
+	}
+	return out, l.Err()
+}
+
+// withJobs tells colonies of the open jobs that still have to come to them, but for one.
+func (d Desk) withJobs(ctx context.Context, colonies []situation, but string) error {
+	waits, err := d.op.Waits(ctx, timeOf(d.today()-memory))
+	if err != nil || len(waits) == 0 {
+		return err
+	}
+	jobs := make([]string, len(waits))
+	for i, w := range waits {
+		jobs[i] = w.JobID
+	}
+	slices.Sort(jobs)
+	days, err := d.op.DaysOf(ctx, slices.Compact(jobs))
+	if err != nil {
+		return err
+	}
+	in := map[string]bool{} // jobs of which something is in a hive
+	for _, k := range colonies {
+		for _, t := range k.bees.Treatments {
+			in[t.Job] = in[t.Job] || t.In(d.today())
+		}
+	}
+	at := make(map[string]int, len(colonies))
+	for i, k := range colonies {
+		at[k.row.ID] = i
+	}
+	for _, w := range waits {
+		i, here := at[w.ColonyID]
+		if !here || w.JobID == but || !d.open(days[w.JobID], in[w.JobID]) {
+			continue
+		}
+		c := &colonies[i].bees
+		c.Jobs = append(c.Jobs, fit.OpenJob{Name: w.Name, Method: method.Name(w.Method), Day: dayOf(w.Day)})
+	}
+	return nil
+}
+
+// open reports whether a job that nobody closed is still open.
+func (d Desk) open(j store.JobDays, in bool) bool {
+	given := calendar.Day(0)
+	if j.LastGiven != nil {
+		given = dayOf(*j.LastGiven)
+	}
+	return fit.Open(dayOf(j.LastDay), given, in, d.today())
+}
+
+func colonyIDs(in []wire.JobColony) []string {
+	out := make([]string, len(in))
+	for i, c := range in {
+		out[i] = c.ColonyID
+	}
+	return out
+}
+
+// against names the codes of what speaks against, as far as they fit a line.
+func against(j fit.Judgement) string {
+	const most = 500
+	text := ""
+	for _, r := range j.Reasons {
+		if r.Verdict == fit.Fits || len(text)+len(r.Code) >= most {
+			continue
+		}
+		if text != "" {
+			text += ","
+		}
+		text += r.Code
+	}
+	return text
+}

@@ -1,0 +1,88 @@
+package app
+
+import (
+	"context"
+	"encoding/json"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+	"keeler/words"
+)
+
+// JobRecipe is a day of a job as it is carried on to mixing: its colonies with the
+// seams as last seen, and what its card says.
+func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, error) {
+	job, err := d.op.Job(ctx, id)
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	var wanted []string
+	for _, c := range job.Colonies {
+		if day == "" || c.Day.Format(dateForm) == day {
+			wanted = append(wanted, c.ColonyID)
+		}
+	}
+	if len(wanted) == 0 {
+		return wire.JobRecipe{}, fault.List{{Field: "day", Reason: fault.Unknown}}
+	}
+	boards, err := d.op.LastSeams(ctx, wanted)
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	rows, err := d.op.ColoniesAmong(ctx, wanted)
+	if err != nil {
+		return wire.JobRecipe{}, err
+	}
+	colonies := onBench(rows, wanted, boards)
+	var card *wire.LabelCard
+	if job.CardID != nil {
+		row, err := d.op.Card(ctx, *job.CardID)
+		if err != nil {
+			return wire.JobRecipe{}, err
+		}
+		c, err := cardOf(row)
+		if err != nil {
+			return wire.JobRecipe{}, err
+		}
+		card = &c
+	}
+	return recipeOf(job, colonies, card), nil
+}
+
+func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.JobRecipe {
+	return wire.JobRecipe{
+		Place: job.Name, Rule: words.Rule(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
+	}
+}
+
+// onBench puts colonies on the bench in the order of the job; one that has ended
+// since is left out.
+func onBench(rows []store.Colony, wanted []string, boards map[string]json.RawMessage) []wire.Colony {
+	by := make(map[string]store.Colony, len(rows))
+	for _, r := range rows {
+		by[r.ID] = r
+	}
+	var out []wire.Colony
+	for _, id := range wanted {
+		r, lives := by[id]
+		if !lives {
+			continue
+		}
+		c := wire.Colony{Name: r.Name, Nuc: r.Nuc}
+		hive := boxesOf(r)
+		board := wire.BoardOf(boards[id])
+		if _, err := wire.CheckBoard(hive, board); err != nil {
+			board = nil // the hive was changed since: its seams must be looked at anew
+		}
+		for i, b := range hive {
+			box := wire.Box{Kind: b.Kind, Slots: b.Slots}
+			if board != nil {
+				box.Seams = board[i]
+			}
+			c.Boxes = append(c.Boxes, box)
+		}
+		out = append(out, c)
+	}
+	return out
+}

@@ -1,0 +1,91 @@
+package app
+
+import (
+	"context"
+	"strings"
+
+	"keeler/core/fault"
+	"keeler/core/stock"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// Lots is the shelf.
+func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
+	rows, err := d.op.Lots(ctx)
+	if err != nil {
+		return wire.Lots{}, err
+	}
+	lefts, err := d.op.LeftOfLots(ctx)
+	out := wire.Lots{Lots: make([]wire.LotStock, len(rows))}
+	for i, r := range rows {
+		out.Lots[i] = d.lot(r, lefts[r.ID])
+	}
+	return out, err
+}
+
+func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
+	out := wire.LotStock{
+		Lot:    wire.Lot{ID: r.ID, Ingredient: r.Ingredient, Name: r.Name, SupplierNo: r.SupplierNo, Price: r.Price},
+		OnHand: wire.OnHand{Unit: r.Unit, Left: wire.Round(left), ToReconcile: stock.ToReconcile(left)},
+	}
+	if r.ExpiresOn != nil {
+		out.UseBy, out.Keeps = d.keeps(dayOf(*r.ExpiresOn))
+		out.ExpiresOn = out.UseBy
+	}
+	return out
+}
+
+// AddLot puts something on the shelf; the same id a second time gives the lot as
+// it is.
+func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
+	var l fault.List
+	if strings.TrimSpace(in.Name) == "" {
+		l.Add("name", fault.Missing)
+	}
+	l.Within("price", in.Price, 0, 1e6, "")
+	row := store.Lot{
+		ID: in.ID, Ingredient: in.Ingredient, Name: strings.TrimSpace(in.Name), SupplierNo: strings.TrimSpace(in.SupplierNo),
+		Unit: wire.LotUnit(in.Ingredient), Price: in.Price, UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	if in.ExpiresOn != "" {
+		on := timeOf(readDay("expires_on", in.ExpiresOn, 0, d.today()+100*366, &l))
+		row.ExpiresOn = &on
+	}
+	stock.Write(stock.Bought, in.Amount, 0, "", &l)
+	if err := l.Err(); err != nil {
+		return wire.LotBook{}, err
+	}
+	created, err := d.op.AddLot(ctx, row)
+	if err == nil && created {
+		err = d.enter(ctx, d.op, store.Account{Lot: in.ID}, stock.Bought, in.Amount, "")
+	}
+	if err != nil {
+		return wire.LotBook{}, err
+	}
+	return d.Lot(ctx, in.ID)
+}
+
+// Lot is one lot with its account.
+func (d Desk) Lot(ctx context.Context, id string) (wire.LotBook, error) {
+	row, err := d.op.Lot(ctx, id)
+	if err != nil {
+		return wire.LotBook{}, err
+	}
+	entries, err := d.op.Entries(ctx, store.Account{Lot: id})
+	return wire.LotBook{LotStock: d.lot(row, stock.Left(amounts(entries))), Entries: d.entries(entries)}, err
+}
+
+// EnterLot writes a line into the account of a lot.
+func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire.LotBook, error) {
+	if _, err := d.op.Lot(ctx, id); err != nil {
+		return wire.LotBook{}, err
+	}
+	if in.Kind == string(stock.Made) || in.Kind == string(stock.Amended) {
+		return wire.LotBook{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
+	}
+	if err := d.entering(ctx, d.op, store.Account{Lot: id}, in, ""); err != nil {
+		return wire.LotBook{}, err
+	}
+	return d.Lot(ctx, id)
+}
