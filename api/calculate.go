@@ -22,6 +22,7 @@ func calculations(h huma.API) {
 	calculate(h, "dribble/strength", "A strength in every form and on both bases", wire.Convert)
 	list(h, "dribble/protocols", "The established syrups, weakest first", wire.Protocols)
 
+	calculate(h, "hive/counts", "Seams as they were counted and typed, hive by hive", wire.ReadCounts)
 	calculate(h, "round/lasts", "How far what is left in a jar goes", wire.Lasts)
 
 	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)

@@ -28,7 +28,7 @@ var columns = map[string]string{
 var elsewhere = map[string]bool{
 	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true,
 	"CardContent.preparation": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
-	"Claim.password": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true,
+	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true,
 	"SaveJob.under": true, "JobPlan.under": true,
 }
 

@@ -10,7 +10,8 @@ import (
 )
 
 // pure gives a browser that has the interface's pure functions, and how to ask one:
-// its arguments as JSON, its answer into out; undefined and NaN come as words.
+// its arguments as JSON, its answer into out; undefined and NaN come as words. Ids are made
+// in secure pages only, and none here.
 func pure(t *testing.T) func(out any, expression string, in ...any) {
 	t.Helper()
 	script, err := os.ReadFile("../web/pure/pure.js")
@@ -22,7 +23,7 @@ func pure(t *testing.T) func(out any, expression string, in ...any) {
 	if _, err := chromedp.Run(ctx, chromedp.Navigate("about:blank")); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := chromedp.Run(ctx, chromedp.Evaluate[chromedp.Void](string(script)+";globalThis.pure = pure; 0")); err != nil {
+	if _, err := chromedp.Run(ctx, chromedp.Evaluate[chromedp.Void](string(script)+";globalThis.pure = pure; crypto.randomUUID ??= () => ''; 0")); err != nil {
 		t.Fatal(err)
 	}
 	return func(out any, expression string, in ...any) {
@@ -61,6 +62,7 @@ func TestTypedFigures(t *testing.T) {
 	}{
 		{"needed('f', a[0])", "3O", "NaN", "Type a number, such as 45.5."}, {"needed('f', a[0])", "", "NaN", "Type a number here."}, {"needed('f', a[0])", "3", 3.0, ""},
 		{"needed('f', a[0], true)", "2.5", "NaN", "Type a whole number."}, {"whole('f', a[0])", "", "undefined", ""}, {"volume('f', a[0])", "10", 295.735295625, ""},
+		{"seams('f', a[0])", "5½", 5.5, ""}, {"seams('f', a[0])", "¾", 0.75, ""}, {"seams('f', a[0])", "6 ¼", 6.25, ""}, {"seams('f', a[0])", "½5", "undefined", "Type a number, such as 45.5."},
 		{"degrees('f', a[0])", "50", 10.0, ""}, {"degrees('f', a[0])", "5O", "undefined", "Type a number, such as 45.5."},
 	} {
 		var got struct {

@@ -87,7 +87,7 @@ func TestBrokenDraft(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Desk)
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
-		localStorage.setItem('keeler.mix.draft', '{"version":2,"units":"metric"}'))`), chromedp.Reload())
+		localStorage.setItem('keeler.mix.draft', '{"version":3,"units":"metric"}'))`), chromedp.Reload())
 	p.says("body", "This page failed")
 	p.choose("Clear what was typed and start afresh")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-docket]")))
@@ -144,5 +144,5 @@ func TestBoardByKeyboard(t *testing.T) {
 	p.says(`[data-colony="3"]`, "27 mL · 5½ seams")
 	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
-	p.says("[data-add]", "“lots” is no count")
+	p.says("[data-add]", "Number 2 is no count for this hive")
 }

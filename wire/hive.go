@@ -62,3 +62,20 @@ func (b Box) core(l *fault.List) hive.Box {
 	}
 	return out
 }
+
+// CountsRequest is seams as they were counted and typed.
+type CountsRequest struct {
+	Typed string `json:"typed" maxLength:"10000" doc:"Hives between spaces, the boxes of each from the floor up joined by +, such as 6 5½ 7+4."`
+	Boxes int    `json:"boxes" doc:"Boxes of one hive, 1 to 6."`
+}
+
+// CountsAnswer is the full seams in each box of each hive.
+type CountsAnswer struct {
+	Hives [][]float64 `json:"hives"`
+}
+
+// ReadCounts reads them. Its error is a fault.List.
+func ReadCounts(r CountsRequest) (CountsAnswer, error) {
+	hives, err := hive.ReadCounts(r.Typed, r.Boxes)
+	return CountsAnswer{hives}, err
+}

@@ -92,6 +92,8 @@ func bySort(f fault.Fault) string {
 		return "This row does not keep to the columns: a quotation mark or separator is amiss."
 	case fault.NoHive:
 		return "Write the boxes from the floor up, such as deep 10 + medium 10."
+	case fault.NoCount:
+		return "Number " + figure(f.Low) + " is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first."
 	case fault.YesOrNo:
 		return "Write yes or no."
 	case fault.Taken:

@@ -36,6 +36,7 @@ const (
 	NoColumn   Reason = "no_column"   // a column that must be there is not
 	BrokenRow  Reason = "broken_row"  // a row that does not keep to its columns
 	NoHive     Reason = "no_hive"     // not a stack of boxes
+	NoCount    Reason = "no_count"    // number Low of what was typed is no count of seams
 	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
 	Taken      Reason = "taken"       // another one has this name
 	Doubtful   Reason = "doubtful"    // so far off that it must be said twice

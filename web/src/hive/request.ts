@@ -11,7 +11,7 @@ export const readColonies = (colonies: readonly DraftColony[], r: Reader) =>
   }))
 
 function readBox(b: DraftBox, path: string, r: Reader) {
-  const counted = b.seams === null ? r.number(`${path}.counted`, fractions(b.counted)) : undefined
+  const counted = b.seams === null ? r.seams(`${path}.counted`, b.counted) : undefined
   return {
     kind: b.depth,
     slots: b.slots,
@@ -19,12 +19,6 @@ function readBox(b: DraftBox, path: string, r: Reader) {
     ...(b.seams === null ? { counted: counted ?? 0 } : { seams: b.seams }),
   }
 }
-
-/** Lets 5½ be typed for 5.5. */
-export const fractions = (typed: string) =>
-  typed.replace(/(\d*)\s*([¼½¾])/, (_, whole: string, part: string) =>
-    String(Number(whole || 0) + { '¼': 0.25, '½': 0.5, '¾': 0.75 }[part as '¼' | '½' | '¾']),
-  )
 
 /** The inverse of readColonies. */
 export const adoptColonies = (colonies: readonly Schemas['StripColony'][] = []): DraftColony[] =>

@@ -15,8 +15,6 @@ export const text = {
   },
   addMany: 'or type counts: 6 5½ 7+4',
   addManyLabel: 'Add several hives by typing their seams',
-  addManyBad: (word: string) =>
-    `“${word}” is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first.`,
   addManyButton: 'Add',
   colonyName: (name: string) => `Name of ${name}`,
   counted: 'Seams counted',

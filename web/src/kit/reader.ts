@@ -44,6 +44,15 @@ export class Reader {
     return Object.keys(this.faults).length === 0
   }
 
+  /** Seams may be typed with a fraction, such as 5½. */
+  seams(path: string, typed: string): number | undefined {
+    const parts = { '¼': '.25', '½': '.5', '¾': '.75' }
+    return this.number(
+      path,
+      typed.trim().replace(/\s*([¼½¾])$/, (_, part: '¼' | '½' | '¾') => parts[part]),
+    )
+  }
+
   /** mL, whatever it was typed in. */
   volume(path: string, typed: string): number | undefined {
     const v = this.number(path, typed)
