@@ -11,6 +11,7 @@ type Strength struct {
 	MgPerSeamOAA  float64 `json:"mg_per_seam_oaa" doc:"mg OAA in the dose of a full seam."`
 	GPerColonyOAD float64 `json:"g_per_colony_oad" doc:"g OAD in the largest dose of a colony."`
 	GPerColonyOAA float64 `json:"g_per_colony_oaa" doc:"g OAA in the largest dose of a colony."`
+	CapML         float64 `json:"cap_ml" doc:"The largest dose of a colony, mL."`
 	Below         string  `json:"below,omitempty" doc:"The protocol at or next below this strength; left out below all."`
 	Above         string  `json:"above,omitempty" doc:"The protocol next above; left out above all."`
 }

@@ -12,19 +12,19 @@ func (r DribbleRequest) core() (dribble.Request, error) {
 		Hold:       r.Hold.core(),
 		Aim:        r.Strength.core(),
 		SugarRatio: r.SugarPerWater,
-		ThinSugar:  chem.Share(or(r.SugarPercentWW, 30) / 100),
+		ThinSugar:  share(r.SugarPercentWW, dribble.UsualThinSugar),
 		Size: dribble.Size{
 			By:       dribble.SizeBy(r.Size.By),
 			Volume:   chem.Millilitres(r.Size.VolumeML),
 			Colonies: r.Size.Colonies,
-			Reserve:  chem.Share(or(r.Size.ReservePercent, 10) / 100),
+			Reserve:  share(r.Size.ReservePercent, dribble.UsualReserve),
 		},
 		Colonies:   readColonies(r.Colonies, &l),
 		Rule:       r.Rule.core(),
 		Applicator: r.Applicator.core(),
 		Balance:    balance(r.BalanceG, r.BalanceCapacityG),
-		Fridge:     chem.Celsius(or(r.FridgeC, 4)),
-		Yard:       chem.Celsius(or(r.YardC, 4)),
+		Fridge:     or(r.FridgeC, dribble.UsualFridge),
+		Yard:       or(r.YardC, dribble.UsualYard),
 		Prices:     dribble.Prices{Hold: r.Prices.Hold, Sugar: r.Prices.SugarKg},
 	}
 	if r.Mean != nil {
@@ -85,8 +85,8 @@ func (a Aim) core() dribble.Aim {
 
 func (r Rule) core() dribble.Rule {
 	return dribble.Rule{
-		FullSeam: chem.Millilitres(or(r.FullSeamML, float64(dribble.DefaultRule.FullSeam))),
-		Cap:      chem.Millilitres(or(r.CapML, float64(dribble.DefaultRule.Cap))),
+		FullSeam: or(r.FullSeamML, dribble.DefaultRule.FullSeam),
+		Cap:      or(r.CapML, dribble.DefaultRule.Cap),
 		Flat:     chem.Millilitres(r.FlatML),
 		NucFlat:  chem.Millilitres(r.NucFlatML), FromAbove: r.FromAbove, Label: r.ByLabel,
 	}
@@ -94,12 +94,12 @@ func (r Rule) core() dribble.Rule {
 
 func (a *Applicator) core() dribble.Applicator {
 	if a == nil {
-		return dribble.Applicator{Device: dribble.Syringe, Size: 60, Dead: 10}
+		return dribble.Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe, Dead: dribble.UsualDead}
 	}
 	return dribble.Applicator{
 		Device: dribble.Device(a.Device),
 		Size:   chem.Millilitres(a.SizeML),
 		Unit:   chem.Millilitres(a.UnitML),
-		Dead:   chem.Millilitres(or(a.DeadML, 10)),
+		Dead:   or(a.DeadML, dribble.UsualDead),
 	}
 }

@@ -3,6 +3,7 @@ package wire
 import (
 	"keeler/core/method"
 	"keeler/core/method/dribble"
+	"keeler/core/mixing"
 )
 
 func (r *DribbleRequest) recipe() (method.Recipe, error) {
@@ -33,7 +34,7 @@ func (r *DribbleRequest) bare() Recipe {
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{
 		Hold: Hold{Kind: string(dribble.Crystals), OADPercent: 100}, Strength: Aim{By: string(dribble.ByProtocol), Protocol: dribble.DefaultProtocol},
-		Size: Size{By: string(dribble.SizeSeams)}, Applicator: &Applicator{Device: string(dribble.Syringe), SizeML: 60}, BalanceG: usualBalance, Colonies: colonies,
+		Size: Size{By: string(dribble.SizeSeams)}, Applicator: &Applicator{Device: string(dribble.Syringe), SizeML: float64(dribble.UsualSyringe)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
 	}
 	if k.Dribble != nil {
 		label := *k.Dribble

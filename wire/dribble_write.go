@@ -20,6 +20,7 @@ func strength(s chem.GramsPerLitre, m chem.Medium) Strength {
 		MgPerSeamOAA:  in(chem.PerSeam, chem.Anhydrous),
 		GPerColonyOAD: in(chem.PerColonyAtCap, chem.Dihydrate),
 		GPerColonyOAA: in(chem.PerColonyAtCap, chem.Anhydrous),
+		CapML:         round(m.Cap),
 		Below:         place.Below,
 		Above:         place.Above,
 	}

@@ -19,6 +19,3 @@ func RecipeOf(of string, colonies []Colony, card *LabelCard) Recipe {
 	}
 	return begin(colonies, card.Name, card.Content)
 }
-
-// usualBalance is what a kitchen balance reads, g.
-const usualBalance = 0.1

@@ -39,6 +39,7 @@ type PadCourse struct {
 	WorkingML float64 `json:"working_ml,omitempty" doc:"Working acid for all visits and colonies with the reserve, mL."`
 	StockML   float64 `json:"stock_ml,omitempty" doc:"Stock for it, mL."`
 	Bottles   int     `json:"bottles,omitempty" doc:"Of stock, to buy."`
+	BottleML  float64 `json:"bottle_ml,omitempty" doc:"What one of them holds, mL."`
 	SpareML   float64 `json:"spare_ml,omitempty" doc:"Of stock, left in the last bottle, mL."`
 	Pads      int     `json:"pads,omitempty" doc:"Ready pads, or sheets, for all visits."`
 	FormicG   float64 `json:"formic_g" doc:"Pure formic acid for all visits, without reserve, g."`
@@ -176,7 +177,7 @@ func padAnswer(p pad.Plan, kind pad.HoldKind) PadAnswer {
 		VisitML: round(p.Visit), VisitPads: p.VisitPads, VisitFormicG: round(p.VisitPure),
 		Course: PadCourse{
 			Visits: c.Visits, DaysApart: c.Apart, Days: c.Days, WorkingML: round(c.Working), StockML: round(c.Stock),
-			Bottles: c.Bottles, SpareML: round(c.Spare), Pads: c.Pads, FormicG: round(c.Pure),
+			Bottles: c.Bottles, BottleML: round(c.Bottle), SpareML: round(c.Spare), Pads: c.Pads, FormicG: round(c.Pure),
 		},
 		Visits: p.Visits, LeftoverML: round(p.Leftover), Lines: make([]Line, len(p.Lines)),
 		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),

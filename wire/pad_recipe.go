@@ -3,6 +3,7 @@ package wire
 import (
 	"keeler/core/method"
 	"keeler/core/method/pad"
+	"keeler/core/mixing"
 )
 
 func (r *PadRequest) recipe() (method.Recipe, error) {
@@ -34,7 +35,7 @@ func beginPad(colonies []Colony, name string, k CardContent) Recipe {
 	weakest := 100 * float64(pad.WeakestWorking)
 	r := PadRequest{
 		Hold: PadHold{Kind: string(pad.Acid), Percent: weakest}, WorkingPercent: weakest, Amount: PadAmount{Protocol: pad.DefaultProtocol},
-		Size: PadSize{By: string(pad.SizeVisit)}, BalanceG: usualBalance, Colonies: colonies,
+		Size: PadSize{By: string(pad.SizeVisit)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
 	}
 	switch {
 	case k.Pad != nil:

@@ -118,10 +118,10 @@ func (r PadRequest) core() (pad.Request, error) {
 		Size: pad.Size{
 			By: pad.SizeBy(r.Size.By), Working: chem.Millilitres(r.Size.WorkingML),
 			Stock: chem.Millilitres(r.Size.StockML), Water: chem.Grams(r.Size.WaterG),
-			Reserve: chem.Share(or(r.Size.ReservePercent, 5) / 100),
+			Reserve: share(r.Size.ReservePercent, pad.UsualReserve),
 		},
 		Colonies: readColonies(r.Colonies, &l),
-		Bottle:   1000,
+		Bottle:   pad.UsualBottle,
 		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
 		Prices:   pad.Prices{StockL: r.Prices.Stock},
 	}
@@ -165,8 +165,8 @@ func (r PadRequest) core() (pad.Request, error) {
 
 func (r PadReading) core() pad.Reading {
 	return pad.Reading{
-		Density: chem.GramsPerMillilitre(r.GPerML), Temp: chem.Celsius(or(r.TempC, 0)), NoTemp: r.TempC == nil,
-		Off:     chem.GramsPerMillilitre(or(r.OffGPerML, float64(pad.UsualOff))),
-		TempOff: chem.Celsius(or(r.TempOffC, float64(pad.UsualTempOff))),
+		Density: chem.GramsPerMillilitre(r.GPerML), Temp: or[chem.Celsius](r.TempC, 0), NoTemp: r.TempC == nil,
+		Off:     or(r.OffGPerML, pad.UsualOff),
+		TempOff: or(r.TempOffC, pad.UsualTempOff),
 	}
 }

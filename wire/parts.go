@@ -60,17 +60,25 @@ type Note struct {
 }
 
 // or is the value behind a pointer, or a default.
-func or(p *float64, otherwise float64) float64 {
+func or[T ~float64](p *float64, otherwise T) T {
 	if p == nil {
 		return otherwise
 	}
-	return *p
+	return T(*p)
 }
 
-// balance is the keeper's, 0.1 g when its division was not said.
+// share is the percentage behind a pointer, or a default.
+func share(p *float64, otherwise chem.Share) chem.Share {
+	if p == nil {
+		return otherwise
+	}
+	return chem.Share(*p / 100)
+}
+
+// balance is the keeper's.
 func balance(division, capacity float64) mixing.Balance {
 	if division == 0 {
-		division = 0.1
+		division = float64(mixing.UsualDivision)
 	}
 	return mixing.Balance{Division: chem.Grams(division), Capacity: chem.Grams(capacity)}
 }

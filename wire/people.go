@@ -4,13 +4,14 @@ import "time"
 
 // Start is what a page needs to begin.
 type Start struct {
-	Demo      bool    `json:"demo"`
-	Place     string  `json:"place,omitempty"`
-	Now       string  `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
-	Draft     *Recipe `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
-	Unclaimed bool    `json:"unclaimed" doc:"Nobody can sign in yet: the first to come becomes the owner."`
-	PublicURL string  `json:"public_url,omitempty" doc:"The address that links carry, where one is set."`
-	Me        *Me     `json:"me,omitempty" doc:"Who is signed in; left out when nobody is."`
+	Demo      bool             `json:"demo"`
+	Place     string           `json:"place,omitempty"`
+	Now       string           `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
+	Draft     *Recipe          `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
+	Usual     map[string]Usual `json:"usual" doc:"By method, what a plan goes by where the keeper says nothing, by its path in the recipe, as it would be typed."`
+	Unclaimed bool             `json:"unclaimed" doc:"Nobody can sign in yet: the first to come becomes the owner."`
+	PublicURL string           `json:"public_url,omitempty" doc:"The address that links carry, where one is set."`
+	Me        *Me              `json:"me,omitempty" doc:"Who is signed in; left out when nobody is."`
 }
 
 // MoveDemo brings the demo's clock forward.

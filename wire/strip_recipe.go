@@ -3,6 +3,7 @@ package wire
 import (
 	"keeler/core/method"
 	"keeler/core/method/strip"
+	"keeler/core/mixing"
 )
 
 func (r *StripRequest) recipe() (method.Recipe, error) {
@@ -33,7 +34,7 @@ func (r *StripRequest) bare() Recipe {
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
 	r := StripRequest{
 		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: string(strip.SizeColonies)},
-		Number: k.Strip, BalanceG: usualBalance,
+		Number: k.Strip, BalanceG: float64(mixing.UsualDivision),
 	}
 	for _, c := range colonies {
 		r.Colonies = append(r.Colonies, StripColony{Colony: c})

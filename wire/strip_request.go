@@ -106,7 +106,7 @@ func (r StripRequest) core() (strip.Request, error) {
 			Acid: chem.Grams(r.Size.AcidG), Glycerol: chem.Millilitres(r.Size.GlycerolML),
 			Times: r.Size.Times, Volume: chem.Millilitres(r.Size.VolumeML),
 		},
-		Headroom: chem.Share(or(r.HeadroomPercent, 30) / 100),
+		Headroom: share(r.HeadroomPercent, strip.UsualHeadroom),
 		Jig:      strip.Jig{Slots: r.Jig.Slots, Most: r.Jig.Most},
 		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
 		Prices:   strip.Prices{AcidKg: r.Prices.AcidKg, GlycerolL: r.Prices.GlycerolL, Strip: r.Prices.Strip},

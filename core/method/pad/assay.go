@@ -16,12 +16,6 @@ type Reading struct {
 	TempOff chem.Celsius            // either way
 }
 
-// The usual uncertainty of a reading: one line of a hydrometer, one degree.
-const (
-	UsualOff     chem.GramsPerMillilitre = 0.001
-	UsualTempOff chem.Celsius            = 1
-)
-
 func (r Reading) check(path string, l *fault.List) {
 	if r.NoTemp {
 		l.AddRange(path+".temp_c", fault.NoTemp, 0, 40, "°C")

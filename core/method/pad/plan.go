@@ -14,6 +14,7 @@ type Course struct {
 	Visits, Apart, Days int              // days from the first visit to the end of the last
 	Working, Stock      chem.Millilitres // with the reserve; 0 for ready pads
 	Bottles             int              // of stock, to buy
+	Bottle              chem.Millilitres // what one of them holds
 	Spare               chem.Millilitres // of stock left in the last bottle
 	Pads                int              // ready pads, or sheets
 	Pure                chem.Grams       // formic acid for all colonies, without reserve
@@ -187,6 +188,7 @@ func (p *Plan) buy(r Request, withReserve float64) {
 	c := &p.Course
 	c.Working = p.Visit * chem.Millilitres(withReserve*float64(c.Visits))
 	c.Stock = Dilute(p.Stock, p.Working, GivenWorking, chem.FormicMass(c.Working, p.Working)).StockML
+	c.Bottle = r.Bottle
 	c.Bottles = int(math.Ceil(float64(c.Stock/r.Bottle) - 1e-9))
 	c.Spare = chem.Millilitres(c.Bottles)*r.Bottle - c.Stock
 }

@@ -8,8 +8,9 @@ import { Verdict, type VerdictName } from '../drawing/Verdict'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { day } from '../kit/day'
-import { adopt } from '../method/draft'
+import { adopt } from '../method/begin'
 import { keepDraft } from '../method/useDraft'
+import { useStart } from '../kit/useStart'
 import styles from './decide.module.css'
 import { JobState } from './JobState'
 import { text } from './text'
@@ -33,11 +34,12 @@ export default function JobPage() {
 
 function Whole({ job }: { job: Schemas['Job'] }) {
   const navigate = useNavigate()
+  const { usual } = useStart()
   const onward = useSaving(
     (of: string) =>
       data(client.GET('/api/jobs/{id}/recipe', { params: { path: { id: job.id }, query: { day: of } } })),
     ({ recipe, place, rule }) => {
-      keepDraft(adopt(recipe, place, rule))
+      keepDraft(adopt(recipe, usual, place, rule))
       void navigate('/')
     },
   )

@@ -4,12 +4,16 @@ import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { FaultCodes, Faults } from '../kit/faults'
 import { Field } from '../kit/Field'
+import { Section } from '../kit/Section'
 import { date, day } from '../kit/day'
 import { usePublishedVolume } from '../kit/volume'
 import { volume } from '../kit/format'
 import { useUnits } from '../kit/units'
 import type { Slip } from './docketProps'
-import { emptyDraft, type Change, type Draft } from './draft'
+import { BALANCE } from './balance'
+import { emptyDraft, inUnits } from './begin'
+import type { Change, Draft } from './draft'
+import { Entries } from './Panels'
 import { MethodPicker } from './MethodPicker'
 import styles from './method.module.css'
 import { SaveBatch, type Kept } from './SaveBatch'
@@ -31,7 +35,9 @@ interface Props extends Workplace {
   /** What it comes to: mL of it, and the acid to weigh in words. */
   made: { ml?: number; figure?: string; acid?: string }
   notes: readonly Schemas['Note'][] | undefined
+  /** The method's form: its panels, and what stands under the balance. */
   panels: ReactNode
+  keeping: ReactNode
   band: ReactNode
   hives: ReactNode
   /** Undefined while there is nothing to weigh. */
@@ -49,6 +55,7 @@ export function Frame({
   made,
   notes,
   panels,
+  keeping,
   band,
   hives,
   docket,
@@ -76,7 +83,19 @@ export function Frame({
               onChange={(v) => change((d) => void (d.rule = v))}
             />
             {panels}
-            <StartOver onYes={() => replace({ ...emptyDraft(), method: draft.method, units: draft.units })} />
+            <Section title={text.bench} folded>
+              <Entries
+                of={BALANCE}
+                typed={draft.balance}
+                change={(recipe) => change((d) => recipe(d.balance))}
+              />
+              {keeping}
+            </Section>
+            <StartOver
+              onYes={() =>
+                replace(inUnits({ ...emptyDraft(start.usual), method: draft.method }, draft.units))
+              }
+            />
           </form>
           <div className={`${styles.middle} no-print`}>
             {band}

@@ -5,7 +5,7 @@ import { facts as strip } from './strip/facts'
 
 export type { Method } from './kind'
 
-/** A further method is one entry here, in registry.ts, in amounts.ts and in draft.ts. */
+/** A further method is one entry here, in registry.ts, in amounts.ts and in begin.ts. */
 export const FACTS: Record<Method, Facts> = { dribble, strip, pad }
 
 /** The methods, in the order in which they are offered. */

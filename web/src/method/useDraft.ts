@@ -2,25 +2,29 @@ import { produce } from 'immer'
 import { useCallback, useEffect, useState } from 'react'
 import { readKept, writeKept } from '../kit/storage'
 import { useUnits } from '../kit/units'
-import { emptyDraft, type Change, type Draft } from './draft'
-import { inUnits } from './inUnits'
+import type { Start } from '../kit/useStart'
+import { adopt, emptyDraft, inUnits } from './begin'
+import type { Change, Draft } from './draft'
 import type { Method } from './kind'
 
 const KEY = 'keeler.mix.draft'
 
 /** What was kept; nothing of another shape than today's. */
-function kept(): Draft | undefined {
+function kept(empty: Draft): Draft | undefined {
   const draft = readKept(KEY) as Draft | undefined
-  return draft?.version === emptyDraft().version ? draft : undefined
+  return draft?.version === empty.version ? draft : undefined
 }
 
 /** Puts a plan on the bench from elsewhere, to be found when the Mix screen opens. */
 export const keepDraft = (draft: Draft) => writeKept(KEY, draft)
 
 /** The plan being typed. It outlives a reload; a first visit begins with what is offered. */
-export function useDraft(offered: Draft | undefined) {
+export function useDraft({ usual, draft: offered, place = '' }: Start) {
   const { system } = useUnits()
-  const [draft, setDraft] = useState<Draft>(() => kept() ?? offered ?? emptyDraft())
+  const [draft, setDraft] = useState(() => {
+    const empty = emptyDraft(usual)
+    return kept(empty) ?? (offered ? adopt(offered, usual, place) : empty)
+  })
   if (draft.units !== system) setDraft(inUnits(draft, system))
   useEffect(() => keepDraft(draft), [draft])
   const change = useCallback<Change>((recipe) => setDraft((d) => produce(d, recipe)), [])

@@ -4,11 +4,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { Waiting } from '../../kit/Waiting'
 import { client, data, type Schemas } from '../../api/client'
-import { adopt } from '../../method/draft'
+import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
 import { keepDraft } from '../../method/useDraft'
 import { three } from '../../kit/format'
 import { Asking } from '../../kit/Asking'
+import { useStart } from '../../kit/useStart'
 import styles from '../book.module.css'
 import { LedgerPanel } from '../LedgerPanel'
 import { Remarks } from './Remarks'
@@ -36,6 +37,7 @@ export default function BatchPage() {
 
 function Whole({ batch }: { batch: Batch }) {
   const navigate = useNavigate()
+  const { usual } = useStart()
   const queries = useQueryClient()
   const [draftPlace = ''] = batch.name.split(',')
   const { Docket, Boards } = PARTS[batch.method]
@@ -101,7 +103,7 @@ function Whole({ batch }: { batch: Batch }) {
               hint={text.copyAsk}
               yes={text.copyYes}
               onYes={() => {
-                keepDraft(adopt(batch.recipe, draftPlace, batch.rule_worked_under))
+                keepDraft(adopt(batch.recipe, usual, draftPlace, batch.rule_worked_under))
                 void navigate('/')
               }}
             />

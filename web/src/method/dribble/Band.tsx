@@ -5,20 +5,20 @@ import { Ladder } from '../../drawing/Ladder'
 import { plain, volume } from '../../kit/format'
 import { useUnits } from '../../kit/units'
 import type { Change } from '../draft'
-import type { DribbleDraft } from './draft'
+import { when } from '../form'
+import type { Answer, DribbleTyped } from './fields'
 import styles from '../method.module.css'
 import { text } from './text'
-import type { Answer } from './request'
 
 /** The jar filled to the volume, and the ladder of protocols beside it. */
 export function JarBand({
-  draft,
+  typed,
   plan,
   change,
 }: {
-  draft: DribbleDraft
+  typed: DribbleTyped
   plan: Answer | undefined
-  change: Change<DribbleDraft>
+  change: Change<DribbleTyped>
 }) {
   const { system } = useUnits()
   const protocols = useQuery({
@@ -41,21 +41,21 @@ export function JarBand({
         figure={made.value}
         unit={made.unit}
       />
-      <div className={styles.legend}>{plan && <Legend draft={draft} plan={plan} />}</div>
+      <div className={styles.legend}>{plan && <Legend typed={typed} plan={plan} />}</div>
       {rungs.length > 0 && (
         <Ladder
           rungs={rungs}
           unit="g/L"
           fill="jar"
           at={plan && plan.strength.g_per_l > 0 ? plan.strength.g_per_l : undefined}
-          chosen={draft.aim.by === 'protocol' ? draft.aim.protocol : undefined}
+          chosen={typed['strength.by'] === 'protocol' ? typed['strength.protocol'] : undefined}
           onChoose={
-            draft.hold.kind === 'ready_to_use'
+            typed['hold.kind'] === 'ready_to_use'
               ? undefined
               : (id) =>
-                  change((d) => {
-                    d.aim.by = 'protocol'
-                    d.aim.protocol = id
+                  change((t) => {
+                    t['strength.by'] = 'protocol'
+                    t['strength.protocol'] = id
                   })
           }
         />
@@ -64,11 +64,11 @@ export function JarBand({
   )
 }
 
-function Legend({ draft, plan }: { draft: DribbleDraft; plan: Answer }) {
+function Legend({ typed, plan }: { typed: DribbleTyped; plan: Answer }) {
   const left = plan.use.left
-  const unit = text.leftUnits[draft.hold.kind]
+  const unit = text.leftUnits[typed['hold.kind'] as keyof typeof text.leftUnits]
   const amount = left === undefined ? '' : `${plain(Number(Math.abs(left).toFixed(1)))} ${unit}`
-  const bySeams = draft.size.by === 'boards' || draft.size.by === 'count'
+  const bySeams = when('size.by', 'boards', 'count')(typed)
   // As shown on the jar, so that the two parts add up to it.
   const rest = Math.round(plan.volume_ml) - plan.given_ml
   return (

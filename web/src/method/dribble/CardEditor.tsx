@@ -5,16 +5,14 @@ import { Choice } from '../../kit/Choice'
 import { Field } from '../../kit/Field'
 import { useFault } from '../../kit/faults'
 import type { Change } from '../draft'
-import type { DribbleDraft } from './draft'
+import type { LabelTable } from './label'
 import styles from '../method.module.css'
 import { text } from './text'
 
-type Card = DribbleDraft['hold']['card']
-
 /** The label of a ready-to-use product, as the keeper copies it. */
-export default function CardEditor({ card, change }: { card: Card; change: Change<DribbleDraft> }) {
+export default function CardEditor({ label: card, change }: { label: LabelTable; change: Change }) {
   const fault = useFault('hold.card.rows')
-  const edit = (recipe: (card: Card) => void) => change((d) => recipe(d.hold.card))
+  const edit = (recipe: (card: LabelTable) => void) => change((d) => recipe(d.label))
   return (
     <fieldset className={styles.card}>
       <legend>{text.card}</legend>

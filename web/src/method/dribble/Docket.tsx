@@ -7,9 +7,8 @@ import { fixed, plain, seams, temperature, three, volume, type System } from '..
 import { useUnits } from '../../kit/units'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
-import type { Device } from './draft'
 import { drawing } from './draws'
-import type { Answer, Request } from './request'
+import type { Answer, Device, Request } from './fields'
 import { text as mix } from './text'
 
 /** What to weigh, in what order, and who gets what: on the screen, on paper and in a kept batch. */
@@ -36,7 +35,7 @@ export function DribbleDocket({
           <>
             <Warnings notes={plan.notes} />
             <Lines lines={plan.lines} words={text.steps} pieces={text.tablets} />
-            <Strengths plan={plan} cap={plain(request.rule?.cap_ml ?? 50)} />
+            <Strengths plan={plan} />
           </>
         }
         giving={
@@ -61,7 +60,7 @@ export function DribbleDocket({
   )
 }
 
-function Strengths({ plan, cap }: { plan: Answer; cap: string }) {
+function Strengths({ plan }: { plan: Answer }) {
   const s = plan.strength
   if (s.g_per_l === 0) return null
   return (
@@ -69,7 +68,7 @@ function Strengths({ plan, cap }: { plan: Answer; cap: string }) {
       <Total label={text.dihydrate} value={three(s.percent_wv_oad)} unit="% w/v" />
       <Total label={text.anhydrous} value={three(s.percent_wv_oaa)} unit="% w/v" />
       <Total label={text.inSeam} value={three(s.mg_per_seam_oad)} unit="mg" />
-      <Total label={text.atCap(cap)} value={three(s.g_per_colony_oad)} unit="g" />
+      <Total label={text.atCap(plain(s.cap_ml))} value={three(s.g_per_colony_oad)} unit="g" />
       <Total label={text.perLitre} value={three(s.g_per_l)} unit="g/L" />
       {s.percent_ww_oad !== undefined && (
         <Total label={text.byWeight} value={three(s.percent_ww_oad)} unit="% w/w" />

@@ -8,7 +8,7 @@ import type { DraftColony } from '../../hive/hive'
 import { HiveCard } from '../../hive/HiveCard'
 import { gapsOf, setSeam } from '../../hive/seams'
 import { text as hives } from '../../hive/text'
-import type { Device } from './draft'
+import type { Device } from './fields'
 import { drawing } from './draws'
 import { text } from './text'
 

@@ -1,21 +1,22 @@
+import { lazy, Suspense } from 'react'
 import { client } from '../../api/client'
 import { mass } from '../../kit/format'
-import { BalancePanel } from '../BalancePanel'
+import { Entries, Panels } from '../Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
-import { ApplicatorPanel } from './ApplicatorPanel'
-import { DosingPanel, KeepingFields } from './DosingPanel'
 import { DribbleCard } from './HiveCard'
 import { DribbleDocket } from './Docket'
-import { HoldPanel } from './HoldPanel'
 import { JarBand } from './Band'
-import { read, type Answer } from './request'
-import { SizePanel } from './SizePanel'
-import { StrengthPanel } from './StrengthPanel'
+import { Calibration } from './Calibration'
+import { KEEPING, PANELS, type Answer, type Device, type PowderKind } from './fields'
+import { read } from './request'
+import { ShareAsked } from './ShareAsked'
 import { text } from './text'
+
+const CardEditor = lazy(() => import('./CardEditor'))
 
 /** The Mix screen of the dribble. */
 export function DribbleMix(workplace: Workplace) {
@@ -27,7 +28,8 @@ export function DribbleMix(workplace: Workplace) {
     client.POST('/api/dribble/plan', { body, signal }),
   )
   const plan = asked.answer
-  const bought = own.hold.kind === 'ready_to_use'
+  const bought = own['hold.kind'] === 'ready_to_use'
+  const device = own['applicator.device'] as Device
   return (
     <Frame
       {...workplace}
@@ -36,26 +38,39 @@ export function DribbleMix(workplace: Workplace) {
       made={{ ml: plan?.volume_ml, acid: plan && acid(plan) }}
       notes={plan?.notes}
       panels={
-        <>
-          <HoldPanel draft={own} change={changeOwn} />
-          {!bought && <StrengthPanel draft={own} change={changeOwn} />}
-          <SizePanel draft={own} change={changeOwn} />
-          <ApplicatorPanel draft={own} change={changeOwn} strength={plan?.strength.g_per_l} />
-          {!bought && <DosingPanel draft={own} change={changeOwn} />}
-          <BalancePanel draft={draft} change={change}>
-            <KeepingFields draft={own} change={changeOwn} />
-          </BalancePanel>
-        </>
+        <Panels
+          of={PANELS}
+          typed={own}
+          change={changeOwn}
+          after={{
+            [`${own['hold.kind'] as PowderKind}.share` as const]: (
+              <ShareAsked typed={own} change={changeOwn} />
+            ),
+            'hold.volume_ml': bought && (
+              <Suspense>
+                <CardEditor label={draft.label} change={change} />
+              </Suspense>
+            ),
+            'applicator.dead_ml': device !== 'syringe' && (
+              <Calibration typed={own} change={changeOwn} strength={plan?.strength.g_per_l} />
+            ),
+          }}
+        />
       }
-      band={<JarBand draft={own} plan={plan} change={changeOwn} />}
+      keeping={<Entries of={KEEPING} typed={own} change={changeOwn} />}
+      band={<JarBand typed={own} plan={plan} change={changeOwn} />}
       hives={
-        own.size.by === 'count' ? (
+        own['size.by'] === 'count' ? (
           <NoBoards words={text.countOnly} />
         ) : (
           <Hives
             draft={draft}
             change={change}
-            rule={bought ? text.ruleByLabel : text.ruleOfDose(own.dosing.perSeam, own.dosing.cap)}
+            rule={
+              bought
+                ? text.ruleByLabel
+                : text.ruleOfDose(own['rule.full_seam_ml'] ?? '', own['rule.cap_ml'] ?? '')
+            }
             hint={text.boardsHint}
             card={(colony, i) => (
               <DribbleCard
@@ -63,7 +78,7 @@ export function DribbleMix(workplace: Workplace) {
                 colony={colony}
                 at={i}
                 dose={rowOf(plan?.doses, i, colony)}
-                device={own.applicator.device}
+                device={device}
                 heed={heedOf(plan?.notes, colony.name)}
                 change={change}
               />

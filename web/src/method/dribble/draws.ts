@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { plain } from '../../kit/format'
 import { text } from './docketText'
-import type { Device } from './draft'
+import type { Device } from './fields'
 
 /** What the hand does for a dose: fillings, squeezes, shots or seconds. */
 export function drawing(draws: Schemas['Draw'][], device: Device): string {

@@ -6,30 +6,28 @@ import { plain, tenths, three, volume } from '../../kit/format'
 import { useUnits } from '../../kit/units'
 import type { Change } from '../draft'
 import styles from '../method.module.css'
-import type { PadDraft } from './draft'
-import type { Answer, Request } from './request'
+import { ready, type Answer, type PadTyped } from './fields'
 import { text } from './text'
 
 interface Props {
-  draft: PadDraft
-  request: Request
+  typed: PadTyped
   plan: Answer | undefined
-  change: Change<PadDraft>
+  change: Change<PadTyped>
 }
 
 /** The bottle filled with working acid, and the ladder of strengths beside it. */
-export function BottleBand({ draft, request, plan, change }: Props) {
+export function BottleBand({ typed, plan, change }: Props) {
   const { system } = useUnits()
   const strengths = useQuery({
     queryKey: ['strengths', 'pad'],
     queryFn: ({ signal }) => data(client.GET('/api/pad/strengths', { signal })),
     staleTime: Infinity,
   })
-  const ready = draft.hold.kind === 'ready_pads'
+  const bought = ready(typed)
   const ml = plan?.dilution?.working_ml ?? 0
   const made = plan?.dilution
     ? volume(ml, system)
-    : { value: ready ? String(plan?.visit_pads ?? '–') : '–', unit: '' }
+    : { value: bought ? String(plan?.visit_pads ?? '–') : '–', unit: '' }
   const rungs = (strengths.data ?? []).map((s) => ({
     id: String(s.percent),
     name: text.rungs[s.id] ?? s.id,
@@ -38,23 +36,23 @@ export function BottleBand({ draft, request, plan, change }: Props) {
   return (
     <div className={styles.band}>
       <Vessel
-        kind={ready ? 'packet' : 'bottle'}
+        kind={bought ? 'packet' : 'bottle'}
         volume={ml}
         taken={plan ? plan.visit_ml * Math.max(plan.visits, ml > 0 ? 1 : 0) : 0}
         figure={made.value}
-        unit={ready ? text.pads(plan?.visit_pads ?? 0).replace(/^\d+ /, '') : made.unit}
+        unit={bought ? text.pads(plan?.visit_pads ?? 0).replace(/^\d+ /, '') : made.unit}
       />
       <div className={styles.legend}>
-        {plan && <Legend plan={plan} bottle={volume(request.bottle_ml ?? 1000, system)} ready={ready} />}
+        {plan && <Legend plan={plan} bottle={volume(plan.course.bottle_ml ?? 0, system)} bought={bought} />}
       </div>
-      {rungs.length > 0 && !ready && (
+      {rungs.length > 0 && !bought && (
         <Ladder
           rungs={rungs}
           unit="%"
           fill="bottle"
           at={plan?.working_percent}
-          chosen={draft.working}
-          onChoose={(id) => change((d) => void (d.working = id))}
+          chosen={typed.working_percent}
+          onChoose={(id) => change((t) => void (t.working_percent = id))}
         />
       )}
     </div>
@@ -64,22 +62,22 @@ export function BottleBand({ draft, request, plan, change }: Props) {
 function Legend({
   plan,
   bottle,
-  ready,
+  bought,
 }: {
   plan: Answer
   bottle: { value: string; unit: string }
-  ready: boolean
+  bought: boolean
 }) {
   const { course } = plan
   return (
     <>
       <p>
-        <b>{ready ? text.pads(plan.visit_pads) : text.mL(plain(plan.visit_ml))}</b> {text.bottleVisit}
+        <b>{bought ? text.pads(plan.visit_pads) : text.mL(plain(plan.visit_ml))}</b> {text.bottleVisit}
       </p>
       <p>
         <b>{three(plan.visit_formic_g)} g</b> {text.acidPure}
       </p>
-      {!ready && plan.stock_off_percent ? (
+      {!bought && plan.stock_off_percent ? (
         <p className={styles.harm}>
           {text.read(tenths(plan.stock_percent ?? 0), tenths(plan.stock_off_percent))}
         </p>
@@ -88,7 +86,7 @@ function Legend({
       {course.bottles ? (
         <p className="quiet">{text.buy(course.bottles, `${bottle.value} ${bottle.unit}`)}</p>
       ) : (
-        <p className="quiet">{ready && text.padsAll(course.pads ?? 0)}</p>
+        <p className="quiet">{bought && text.padsAll(course.pads ?? 0)}</p>
       )}
     </>
   )

@@ -7,7 +7,7 @@ import { fixed, plain, tenths, three, volume, type System } from '../../kit/form
 import { useUnits } from '../../kit/units'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
-import type { Answer, Request } from './request'
+import type { Answer, Request } from './fields'
 import { text as mix } from './text'
 
 /** What to let down, how, and who gets how much: on the screen, on paper and in a kept batch. */
@@ -26,7 +26,7 @@ export function PadDocket({ answer: plan, request, place, rule, when, busy }: Do
           <>
             <Warnings notes={plan.notes} />
             <Lines lines={plan.lines} words={wordsOf(plan)} pieces={text.pads} />
-            <Figures plan={plan} request={request} system={system} />
+            <Figures plan={plan} system={system} />
           </>
         }
         giving={
@@ -70,10 +70,10 @@ function subOf(plan: Answer, request: Request): string[] {
 const wordsOf = (plan: Answer): StepWords =>
   plan.dilution && plan.dilution.water_g === 0 ? { ...text.steps, stock: text.pouring } : text.steps
 
-function Figures({ plan, request, system }: { plan: Answer; request: Request; system: System }) {
+function Figures({ plan, system }: { plan: Answer; system: System }) {
   const { dilution: d, course } = plan
   const poured = (ml: number) => volume(ml, system)
-  const bottle = poured(request.bottle_ml ?? 1000)
+  const bottle = poured(course.bottle_ml ?? 0)
   const strength = (percent = 0, off = 0) =>
     off > 0 ? `${tenths(percent)} ± ${tenths(off)}` : tenths(percent)
   return (

@@ -1,19 +1,16 @@
 import { client } from '../../api/client'
-import { mass } from '../../kit/format'
-import { BalancePanel } from '../BalancePanel'
+import { fixed, mass } from '../../kit/format'
+import { Entries, Panels } from '../Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { BottleBand } from './Band'
-import type { From } from './draft'
 import { PadCard } from './HiveCard'
 import { PadDocket } from './Docket'
-import { AmountPanel, WorkingPanel } from './AmountPanel'
-import { HoldPanel } from './HoldPanel'
-import { Buying, HivesPanel, SheetPanel, SizePanel } from './SizePanel'
-import { read, type Answer } from './request'
+import { KEEPING, PANELS, ready, type Answer, type From } from './fields'
+import { read } from './request'
 import { ruleOf, usePadProtocol } from './protocols'
 import { text } from './text'
 
@@ -25,8 +22,8 @@ export default function PadMix(workplace: Workplace) {
   const reading = read(draft)
   const asked = useAnswer('pad', reading, (body, signal) => client.POST('/api/pad/plan', { body, signal }))
   const plan = asked.answer
-  const protocol = usePadProtocol(own.amount.by)
-  const ready = own.hold.kind === 'ready_pads'
+  const protocol = usePadProtocol(own['amount.protocol'] ?? '')
+  const bought = ready(own)
   return (
     <Frame
       {...workplace}
@@ -34,28 +31,25 @@ export default function PadMix(workplace: Workplace) {
       kept={{ recipe: { pad: reading.request } }}
       made={{
         ml: plan?.dilution?.working_ml,
-        figure: plan && ready ? text.pads(plan.visit_pads) : undefined,
+        figure: plan && bought ? text.pads(plan.visit_pads) : undefined,
         acid: plan && acid(plan),
       }}
       notes={plan?.notes}
       panels={
-        <>
-          <HoldPanel draft={own} change={changeOwn} />
-          {!ready && (
-            <>
-              <WorkingPanel draft={own} change={changeOwn} />
-              <AmountPanel draft={own} change={changeOwn} />
-              <SizePanel draft={own} change={changeOwn} />
-            </>
-          )}
-          <HivesPanel draft={own} change={changeOwn} />
-          {!ready && <SheetPanel draft={own} change={changeOwn} />}
-          <BalancePanel draft={draft} change={change}>
-            <Buying draft={own} change={changeOwn} />
-          </BalancePanel>
-        </>
+        <Panels
+          of={PANELS}
+          typed={own}
+          change={changeOwn}
+          placeholders={
+            protocol && {
+              'amount.visits': usual(protocol.visits),
+              'amount.days_apart': usual(protocol.days_apart),
+            }
+          }
+        />
       }
-      band={<BottleBand draft={own} request={reading.request} plan={plan} change={changeOwn} />}
+      keeping={<Entries of={KEEPING} typed={own} change={changeOwn} />}
+      band={<BottleBand typed={own} plan={plan} change={changeOwn} />}
       hives={
         own.hives === 'counted' ? (
           <NoBoards words={text.countOnly} />
@@ -63,7 +57,7 @@ export default function PadMix(workplace: Workplace) {
           <Hives
             draft={draft}
             change={change}
-            rule={ready ? own.hold.card.name : ruleOf(protocol)}
+            rule={bought ? (own['hold.card.name'] ?? '') : ruleOf(protocol)}
             hint={text.hint}
             card={(colony, i) => (
               <PadCard
@@ -83,6 +77,9 @@ export default function PadMix(workplace: Workplace) {
     />
   )
 }
+
+/** What an empty field of a course goes by. */
+const usual = (figure: number | undefined) => (figure === undefined ? text.once : fixed(figure, 0))
 
 function acid(plan: Answer): string {
   const line = plan.lines.find((l) => l.step === 'stock')

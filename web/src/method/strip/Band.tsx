@@ -6,18 +6,17 @@ import { plain, three, volume } from '../../kit/format'
 import { useUnits } from '../../kit/units'
 import type { Change } from '../draft'
 import styles from '../method.module.css'
-import type { StripDraft } from './draft'
-import type { Answer } from './request'
+import type { Answer, Carrier, StripTyped } from './fields'
 import { text } from './text'
 
 interface Props {
-  draft: StripDraft
+  typed: StripTyped
   plan: Answer | undefined
-  change: Change<StripDraft>
+  change: Change<StripTyped>
 }
 
 /** The pot filled with liquor, and the ladder of recipes beside it. */
-export function PotBand({ draft, plan, change }: Props) {
+export function PotBand({ typed, plan, change }: Props) {
   const { system } = useUnits()
   const protocols = useQuery({
     queryKey: ['protocols', 'strip'],
@@ -44,7 +43,7 @@ export function PotBand({ draft, plan, change }: Props) {
         {plan && (
           <>
             <p>
-              <b>{text.count(plan.strips, draft.carrier)}</b>
+              <b>{text.count(plan.strips, typed.carrier as Carrier)}</b>
               {text.potStrips(three(plan.strip_oad_g))}
             </p>
             <p>
@@ -64,13 +63,8 @@ export function PotBand({ draft, plan, change }: Props) {
           places={1}
           fill="pot"
           at={plan?.liquor.oad_percent}
-          chosen={draft.recipe.by === 'protocol' ? draft.recipe.protocol : undefined}
-          onChoose={(id) =>
-            change((d) => {
-              d.recipe.by = 'protocol'
-              d.recipe.protocol = id
-            })
-          }
+          chosen={typed['recipe.protocol']}
+          onChoose={(id) => change((t) => void (t['recipe.protocol'] = id))}
         />
       )}
     </div>

@@ -7,8 +7,7 @@ import { fixed, plain, seams, temperature, three, volume, type System } from '..
 import { useUnits } from '../../kit/units'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
-import type { Carrier } from './draft'
-import type { Answer, Request } from './request'
+import type { Answer, Carrier, Request } from './fields'
 import { text as mix } from './text'
 
 /** What to cook, how to soak, and which gaps of which hive: on the screen, on paper and in a kept batch. */

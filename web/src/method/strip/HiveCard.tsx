@@ -9,7 +9,7 @@ import type { DraftBox, DraftColony } from '../../hive/hive'
 import { HiveCard } from '../../hive/HiveCard'
 import { gapsOf, setSeam } from '../../hive/seams'
 import { text as hives } from '../../hive/text'
-import type { Carrier, Marks } from './draft'
+import type { Carrier, Marks } from './fields'
 import { text } from './text'
 
 type Row = Schemas['ColonyStrips']

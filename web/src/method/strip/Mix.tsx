@@ -1,19 +1,17 @@
 import { client } from '../../api/client'
 import { Choice } from '../../kit/Choice'
 import { mass, plain } from '../../kit/format'
-import { BalancePanel } from '../BalancePanel'
+import { Entries, Panels } from '../Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
-import { CarriedPanel } from './CarriedPanel'
-import type { StripDraft } from './draft'
-import { CarrierPanel, NumberPanel } from './PiecesPanel'
-import { RecipePanel } from './RecipePanel'
-import { Prices, SizePanel, VesselPanel } from './SizePanel'
 import { PotBand } from './Band'
-import { read, type Answer } from './request'
+import { CarriedFrom } from './CarriedFrom'
+import { KEEPING, PANELS, type Answer, type Carrier, type Marks } from './fields'
+import { Learnt } from './Learnt'
+import { read } from './request'
 import { StripCard } from './HiveCard'
 import { StripDocket } from './Docket'
 import { text } from './text'
@@ -23,6 +21,8 @@ export default function StripMix(workplace: Workplace) {
   const { draft, change } = workplace
   const own = draft.strip
   const changeOwn = useOwn(change, 'strip')
+  const carrier = own.carrier as Carrier
+  const marks = own.marks as Marks
   const reading = read(draft)
   const asked = useAnswer('strip', reading, (body, signal) =>
     client.POST('/api/strip/plan', { body, signal }),
@@ -32,29 +32,29 @@ export default function StripMix(workplace: Workplace) {
     <Frame
       {...workplace}
       asked={asked}
-      kept={{ recipe: { strip: reading.request }, parent_id: parentOf(own) }}
+      kept={{
+        recipe: { strip: reading.request },
+        parent_id: own['carried.grams'] && own.parent ? own.parent : undefined,
+      }}
       made={{
         ml: plan?.liquor.volume_ml,
-        figure: plan && text.count(plan.strips, own.carrier),
+        figure: plan && text.count(plan.strips, carrier),
         acid: plan && acid(plan),
       }}
       notes={plan?.notes}
       panels={
-        <>
-          <RecipePanel draft={own} change={changeOwn} />
-          <CarrierPanel draft={own} change={changeOwn} />
-          <NumberPanel draft={own} change={changeOwn} />
-          <SizePanel draft={own} change={changeOwn} />
-          <CarriedPanel draft={own} change={changeOwn} />
-          <VesselPanel draft={own} change={changeOwn} />
-          <BalancePanel draft={draft} change={change}>
-            <Prices draft={own} change={changeOwn} />
-          </BalancePanel>
-        </>
+        <Panels
+          of={PANELS}
+          typed={own}
+          change={changeOwn}
+          before={{ 'carried.grams': <CarriedFrom typed={own} change={changeOwn} /> }}
+          after={{ [`uptake.${carrier}` as const]: <Learnt typed={own} change={changeOwn} /> }}
+        />
       }
-      band={<PotBand draft={own} plan={plan} change={changeOwn} />}
+      keeping={<Entries of={KEEPING} typed={own} change={changeOwn} />}
+      band={<PotBand typed={own} plan={plan} change={changeOwn} />}
       hives={
-        own.size.by === 'count' ? (
+        own['size.by'] === 'count' ? (
           <NoBoards words={text.countOnly} />
         ) : (
           <Hives
@@ -65,12 +65,12 @@ export default function StripMix(workplace: Workplace) {
               <>
                 <Choice
                   label={text.marks}
-                  value={own.marks}
+                  value={marks}
                   options={text.marksKinds}
                   columns={3}
-                  onChange={(marks) => changeOwn((d) => void (d.marks = marks))}
+                  onChange={(to) => changeOwn((t) => void (t.marks = to))}
                 />
-                {text.marksOf[own.marks]}
+                {text.marksOf[marks]}
               </>
             }
             card={(colony, i) => (
@@ -79,8 +79,8 @@ export default function StripMix(workplace: Workplace) {
                 colony={colony}
                 at={i}
                 row={rowOf(plan?.colonies, i, colony)}
-                carrier={own.carrier}
-                marks={own.marks}
+                carrier={carrier}
+                marks={marks}
                 heed={heedOf(plan?.notes, colony.name)}
                 change={change}
               />
@@ -92,9 +92,6 @@ export default function StripMix(workplace: Workplace) {
     />
   )
 }
-
-/** The batch that what is carried comes from. */
-const parentOf = ({ carried }: StripDraft) => (carried.grams && carried.parent ? carried.parent : undefined)
 
 const ruleOf = (n: Answer['number']) =>
   n.by === 'bees' ? text.rule.bees(plain(n.frames ?? 0), n.most_per_box ?? 0) : text.rule[n.by](n.each ?? 0)

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import type { BoardGap } from '../../drawing/Board'
-import type { Carrier } from './draft'
+import type { Carrier } from './fields'
 
 /** The strips of an answer in the gaps of a board. */
 export function withStrips(

@@ -1,0 +1,19 @@
+package dribble
+
+import "keeler/core/chem"
+
+// What a plan goes by where the keeper says nothing; the dose is DefaultRule.
+const (
+	// UsualReserve is made on top of the doses when sized by seams.
+	UsualReserve chem.Share = 0.10
+	// UsualThinSugar is wanted in a thinned ready-mix, by the whole weight.
+	UsualThinSugar chem.Share = 0.30
+	// UsualFridge is where syrup is kept, UsualYard where it is given, °C.
+	UsualFridge chem.Celsius = 4
+	UsualYard   chem.Celsius = 4
+	// UsualSyringe is a syringe's size, UsualDead what stays in it and the jar, mL.
+	UsualSyringe chem.Millilitres = 60
+	UsualDead    chem.Millilitres = 10
+	// UsualPacket is the powder in one packet, g.
+	UsualPacket chem.Grams = 35
+)

@@ -1,0 +1,28 @@
+import Button from '@mui/material/Button'
+import type { Change } from '../draft'
+import { useFaultCode } from '../../kit/faults'
+import type { DribbleTyped, PowderKind } from './fields'
+import { text } from './text'
+
+/** A share near 71.4 % may be the dihydrate counted anhydrous: which it is, is asked. */
+export function ShareAsked({ typed, change }: { typed: DribbleTyped; change: Change<DribbleTyped> }) {
+  const asked = useFaultCode('hold.oad_percent') === 'basis_share'
+  if (!asked) return null
+  const kind = typed['hold.kind'] as PowderKind
+  const share = typed[`${kind}.share`] ?? ''
+  return (
+    <div>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => change((t) => void (t[`${kind}.share`] = '100'))}
+        data-share-pure
+      >
+        {text.sharePure}
+      </Button>
+      <Button size="small" onClick={() => change((t) => void (t[`${kind}.sure`] = share))} data-share-real>
+        {text.shareReal(share)}
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,30 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { client, data } from '../../api/client'
+import { three } from '../../kit/format'
+import { useStart } from '../../kit/useStart'
+import type { Change } from '../draft'
+import type { Carrier, StripTyped } from './fields'
+import { text } from './text'
+
+/** What one's own pots taught of this carrier's uptake, to be planned with. */
+export function Learnt({ typed, change }: { typed: StripTyped; change: Change<StripTyped> }) {
+  const me = useStart().me
+  const learnt = useQuery({
+    queryKey: ['batches', 'uptakes'],
+    queryFn: ({ signal }) => data(client.GET('/api/uptakes', { signal })),
+    enabled: me !== undefined,
+  })
+  const carrier = typed.carrier as Carrier
+  const own = learnt.data?.learnt.find((l) => l.carrier === carrier)
+  if (!own || three(own.each_g) === typed[`uptake.${carrier}`]) return null
+  return (
+    <Button
+      size="small"
+      onClick={() => change((t) => void (t[`uptake.${carrier}`] = three(own.each_g)))}
+      data-learnt
+    >
+      {text.learnt(three(own.each_g), own.off_g > 0 ? three(own.off_g) : '', own.pots)}
+    </Button>
+  )
+}
