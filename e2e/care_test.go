@@ -177,9 +177,9 @@ func TestNothingLookedAtNothingWritten(t *testing.T) {
 	p := open(t, s.URL+"/yards", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/yards/" + yard + "/inspect"))
-	p.says("[data-look-sheet]", "H000")
+	p.says("[data-inspection-sheet]", "H000")
 	p.do(chromedp.KeyEvent(kb.Enter))
-	p.says("[data-look-sheet]", "H001")
+	p.says("[data-inspection-sheet]", "H001")
 	if n := inspections(0); n != 1 {
 		t.Errorf("%d inspections of a hive that nobody touched, want the one from before", n)
 	}

@@ -98,7 +98,7 @@ function One<Key extends string>({
       ) : (
         <Choice
           label={label}
-          columns={e.columns}
+          columns={options.length === 3 ? 3 : 2}
           value={value}
           options={options}
           path={e.aside ? undefined : pathOf(e)}

@@ -28,7 +28,6 @@ export interface Entry<Key extends string> {
   /** What is typed: a figure when nothing is said. */
   as?: 'number' | 'whole' | 'volume' | 'degrees' | 'words'
   options?: Options | ((typed: Typed<Key>) => Options)
-  columns?: number
   /** Its options are folded into a list. */
   list?: true
   unit?: Said<Key>

@@ -172,7 +172,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
   })
   const total = shown.flat().reduce((a, b) => a + b, 0)
   return (
-    <article className={styles.sheet} ref={sheet} data-look-sheet={stand.name}>
+    <article className={styles.sheet} ref={sheet} data-inspection-sheet={stand.name}>
       <h2>
         {stand.name} <span>{text.seams(total)}</span>{' '}
         {inspection.board === undefined && <small className="quiet">{text.asLast}</small>}
@@ -264,7 +264,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
         />
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
-        <Button size="large" variant="contained" onClick={keep} data-keep-look>
+        <Button size="large" variant="contained" onClick={keep} data-keep-inspection>
           {touched(inspection) ? (last ? text.last : text.next) : text.nothing}
         </Button>
         {!last && touched(inspection) && (

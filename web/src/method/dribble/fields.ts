@@ -86,7 +86,7 @@ export const PANELS: readonly Panel<Key>[] = [
         when: when('hold.kind', 'packet'),
       },
       { of: 'hold.stock.value', label: text.stockStrength, when: thinned },
-      { of: 'hold.stock.form', label: text.form, columns: 3, options: text.stockForms, when: thinned },
+      { of: 'hold.stock.form', label: text.form, options: text.stockForms, when: thinned },
       { of: 'hold.stock.basis', label: text.basis, options: text.bases, first: '', when: thinned },
       { of: 'hold.stock.sugar_percent_ww', label: text.stockSugar, unit: '%', first: '0', when: thinned },
       { of: 'sugar_percent_ww', label: text.thinSugar, unit: '%', when: thinned },
@@ -104,7 +104,6 @@ export const PANELS: readonly Panel<Key>[] = [
       {
         of: 'strength.by',
         label: text.strength,
-        columns: 3,
         options: (t) => text.aims.filter(([by]) => by !== 'packet' || t['hold.kind'] === 'packet'),
       },
       { of: 'strength.protocol', label: '', unseen: true },

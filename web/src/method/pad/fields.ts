@@ -58,7 +58,7 @@ export const PANELS: readonly Panel<Key>[] = [
     when: acid,
     entries: [
       { of: 'amount.protocol', label: text.amount, options: text.amounts },
-      { of: 'amount.per', label: text.per, options: text.pers, columns: 3, when: own },
+      { of: 'amount.per', label: text.per, options: text.pers, when: own },
       { of: 'amount.ml', label: text.ml, unit: 'mL', when: own },
       { of: 'amount.at_percent', label: text.at, unit: '%', placeholder: text.asUsed, when: own },
       { of: 'amount.from', label: text.from, options: text.froms, when: own },

@@ -31,7 +31,7 @@ export const PANELS: readonly Panel<Key>[] = [
   {
     title: text.recipe,
     entries: [
-      { of: 'recipe.protocol', label: text.recipe, options: text.recipes, columns: 3 },
+      { of: 'recipe.protocol', label: text.recipe, options: text.recipes },
       { of: 'recipe.oad_g', label: text.oad, unit: 'g', first: '500', when: own },
       {
         of: 'recipe.glycerol_ml',
@@ -61,7 +61,7 @@ export const PANELS: readonly Panel<Key>[] = [
   {
     title: text.carrier,
     entries: [
-      { of: 'carrier', label: text.carrier, options: text.carriers, columns: 3 },
+      { of: 'carrier', label: text.carrier, options: text.carriers },
       uptake('strip'),
       uptake('long'),
       uptake('sponge'),
