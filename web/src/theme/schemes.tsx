@@ -1,5 +1,6 @@
 import GlobalStyles from '@mui/material/GlobalStyles'
 import { dark, light } from './palette'
+import { type } from './type'
 
 const variables = (colours: typeof light) =>
   Object.fromEntries(
@@ -9,12 +10,14 @@ const variables = (colours: typeof light) =>
     ]),
   )
 
-/** Puts the palette into CSS variables, for the drawings and the docket; paper is always light. */
+const sizes = Object.fromEntries(Object.entries(type).map(([name, px]) => [`--t-${name}`, `${px}px`]))
+
+/** Puts the palette and the sizes of type into CSS variables, for the drawings and the docket; paper is always light. */
 export function Schemes() {
   return (
     <GlobalStyles
       styles={{
-        ':root': variables(light),
+        ':root': { ...variables(light), ...sizes },
         '[data-scheme="dark"]': variables(dark),
         '@media print': { ':root, [data-scheme]': variables(light) },
       }}

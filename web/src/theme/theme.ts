@@ -1,5 +1,6 @@
 import { createTheme } from '@mui/material/styles'
 import { dark, light } from './palette'
+import { type } from './type'
 
 const scheme = (c: typeof light, contrast: string) => ({
   palette: {
@@ -17,7 +18,7 @@ export const theme = createTheme({
   shape: { borderRadius: 8 },
   typography: {
     fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
-    fontSize: 15,
+    fontSize: type.body,
     button: { textTransform: 'none', fontWeight: 650 },
   },
   components: {
@@ -40,6 +41,8 @@ export const theme = createTheme({
         },
       },
     },
-    MuiFormHelperText: { styleOverrides: { root: { marginInline: 0, fontSize: 13, lineHeight: 1.3 } } },
+    MuiFormHelperText: {
+      styleOverrides: { root: { marginInline: 0, fontSize: type.small, lineHeight: 1.3 } },
+    },
   },
 })

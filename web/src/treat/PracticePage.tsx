@@ -62,7 +62,7 @@ export default function PracticePage() {
         variant="contained"
         onClick={() => (running ? setBegun(undefined) : start())}
         data-pace
-        sx={{ minHeight: 72, minWidth: 200, fontSize: 24 }}
+        sx={{ minHeight: 72, minWidth: 200, fontSize: 'var(--t-title)' }}
       >
         {running ? text.stop : text.begin}
       </Button>

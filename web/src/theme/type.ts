@@ -1,0 +1,15 @@
+/** The sizes of type, px: all there are, from a drawing's figures to the one read across the bench. */
+export const type = {
+  tiny: 12,
+  small: 13,
+  note: 14,
+  body: 15,
+  large: 17,
+  lead: 20,
+  title: 24,
+  figure: 30,
+  big: 44,
+  bigger: 60,
+  huge: 94,
+  giant: 168,
+}
