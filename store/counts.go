@@ -49,7 +49,7 @@ func (o Operation) CountsOf(ctx context.Context, colony string) ([]MiteCount, er
 func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, error) {
 	var out []MiteCount
 	return out, o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard)).
-		Order("counted_on, created_at").Find(&out).Error
+		Order("counted_on, created_at, colony_id").Find(&out).Error
 }
 
 // LastCounts gives the newest count of each colony that is not void.

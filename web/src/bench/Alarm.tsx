@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { temperature } from '../kit/format'
 import { useUnits } from '../kit/units'
-import styles from './bench.module.css'
+import styles from './Alarm.module.css'
 import { text } from './text'
 import type { Run } from './useBench'
 import { useReading, type Instrument, type Readings } from './useInstruments'

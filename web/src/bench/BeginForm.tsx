@@ -11,7 +11,8 @@ import { useKept } from '../kit/useKept'
 import { plain, tenths, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { Reader, typed } from '../kit/reader'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './BeginForm.module.css'
 import { text } from './text'
 import { benchKey, type Run } from './useBench'
 
@@ -71,11 +72,11 @@ export function BeginForm({ run }: { run: Run }) {
   )
   const room = volume(shown.room_ml, system)
   return (
-    <main className={styles.begin} data-begin>
+    <main className={shared.begin} data-begin>
       <h1>{text.beginTitle(run.number, run.name)}</h1>
-      <p className={styles.hint}>{text.beginSub}</p>
+      <p className={shared.hint}>{text.beginSub}</p>
       <Faults value={{ ...beginning.faults, ...refused, ...wrong }}>
-        <div className={styles.beginColumns}>
+        <div className={shared.beginColumns}>
           <section>
             <h2>{text.balances}</h2>
             {form.value.balances.map((b, i) => (
@@ -169,7 +170,7 @@ export function BeginForm({ run }: { run: Run }) {
             <Button
               variant="contained"
               size="large"
-              className={styles.primary}
+              className={shared.primary}
               disabled={beginning.busy || Object.keys(wrong).length > 0 || plan.isError}
               onClick={() => beginning.save(undefined)}
               data-begin-yes
@@ -195,7 +196,7 @@ function Weighings({ run }: { run: Run }) {
               {text.act(a)[0]}
               {a.rest && <small>{run.balances[a.rest.balance]?.name}</small>}
             </span>
-            <b className={a.acid ? styles.harm : undefined}>
+            <b className={a.acid ? shared.harm : undefined}>
               {a.rest ? text.planRow(a.rest.loads.map((l) => plain(l.target_g))) : '—'}
               <small>
                 {a.rest
@@ -206,7 +207,7 @@ function Weighings({ run }: { run: Run }) {
               </small>
             </b>
             {a.rest?.finer_g && (
-              <p className={styles.caution}>
+              <p className={shared.caution}>
                 {text.finer(plain(a.rest.total_g), tenths(a.rest.off_percent), plain(a.rest.finer_g))}
               </p>
             )}

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './BenchPage.module.css'
 import { BeginForm } from './BeginForm'
 import { Ended } from './Ended'
 import { Finish } from './Finish'
@@ -37,7 +38,7 @@ function Working({ run }: { run: Run }) {
   }
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   return (
-    <main className={styles.bench} data-bench={run.acts[run.at]?.id} data-seq={run.seq}>
+    <main className={shared.bench} data-bench={run.acts[run.at]?.id} data-seq={run.seq}>
       <section className={styles.stage}>
         <Alarm run={run} readings={readings} probe={probe} />
         <Trouble at={at} />

@@ -4,7 +4,8 @@ import { Label } from '../label/Label'
 import { labelQuery } from '../kit/queries'
 import { volume } from '../kit/format'
 import { useUnits } from '../kit/units'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './Ended.module.css'
 import { Band, strengthOf } from './SoFar'
 import { text } from './text'
 import { Log } from './Log'
@@ -16,17 +17,17 @@ export function Ended({ run }: { run: Run }) {
   const label = useQuery({ ...labelQuery(run.batch_id), enabled: run.state === 'made' })
   const poured = run.so_far && volume(run.so_far.volume_ml, system)
   return (
-    <main className={styles.ended} data-ended={run.ended}>
+    <main className={shared.ended} data-ended={run.ended}>
       <h1>{text.beginTitle(run.number, run.name)}</h1>
       {run.state === 'discarded' ? (
-        <p className={styles.target}>{text.discarded}</p>
+        <p className={shared.target}>{text.discarded}</p>
       ) : (
         run.so_far &&
         run.begun && (
           <>
-            <p className={styles.target}>{strengthOf(run.so_far)}</p>
+            <p className={shared.target}>{strengthOf(run.so_far)}</p>
             <Band made={run.so_far} />
-            <p className={styles.facts}>{text.volume(`${poured?.value} ${poured?.unit}`)}</p>
+            <p className={shared.facts}>{text.volume(`${poured?.value} ${poured?.unit}`)}</p>
           </>
         )
       )}

@@ -6,7 +6,8 @@ import { Choice } from '../kit/Choice'
 import { tenths, three } from '../kit/format'
 import { read } from '../kit/reader'
 import { Bar } from './Bar'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './Finish.module.css'
 import { Discard } from './Discard'
 import { Band, bases, strengthOf } from './SoFar'
 import { text } from './text'
@@ -41,27 +42,27 @@ export function Finish({ run, at, onBack }: Props) {
       ...(number !== undefined && !Number.isNaN(number) ? { pieces: Math.round(number) } : {}),
     })
   return (
-    <div className={styles.step} data-step="finish">
+    <div className={shared.step} data-step="finish">
       <h1>{text.finishTitle}</h1>
-      <div className={styles.body}>
+      <div className={shared.body}>
         {missing.length > 0 && (
-          <div className={styles.mend}>
+          <div className={shared.mend}>
             <h2>{text.missing}</h2>
             <p>{missing.map((a) => text.act(a)[0]).join(' · ')}</p>
           </div>
         )}
         {run.so_far && missing.length === 0 && (
           <>
-            <p className={styles.target}>{strengthOf(run.so_far)}</p>
+            <p className={shared.target}>{strengthOf(run.so_far)}</p>
             <Band made={run.so_far} />
-            <p className={styles.facts}>
+            <p className={shared.facts}>
               {text.stands[run.so_far.strength.stand]}
               {bases(run.so_far) && ` · ${bases(run.so_far)}`}
             </p>
           </>
         )}
         {off && missing.length === 0 && (
-          <div className={styles.mend} data-off-recipe>
+          <div className={shared.mend} data-off-recipe>
             <h2>{text.offBy(tenths(Math.abs(off.percent)), off.percent > 0)}</h2>
             <p>{text.offDose[off.dose](three(off.mg), three(off.meant_mg))}</p>
             <FormControlLabel
@@ -72,10 +73,10 @@ export function Finish({ run, at, onBack }: Props) {
         )}
         {uptake && (
           <>
-            <p className={styles.target} data-uptake>
+            <p className={shared.target} data-uptake>
               {text.uptake(three(uptake.each_g), three(uptake.off_g))}
             </p>
-            <p className={styles.facts}>
+            <p className={shared.facts}>
               {text.uptakeAcid(three(uptake.oad_g))}
               {uptake.learnt && ` · ${text.learnt(three(uptake.learnt.each_g), uptake.learnt.pots)}`}
             </p>
@@ -89,7 +90,7 @@ export function Finish({ run, at, onBack }: Props) {
               onEnter={() => undefined}
             />
             {uptake.strange && (
-              <div className={styles.mend} data-strange>
+              <div className={shared.mend} data-strange>
                 <p>{text.strange}</p>
                 <FormControlLabel
                   control={<Checkbox checked={sure} onChange={(e) => setSure(e.target.checked)} />}

@@ -4,7 +4,8 @@ import { celsiusToFahrenheit, fahrenheitToCelsius, plain, temperature } from '..
 import { useUnits } from '../kit/units'
 import { read } from '../kit/reader'
 import { Bar } from './Bar'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './HeatStep.module.css'
 import type { StepProps } from './stepProps'
 import { text } from './text'
 import { TypedFigure } from './TypedFigure'
@@ -41,18 +42,18 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
   }
   return (
     <>
-      <div className={styles.body}>
-        <p className={styles.target}>{text.between(words(low), words(high))}</p>
+      <div className={shared.body}>
+        <p className={shared.target}>{text.between(words(low), words(high))}</p>
         {known !== undefined && !Number.isNaN(known) ? (
-          <div className={styles.shown} data-place={where}>
-            <p className={styles.reading}>
+          <div className={shared.shown} data-place={where}>
+            <p className={shared.reading}>
               <span data-temp>
                 {plain(Math.round((system === 'us' ? celsiusToFahrenheit(known) : known) * 10) / 10)}
               </span>
               <small>{system === 'us' ? '°F' : '°C'}</small>
             </p>
             <Column value={known} low={low} high={high} alarm={act.alarm_c} />
-            <p className={styles.placeWord}>
+            <p className={shared.placeWord}>
               {where === 'under'
                 ? `▽ ${text.tooCold}`
                 : where === 'over'
@@ -61,7 +62,7 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
             </p>
           </div>
         ) : (
-          <p className={styles.saying} data-typing>
+          <p className={shared.saying} data-typing>
             {device ? text.lostProbe : text.typeTempOnly}
           </p>
         )}
@@ -75,8 +76,8 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
           onEnter={() => void go()}
         />
         {device?.connected && device.simulated && (
-          <div className={styles.keys}>
-            <span className={styles.standIn}>{text.standInProbe}</span>
+          <div className={shared.keys}>
+            <span className={shared.standIn}>{text.standInProbe}</span>
             {[(low + high) / 2, ...(act.alarm_c ? [act.alarm_c + 3] : [])].map((c) => (
               <Button
                 key={c}
@@ -118,12 +119,12 @@ function Column({ value, low, high, alarm }: { value: number; low: number; high:
   const top = Math.max(100, high + 20)
   const x = (c: number) => Math.max(0, Math.min(600, (c / top) * 600))
   return (
-    <svg className={styles.dial} viewBox="-8 0 616 76" aria-hidden="true" preserveAspectRatio="none">
-      <rect className={styles.track} x={0} y={30} width={600} height={16} rx={8} />
-      <rect className={styles.bandMark} x={x(low)} y={14} width={x(high) - x(low)} height={48} rx={4} />
-      <rect className={styles.filled} x={0} y={30} width={x(value)} height={16} rx={8} />
+    <svg className={shared.dial} viewBox="-8 0 616 76" aria-hidden="true" preserveAspectRatio="none">
+      <rect className={shared.track} x={0} y={30} width={600} height={16} rx={8} />
+      <rect className={shared.bandMark} x={x(low)} y={14} width={x(high) - x(low)} height={48} rx={4} />
+      <rect className={shared.filled} x={0} y={30} width={x(value)} height={16} rx={8} />
       {alarm !== undefined && <path className={styles.alarmMark} d={`M${x(alarm)} 6v64`} />}
-      <path className={styles.needle} d={`M${x(value)} 8v60`} />
+      <path className={shared.needle} d={`M${x(value)} 8v60`} />
     </svg>
   )
 }

@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client'
 import { day } from '../kit/day'
 import { plain, temperature, type System } from '../kit/format'
 import { useUnits } from '../kit/units'
-import styles from './bench.module.css'
+import styles from './Log.module.css'
 import { text } from './text'
 import type { Run } from './useBench'
 

@@ -2,7 +2,8 @@ import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { plain, tenths, three, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './Mend.module.css'
 import { Discard } from './Discard'
 import { strengthOf } from './SoFar'
 import { text } from './text'
@@ -39,7 +40,7 @@ export function Mend({ run, at, onAccept }: Props) {
   const off = comes.strength.stand !== 'within' ? comes.strength : (comes.sugar_per_water ?? comes.strength)
   const unit = off === comes.strength ? text.strength[comes.unit] : text.ratio
   return (
-    <section className={styles.mend} aria-live="polite" data-mend>
+    <section className={shared.mend} aria-live="polite" data-mend>
       <h2>{text.mendTitle}</h2>
       <p>{text.mendSays(`${three(off.value)} ${unit}`, three(off.low), three(off.high))}</p>
       {surplus && <Undo run={run} at={at} surplus={surplus} />}
@@ -62,13 +63,13 @@ export function Mend({ run, at, onAccept }: Props) {
           <p>
             {text.mendTo(`${poured.value} ${poured.unit}`, strengthOf(mending.made))}{' '}
             {mending.fits === true && text.mendFits}
-            {mending.fits === false && <b className={styles.harm}>{text.mendTight}</b>}
+            {mending.fits === false && <b className={shared.harm}>{text.mendTight}</b>}
           </p>
         </>
       ) : (
         <p>{text.mendNot}</p>
       )}
-      <div className={styles.keys}>
+      <div className={shared.keys}>
         {mending.possible && (
           <Button
             variant={surplus ? 'outlined' : 'contained'}

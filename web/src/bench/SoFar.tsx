@@ -7,7 +7,8 @@ import { text as docketText } from '../docket/text'
 import { plain, temperature, three, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { lotsQuery } from '../kit/queries'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './SoFar.module.css'
 import { text } from './text'
 import type { Happening, Run } from './useBench'
 
@@ -97,7 +98,7 @@ export function Band({ made }: { made: Made }) {
       data-stand={made.strength.stand}
     >
       <path className={styles.axis} d="M4 17h292" />
-      <rect className={styles.bandMark} x={x(low)} y={5} width={x(high) - x(low)} height={24} rx={3} />
+      <rect className={shared.bandMark} x={x(low)} y={5} width={x(high) - x(low)} height={24} rx={3} />
       <path className={styles.spread} d={`M${x(value - off)} 17H${x(value + off)}`} />
       <circle className={styles.dot} cx={x(value)} cy={17} r={6} />
     </svg>

@@ -1,7 +1,8 @@
 import { temperature } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { text as docketText } from '../docket/text'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './Step.module.css'
 import { Bar } from './Bar'
 import { CountStep, WaitStep } from './OtherSteps'
 import { HeatStep } from './HeatStep'
@@ -16,7 +17,7 @@ export function Step({ run, at, ...rest }: Omit<StepProps, 'act'>) {
   const [title, hint] = text.act(act)
   const props = { run, act, at, ...rest }
   return (
-    <div className={styles.step} data-step={act.id}>
+    <div className={shared.step} data-step={act.id}>
       <ol className={styles.ticks} aria-label={text.step(run.at + 1, run.acts.length)}>
         {run.acts.map((a, i) => (
           <li
@@ -26,8 +27,8 @@ export function Step({ run, at, ...rest }: Omit<StepProps, 'act'>) {
           />
         ))}
       </ol>
-      <h1 className={act.acid ? styles.harm : undefined}>{title}</h1>
-      <p className={styles.hint}>
+      <h1 className={act.acid ? shared.harm : undefined}>{title}</h1>
+      <p className={shared.hint}>
         {act.clean && <b className={styles.clean}>{text.clean}</b>} {hint}
         {act.distilled && <b className={styles.distilled}> {text.distilled}</b>}
       </p>
@@ -63,7 +64,7 @@ function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
   const clearing = act.id === 'acid_clear' && run.jug_c !== undefined
   return (
     <>
-      <div className={styles.body}>
+      <div className={shared.body}>
         {act.gear && (
           <ul className={styles.gear}>
             {act.gear.map((g) => (
@@ -71,9 +72,9 @@ function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
             ))}
           </ul>
         )}
-        {clearing && <p className={styles.saying}>{text.jug(temperature(run.jug_c ?? 0, system))}</p>}
-        {clearing && run.jug_cold && <p className={`${styles.saying} ${styles.harm}`}>{text.jugCold}</p>}
-        {act.answer === 'no' && <p className={styles.saying}>{text.notYet}</p>}
+        {clearing && <p className={shared.saying}>{text.jug(temperature(run.jug_c ?? 0, system))}</p>}
+        {clearing && run.jug_cold && <p className={`${shared.saying} ${shared.harm}`}>{text.jugCold}</p>}
+        {act.answer === 'no' && <p className={shared.saying}>{text.notYet}</p>}
       </div>
       <Bar
         onBack={onBack}
@@ -94,7 +95,7 @@ function TestStep({ run, act, at, held, onBack, onNext }: StepProps) {
   }
   return (
     <>
-      <div className={styles.body}>
+      <div className={shared.body}>
         <svg className={styles.glasses} viewBox="0 0 320 150" aria-hidden="true">
           <path className={styles.clearWater} d="M40 40h80l-8 96H48z" />
           <path className={styles.cloudyWater} d="M200 40h80l-8 96h-64z" />

@@ -1,6 +1,6 @@
 import { Faults } from '../kit/faults'
 import { Field } from '../kit/Field'
-import styles from './bench.module.css'
+import styles from './TypedFigure.module.css'
 import { text as figures } from '../kit/text'
 
 interface Props {

@@ -2,7 +2,8 @@ import Button from '@mui/material/Button'
 import { useKept } from '../kit/useKept'
 import { fixed, placesOf, plain, tenths } from '../kit/format'
 import { Bar } from './Bar'
-import styles from './bench.module.css'
+import shared from './bench.module.css'
+import styles from './WeighStep.module.css'
 import { Dial } from './Dial'
 import { read } from '../kit/reader'
 import type { StepProps } from './stepProps'
@@ -58,16 +59,16 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
           : undefined
   return (
     <>
-      <div className={styles.body}>
+      <div className={shared.body}>
         <div className={styles.wanted}>
           {load && !finished && (
-            <p className={act.acid ? `${styles.target} ${styles.harm}` : styles.target} data-target>
+            <p className={act.acid ? `${shared.target} ${shared.harm}` : shared.target} data-target>
               {act.added.length > 0 ? text.addMore(wanted(load.target_g)) : text.weigh(wanted(load.target_g))}{' '}
               <small>{text.band(wanted(load.band_g))}</small>
             </p>
           )}
-          {finished && !left && <p className={styles.target}>{text.enough}</p>}
-          <p className={styles.facts}>
+          {finished && !left && <p className={shared.target}>{text.enough}</p>}
+          <p className={shared.facts}>
             {balance && text.on(balance.name || '—', plain(division))}
             {act.rest && act.rest.loads.length > 1 && (
               <b> · {text.loadOf(act.added.length + 1, act.added.length + act.rest.loads.length)}</b>
@@ -85,7 +86,7 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
             {live ? (
               <Shown reading={live} load={load} show={show} />
             ) : (
-              <p className={styles.saying} data-typing>
+              <p className={shared.saying} data-typing>
                 {device ? text.lost[device.trouble ?? 'away'] : left ? text.typeLeft : text.typeOnly}
               </p>
             )}
@@ -123,11 +124,11 @@ function Certainty({ rest, show }: { rest: Rest | undefined; show: (g: number) =
   return (
     <>
       {rest.finer_g ? (
-        <p className={styles.caution}>{text.finer(show(rest.total_g), percent, plain(rest.finer_g))}</p>
+        <p className={shared.caution}>{text.finer(show(rest.total_g), percent, plain(rest.finer_g))}</p>
       ) : (
-        rest.off_percent >= 0.05 && <p className={styles.facts}>{text.unsure(percent)}</p>
+        rest.off_percent >= 0.05 && <p className={shared.facts}>{text.unsure(percent)}</p>
       )}
-      {rest.light && <p className={styles.caution}>{text.light}</p>}
+      {rest.light && <p className={shared.caution}>{text.light}</p>}
     </>
   )
 }
@@ -164,13 +165,13 @@ function Shown({ reading, load, show }: ShownProps) {
   const over = reading.state === 'overload'
   const where = load && !over ? place(reading.value, load.target_g, load.band_g) : undefined
   return (
-    <div className={styles.shown} data-state={reading.state} data-place={where}>
-      <p className={styles.reading}>
+    <div className={shared.shown} data-state={reading.state} data-place={where}>
+      <p className={shared.reading}>
         <span data-reading>{over ? text.overload : show(reading.value)}</span>
         {!over && <small>g</small>}
       </p>
       {load && !over && <Dial value={reading.value} target={load.target_g} band={load.band_g} />}
-      <p className={styles.placeWord}>
+      <p className={shared.placeWord}>
         {over
           ? text.overloadHint
           : reading.value < 0
@@ -211,7 +212,7 @@ function BalanceKeys({
   const pour = (amount: number) => () => send({ instrument: device.id, do: 'pour', amount })
   const spoon = Math.max(division * 2, Math.round(((target ?? 0) * 0.08) / division) * division)
   return (
-    <div className={styles.keys}>
+    <div className={shared.keys}>
       <Button variant="outlined" onClick={ask('tare')} data-tare>
         {text.tare}
       </Button>
@@ -220,7 +221,7 @@ function BalanceKeys({
       </Button>
       {device.simulated && (
         <>
-          <span className={styles.standIn}>{text.standIn}</span>
+          <span className={shared.standIn}>{text.standIn}</span>
           {rest !== undefined && (
             <Button variant="outlined" onClick={pour(rest)} data-pour>
               {text.pour}

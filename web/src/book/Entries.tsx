@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client'
 import { day } from '../kit/day'
 import { tenths } from '../kit/format'
-import styles from './book.module.css'
+import styles from './Entries.module.css'
 import { text } from './text'
 
 interface Props {

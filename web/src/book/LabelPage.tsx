@@ -8,7 +8,8 @@ import { Field } from '../kit/Field'
 import { useKept } from '../kit/useKept'
 import { Reader } from '../kit/reader'
 import { Label } from '../label/Label'
-import styles from '../label/label.module.css'
+import shared from '../label/label.module.css'
+import styles from './LabelPage.module.css'
 import { labelQuery } from '../kit/queries'
 import { text } from '../label/text'
 
@@ -30,7 +31,7 @@ export default function LabelPage() {
   const each = portions.length > 0 ? portions : [undefined]
   const labels = Array.from({ length: reader.readable ? wanted : 0 }, () => each).flat()
   return (
-    <main className={styles.page} data-paper={paper.value}>
+    <main className={shared.page} data-paper={paper.value}>
       <style>
         {paper.value === 'small'
           ? '@page { size: 100mm 70mm; margin: 0 }'
@@ -63,7 +64,7 @@ export default function LabelPage() {
           </Button>
         </div>
       </div>
-      <div className={styles.sheet}>
+      <div className={shared.sheet}>
         {labels.map((portion, i) => (
           <Label key={i} label={label.data} portion={portion} />
         ))}

@@ -9,7 +9,8 @@ import { date } from '../kit/day'
 import { useKept } from '../kit/useKept'
 import { plain, tenths } from '../kit/format'
 import { yardQuery, yardsQuery } from '../kit/queries'
-import styles from './book.module.css'
+import shared from './book.module.css'
+import styles from './LedgerPanel.module.css'
 import { Entries } from './Entries'
 import { EntryForm } from './EntryForm'
 import { Portions } from './batches/Portions'
@@ -45,10 +46,10 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
           />
         )}
         <div>
-          <p className={l.to_reconcile ? `${styles.left} ${styles.harm}` : styles.left} data-left>
+          <p className={l.to_reconcile ? `${shared.left} ${shared.harm}` : shared.left} data-left>
             {tenths(l.left)} <small>{unit}</small>
           </p>
-          {l.to_reconcile && <p className={styles.harm}>{text.reconcile}</p>}
+          {l.to_reconcile && <p className={shared.harm}>{text.reconcile}</p>}
           {l.use_by && l.left > 0 && <UseBy useBy={l.use_by} keeps={l.keeps} />}
           {l.cost && (
             <p>
@@ -84,7 +85,7 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
 /** Until when, told in a word where it presses. */
 export function UseBy({ useBy, keeps }: { useBy: string; keeps: string | undefined }) {
   return (
-    <p className={keeps === 'past' ? styles.harm : undefined}>
+    <p className={keeps === 'past' ? shared.harm : undefined}>
       {text.useBy(date(useBy))}
       {keeps === 'soon' && <b> · {text.soon}</b>}
       {keeps === 'past' && <b> · {text.past}</b>}

@@ -12,7 +12,8 @@ import { useSaving } from '../kit/useSaving'
 import { day as written } from '../kit/day'
 import { may, useStart } from '../kit/useStart'
 import { seams as fraction } from '../kit/format'
-import styles from './decide.module.css'
+import shared from './decide.module.css'
+import styles from './JobDocket.module.css'
 import { type Choice } from './choice'
 import { text } from './text'
 
@@ -92,11 +93,11 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
         <p className="quiet">{text.jobEmpty}</p>
       ) : (
         <div className={styles.form}>
-          <div className={styles.big}>
+          <div className={shared.big}>
             <b>{text.hives(rows.length)}</b>
             <span>{fraction(rows.reduce((n, r) => n + (r.seams ?? 0), 0))} seams</span>
           </div>
-          <ul className={styles.list} data-shares>
+          <ul className={shared.list} data-shares>
             {shares.map((s) => (
               <li key={s.day}>
                 <b>{written(s.day)}</b>

@@ -11,7 +11,8 @@ import { day } from '../kit/day'
 import { adopt } from '../method/begin'
 import { keepDraft } from '../method/useDraft'
 import { useStart } from '../kit/useStart'
-import styles from './decide.module.css'
+import shared from './decide.module.css'
+import styles from './JobPage.module.css'
 import { JobState } from './JobState'
 import { text } from './text'
 
@@ -57,14 +58,14 @@ function Whole({ job }: { job: Schemas['Job'] }) {
       <JobState job={job} />
       {job.days.map((d) => (
         <section key={d.day} data-job-day={d.day}>
-          <div className={styles.big}>
+          <div className={shared.big}>
             <b>{day(d.day)}</b>
             <span>
               {text.share(d.colonies, d.minutes)}
               {d.done > 0 && ` · ${text.doneOf(d.done, d.colonies)}`}
             </span>
           </div>
-          <ul className={styles.list}>
+          <ul className={shared.list}>
             {job.colonies
               .filter((c) => c.day === d.day)
               .map((c) => (

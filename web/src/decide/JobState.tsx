@@ -6,7 +6,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { may, useStart } from '../kit/useStart'
-import styles from './decide.module.css'
+import styles from './JobState.module.css'
 import { text } from './text'
 
 type Job = Schemas['Job']

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
 import { weekday } from '../kit/day'
-import styles from './decide.module.css'
+import shared from './decide.module.css'
+import styles from './Windows.module.css'
 import { text } from './text'
 
 interface Props {
@@ -19,7 +20,7 @@ const WIDTH = 80
 export function Windows({ title, outlook, day, today, pick }: Props) {
   const x = (hour: number) => ((hour - FIRST) / (LAST - FIRST)) * WIDTH
   return (
-    <div className={styles.strip}>
+    <div className={shared.strip}>
       <h3>{title}</h3>
       <div className={styles.days}>
         {outlook.days.map((d) => (

@@ -6,7 +6,8 @@ import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { MiteGauge } from '../drawing/MiteGauge'
 import { Verdict } from '../drawing/Verdict'
-import styles from './decide.module.css'
+import shared from './decide.module.css'
+import styles from './YardMatrix.module.css'
 import { text } from './text'
 import { Windows } from './Windows'
 
@@ -119,7 +120,7 @@ export const YardMatrix = memo(function YardMatrix({
           pick={pickDay}
         />
       ) : (
-        <p className={styles.strip}>{text.noForecast}</p>
+        <p className={shared.strip}>{text.noForecast}</p>
       )}
     </section>
   )

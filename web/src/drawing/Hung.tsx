@@ -1,4 +1,4 @@
-import styles from './Board.module.css'
+import styles from './Hung.module.css'
 
 /** What hangs in a gap or lies over it. */
 export type Hangs = 'strip' | 'through' | 'from_above' | 'sponge'

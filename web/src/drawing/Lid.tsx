@@ -1,4 +1,4 @@
-import styles from './Board.module.css'
+import styles from './Lid.module.css'
 
 export interface LidProps {
   from: 'above' | 'below'

@@ -5,7 +5,7 @@ import NativeSelect from '@mui/material/NativeSelect'
 import { useState, type SyntheticEvent } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { useSaving } from '../kit/useSaving'
-import styles from './hive.module.css'
+import styles from './AddHives.module.css'
 import { text } from './text'
 import { HIVES, newColony, nextName, type Change, type Colonies, type HiveName } from './hive'
 

@@ -4,7 +4,7 @@ import InputBase from '@mui/material/InputBase'
 import { lazy, Suspense, useContext, useState, type ReactNode } from 'react'
 import { Faults } from '../kit/faults'
 import { seams as fraction } from '../kit/format'
-import styles from './hive.module.css'
+import styles from './HiveCard.module.css'
 import { text } from './text'
 import type { Change, DraftBox, DraftColony } from './hive'
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { FaultLine } from '../kit/Field'
-import styles from './hive.module.css'
+import styles from './Hives.module.css'
 import { text } from './text'
 import { AddHives } from './AddHives'
 import type { Change, Colonies, DraftColony } from './hive'

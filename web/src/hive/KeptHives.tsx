@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react'
 import { Board } from '../drawing/Board'
-import styles from './hive.module.css'
+import styles from './KeptHives.module.css'
 import type { DraftBox, DraftColony } from './hive'
 
 interface Props {

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
-import styles from './kit.module.css'
+import styles from './Asking.module.css'
 import { text } from './text'
 
 interface Props {

@@ -2,7 +2,8 @@ import FormHelperText from '@mui/material/FormHelperText'
 import InputBase from '@mui/material/InputBase'
 import { useId } from 'react'
 import { useFault } from './faults'
-import styles from './kit.module.css'
+import shared from './kit.module.css'
+import styles from './Field.module.css'
 
 interface Props {
   label: string
@@ -22,7 +23,7 @@ export function Field({ label, value, onChange, unit, path, text, placeholder, h
   const fault = useFault(path)
   const below = fault ?? hint
   return (
-    <div className={styles.field} data-path={path}>
+    <div className={shared.field} data-path={path}>
       <div className={styles.line}>
         <label htmlFor={id}>{label}</label>
         <InputBase

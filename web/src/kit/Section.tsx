@@ -1,7 +1,7 @@
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useContext, useEffect, useRef, type ReactNode } from 'react'
 import { Faults } from './faults'
-import styles from './kit.module.css'
+import styles from './Section.module.css'
 
 interface Props {
   title: string

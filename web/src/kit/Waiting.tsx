@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query'
 import { Problem } from '../api/client'
-import styles from './kit.module.css'
+import styles from './Waiting.module.css'
 import { text } from './text'
 
 type Asked = Pick<UseQueryResult, 'error' | 'failureCount'>

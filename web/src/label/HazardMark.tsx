@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import styles from './label.module.css'
+import styles from './HazardMark.module.css'
 import { text } from './text'
 
 const DRAWINGS: Record<string, ReactNode> = {

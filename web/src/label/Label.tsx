@@ -5,7 +5,8 @@ import { useStart } from '../kit/useStart'
 import { plain, temperature, tenths, three } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { HazardMark } from './HazardMark'
-import styles from './label.module.css'
+import shared from './label.module.css'
+import styles from './Label.module.css'
 import { text } from './text'
 import { useFit } from './useFit'
 
@@ -24,7 +25,7 @@ export function Label({ label, portion }: Props) {
   const use = label.use_by ? text.useBy(date(label.use_by)) : label.keeping === 'closed' ? text.asStock : ''
   const amount = `${plain(Math.round(portion?.amount ?? label.amount))} ${text.units[label.unit]}`
   return (
-    <article ref={frame} className={styles.label} data-label={portion?.id ?? label.batch_id}>
+    <article ref={frame} className={shared.label} data-label={portion?.id ?? label.batch_id}>
       <div ref={content} className={styles.content}>
         <header>
           <div className={styles.marks}>
@@ -75,7 +76,7 @@ export function Label({ label, portion }: Props) {
           )}
         </div>
         <footer>
-          <p className={styles.firstAid} data-first-aid>
+          <p className={shared.firstAid} data-first-aid>
             {label.acids.includes('formic_acid') ? text.firstAid.formic : text.firstAid.oxalic}
           </p>
           <p>

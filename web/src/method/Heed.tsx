@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import styles from './method.module.css'
+import styles from './Heed.module.css'
 import { text } from './text'
 
 type Notes = readonly Schemas['Note'][] | undefined

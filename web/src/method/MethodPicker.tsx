@@ -3,7 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { METHODS } from './facts'
 import { Mark } from '../drawing/Mark'
 import type { Method } from './kind'
-import styles from './method.module.css'
+import styles from './MethodPicker.module.css'
 import { text } from './text'
 
 /** The method, by its shape and colour. */

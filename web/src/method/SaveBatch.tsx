@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Field } from '../kit/Field'
 import { Faults } from '../kit/faults'
-import styles from './method.module.css'
+import styles from './SaveBatch.module.css'
 import { text } from './text'
 import { triedId } from './triedId'
 

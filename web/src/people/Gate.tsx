@@ -6,7 +6,8 @@ import { client, data } from '../api/client'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useEnter, useStart } from '../kit/useStart'
-import styles from './people.module.css'
+import shared from './people.module.css'
+import styles from './Gate.module.css'
 import { text } from './text'
 
 /** Shows what belongs to an operation to its members, and to all others the way in. */
@@ -23,11 +24,11 @@ function SignIn({ demo }: { demo: boolean }) {
   const trying = useSaving(() => data(client.POST('/api/session', { body: { login, password } })), enter)
   const demoEntry = useSaving(() => data(client.POST('/api/demo')), enter)
   return (
-    <main className={styles.gate}>
+    <main className={shared.gate}>
       <h1>{text.signIn}</h1>
       <p className="quiet">{text.why}</p>
       {demo && (
-        <div className={styles.form}>
+        <div className={shared.form}>
           <Button
             size="large"
             variant="contained"
@@ -42,7 +43,7 @@ function SignIn({ demo }: { demo: boolean }) {
         </div>
       )}
       <form
-        className={demo ? `${styles.form} ${styles.demo}` : styles.form}
+        className={demo ? `${shared.form} ${styles.demo}` : shared.form}
         onSubmit={(e) => {
           e.preventDefault()
           trying.save()
@@ -84,11 +85,11 @@ function Claim() {
   const [form, setForm] = useState({ operation: '', login: '', password: '', time_zone: here })
   const claiming = useSaving(() => data(client.POST('/api/claim', { body: form })), enter)
   return (
-    <main className={styles.gate}>
+    <main className={shared.gate}>
       <h1>{text.claim}</h1>
       <p className="quiet">{text.claimWhy}</p>
       <form
-        className={styles.form}
+        className={shared.form}
         onSubmit={(e) => {
           e.preventDefault()
           claiming.save()

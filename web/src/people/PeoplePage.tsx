@@ -10,7 +10,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { may, useEnter, useStart, type Role } from '../kit/useStart'
-import styles from './people.module.css'
+import styles from './PeoplePage.module.css'
 import { text } from './text'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']

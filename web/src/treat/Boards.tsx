@@ -3,7 +3,7 @@ import { plain } from '../kit/format'
 import { adoptColonies } from '../hive/request'
 import type { Amount, Hive } from '../method/amount'
 import { text } from './text'
-import styles from './treat.module.css'
+import styles from './Boards.module.css'
 
 interface Props {
   hive: Hive

@@ -2,7 +2,8 @@ import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './Done.module.css'
 
 interface Props {
   round: Pick<Schemas['RoundDay'], 'method' | 'all'>
@@ -13,8 +14,8 @@ interface Props {
 /** What was done at a hive, and how it is put right. */
 export function Done({ round, records, onUndo }: Props) {
   return records.map((r) => (
-    <div key={r.id} className={styles.done} data-done={r.kind}>
-      <p className={styles.figure}>{wordsOf(round.method, r)}</p>
+    <div key={r.id} className={shared.done} data-done={r.kind}>
+      <p className={shared.figure}>{wordsOf(round.method, r)}</p>
       <p>
         {text.doneAt(round.all.words[r.reason ?? ''] ?? '', r.by ?? '')}
         {r.flags_in_words?.map((f) => (

@@ -7,7 +7,8 @@ import type { Schemas } from '../api/client'
 import { Vessel } from '../drawing/Vessel'
 import { plain, tenths } from '../kit/format'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './JarBar.module.css'
 import type { Jar } from './useJar'
 
 interface Props {
@@ -35,11 +36,11 @@ export const JarBar = memo(function JarBar({ round, jar, lasts }: Props) {
       <div>
         {unsaid ? null : batch ? (
           <>
-            <p className={left < 0 ? `${styles.jarLeft} ${styles.harm}` : styles.jarLeft}>
+            <p className={left < 0 ? `${styles.jarLeft} ${shared.harm}` : styles.jarLeft}>
               <b data-jar-left>{tenths(left)}</b> {unit} {text.left}
               {left < 0 && ` · ${text.reconcile}`}
             </p>
-            <p className={lasts.short > 0 ? styles.harm : undefined} data-lasts>
+            <p className={lasts.short > 0 ? shared.harm : undefined} data-lasts>
               {lasts.short > 0
                 ? `${text.does(lasts.colonies)}, ${text.short(`${tenths(lasts.short)} ${unit}`)}`
                 : text.doesAll(`${tenths(lasts.over)} ${unit}`)}
@@ -75,9 +76,9 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
           </option>
         ))}
       </NativeSelect>
-      {batch?.on_hand.keeps === 'past' && <b className={styles.harm}> {text.pastDay}</b>}
+      {batch?.on_hand.keeps === 'past' && <b className={shared.harm}> {text.pastDay}</b>}
       {batch?.too_strong && (
-        <p className={styles.harm} role="alert" data-too-strong>
+        <p className={shared.harm} role="alert" data-too-strong>
           {text.tooStrong}
         </p>
       )}
@@ -89,7 +90,7 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
 function Unsaid({ jar }: { jar: Jar }) {
   return (
     <div data-unsaid>
-      <p className={styles.harm}>{text.unsaid}</p>
+      <p className={shared.harm}>{text.unsaid}</p>
       <Button variant="outlined" onClick={jar.sayByHand} data-by-hand>
         {text.byHand}
       </Button>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
-import styles from './treat.module.css'
+import styles from './JustDone.module.css'
 
 interface Props {
   round: Schemas['RoundDay']

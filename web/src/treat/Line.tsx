@@ -3,7 +3,8 @@ import { memo } from 'react'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './Line.module.css'
 import type { Application } from '../outbox/outbox'
 
 interface Props {
@@ -18,7 +19,7 @@ interface Props {
 /** The hives as they stand: done, open, skipped, by shape and word. */
 export const Line = memo(function Line({ line, at, method, records, onGo, onTurn }: Props) {
   return (
-    <nav className={styles.line} aria-label={text.title}>
+    <nav className={shared.line} aria-label={text.title}>
       <ol>
         {line.map((c, i) => {
           const mine = records.filter((r) => r.colony_id === c.id)
@@ -40,7 +41,7 @@ export const Line = memo(function Line({ line, at, method, records, onGo, onTurn
                 </span>
                 {c.hive.name}
                 {state === 'done' ? ' ✓' : state === 'skipped' ? ' –' : ''}
-                {mine.some((r) => r.flags?.includes('twice')) && <b className={styles.harm}> ×2</b>}
+                {mine.some((r) => r.flags?.includes('twice')) && <b className={shared.harm}> ×2</b>}
               </button>
             </li>
           )

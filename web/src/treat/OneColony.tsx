@@ -15,7 +15,8 @@ import type { Application } from '../outbox/outbox'
 import { StopFirst } from './StopFirst'
 import { TakeOut } from './TakeOut'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './OneColony.module.css'
 import type { Jar } from './useJar'
 
 interface Props {
@@ -69,7 +70,7 @@ export function OneColony(props: Props) {
     FACTS[round.method].bySeams && hive.boxes.filter((b) => b.seams?.some((s) => s > 0)).length > 1
   return (
     <section
-      className={place[0] % 2 === 0 ? `${styles.colony} ${styles.even}` : styles.colony}
+      className={place[0] % 2 === 0 ? `${shared.colony} ${styles.even}` : shared.colony}
       data-colony-open={hive.name}
     >
       <header>
@@ -94,7 +95,7 @@ export function OneColony(props: Props) {
           <Warnings amount={amount} />
           <Boards hive={hive} amount={amount} onHive={props.onHive} />
           {joint && (
-            <p className={styles.joint}>
+            <p className={shared.joint}>
               {text.joint}:{' '}
               <button type="button" aria-pressed={!fromAbove} onClick={() => props.onFromAbove(false)}>
                 {text.open}
@@ -117,7 +118,7 @@ export function OneColony(props: Props) {
               onCancel={() => setOther(false)}
             />
           ) : (
-            <div className={styles.takes}>
+            <div className={shared.takes}>
               <Button size="large" variant="outlined" onClick={() => setOther(true)} data-other>
                 {text.other}
               </Button>

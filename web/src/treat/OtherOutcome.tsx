@@ -8,7 +8,8 @@ import { readOne } from '../kit/reader'
 import type { Amount } from '../method/amount'
 import type { Application } from '../outbox/outbox'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './OtherOutcome.module.css'
 
 interface Props {
   amount: Amount
@@ -31,7 +32,7 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
       ? onWrite({ kind: 'skipped', reason: r, amount: 0 })
       : setReason(r)
   return (
-    <div className={styles.otherBox}>
+    <div className={shared.otherBox}>
       {reason === undefined ? (
         <>
           <div className={styles.reasons}>

@@ -5,7 +5,8 @@ import { Field } from '../kit/Field'
 import { useKept } from '../kit/useKept'
 import { Reader } from '../kit/reader'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './PracticePage.module.css'
 
 /** A dry run with plain syrup: a bar and a tone a seam. Nothing is recorded. */
 export default function PracticePage() {
@@ -33,7 +34,7 @@ export default function PracticePage() {
     setBegun(at)
   }
   return (
-    <main className={styles.page} data-practice={running ? 'running' : 'still'}>
+    <main className={shared.page} data-practice={running ? 'running' : 'still'}>
       <h1>{text.practiceTitle}</h1>
       <p className="quiet">{text.practiceIntro}</p>
       <Faults value={reader.faults}>

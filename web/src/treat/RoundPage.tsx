@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import { useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
 import { Round } from './Round'
-import styles from './treat.module.css'
+import styles from './RoundPage.module.css'
 import { text } from './text'
 import { useCore, useKeptForYard, useRound } from './useRound'
 

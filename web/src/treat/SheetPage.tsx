@@ -16,7 +16,8 @@ import { JarChoice } from './JarBar'
 import { standing } from './Round'
 import { SignalBar } from './SignalBar'
 import { stopWords, text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './SheetPage.module.css'
 import { useJar, type Jar } from './useJar'
 import { useOutbox } from '../outbox/useOutbox'
 import { useCore, useRound } from './useRound'
@@ -37,7 +38,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
   const batch = jar.unsaid ? undefined : jar.batch
   const { bySeams } = FACTS[round.method]
   return (
-    <main className={styles.page} data-sheet>
+    <main className={shared.page} data-sheet>
       <div className="no-print">
         <Link to={`/rounds/${round.job_id}/${round.day}`}>{text.start}</Link>{' '}
         <Button onClick={() => print()}>{text.print}</Button>
@@ -96,7 +97,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
                           <b>{plain(amount.figure)}</b> {amount.words}
                         </td>
                         <td />
-                        <td className={styles.harm}>
+                        <td className={shared.harm}>
                           {[...(c.stop ?? []).map(stopWords), ...amount.warnings].join(' ')}
                         </td>
                       </tr>
@@ -213,7 +214,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
                   }}
                   data-typed={c.hive.name}
                 />{' '}
-                {faults['amount'] && <b className={styles.harm}>{faults['amount']}</b>}
+                {faults['amount'] && <b className={shared.harm}>{faults['amount']}</b>}
               </td>
             </tr>
           ))}

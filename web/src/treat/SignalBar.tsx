@@ -1,7 +1,8 @@
 import Alert from '@mui/material/Alert'
 import { Link } from 'react-router'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './SignalBar.module.css'
 import type { Outbox } from '../outbox/useOutbox'
 
 /** Whether all is sent, and whether this phone can go on alone: always in sight. */
@@ -18,7 +19,7 @@ export function SignalBar({ outbox, ready }: { outbox: Outbox; ready: boolean })
               : `● ${text.sent}`}
         </b>
         {signal === 'offline' && count > 0 && <span>{text.waiting(count)}</span>}
-        {outbox.refused.length > 0 && <b className={styles.harm}>{text.refused(outbox.refused.length)}</b>}
+        {outbox.refused.length > 0 && <b className={shared.harm}>{text.refused(outbox.refused.length)}</b>}
         {ready && <span data-ready>{text.ready}</span>}
       </p>
       {signal === 'signed_out' && (

@@ -2,7 +2,8 @@ import Button from '@mui/material/Button'
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './TakeOut.module.css'
 
 interface Props {
   colony: Schemas['RoundColony']
@@ -17,19 +18,19 @@ export function TakeOut({ colony, onOut }: Props) {
   const [sure, setSure] = useState(false)
   const early = colony.early_days ?? 0
   return (
-    <div className={styles.otherBox} data-take-out>
-      <p className={styles.dose}>
+    <div className={shared.otherBox} data-take-out>
+      <p className={shared.dose}>
         <b>{all - missing}</b> <small>{text.came}</small>
       </p>
       <p>{text.daysIn(colony.days_in ?? 0)}</p>
       {early > 0 && (
-        <p className={styles.harm} role="alert" data-early={early}>
+        <p className={shared.harm} role="alert" data-early={early}>
           {text.early(early)}
         </p>
       )}
       <Stepper label={text.missing} value={missing} most={all} onChange={setMissing} />
       <Stepper label={text.chewed} value={chewed} most={all - missing} onChange={setChewed} />
-      <div className={styles.takes}>
+      <div className={shared.takes}>
         {early > 0 && !sure ? (
           <Button size="large" variant="outlined" color="error" onClick={() => setSure(true)} data-early-yes>
             {text.earlyYes}

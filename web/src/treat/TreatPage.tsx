@@ -8,7 +8,8 @@ import { Mark } from '../drawing/Mark'
 import { date, day } from '../kit/day'
 import { useStart } from '../kit/useStart'
 import { text } from './text'
-import styles from './treat.module.css'
+import shared from './treat.module.css'
+import styles from './TreatPage.module.css'
 
 type Job = Schemas['Job']
 
@@ -18,7 +19,7 @@ export default function TreatPage() {
   const jobs = useQuery(jobsQuery)
   const all = jobs.data ?? []
   return (
-    <main className={styles.page}>
+    <main className={shared.page}>
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       {!jobs.data && <Waiting query={jobs} />}
@@ -36,7 +37,7 @@ export default function TreatPage() {
               <b>{j.name}</b>
               {text.colonies(j.in ?? 0)} ·{' '}
               {(j.due_last ?? '') < today ? (
-                <strong className={styles.harm}>{text.pastOut}</strong>
+                <strong className={shared.harm}>{text.pastOut}</strong>
               ) : (
                 text.dueOut(date(j.due_out ?? ''), date(j.due_last ?? ''))
               )}

@@ -17,7 +17,8 @@ import { text } from './text'
 import { Treatments } from './Treatments'
 import { colonyQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import styles from './yards.module.css'
+import shared from './yards.module.css'
+import styles from './ColonyPage.module.css'
 
 const CountChart = lazy(() => import('./CountChart'))
 
@@ -46,11 +47,11 @@ export default function ColonyPage() {
           )}
         </span>
       </div>
-      {!alive && <p className={styles.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
+      {!alive && <p className={shared.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
       {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
       <Known colony={c} />
       {c.notes && <p>{c.notes}</p>}
-      <div className={styles.columns}>
+      <div className={shared.columns}>
         <section>
           <h2>{text.treatments}</h2>
           <Treatments colony={c} helper={alive && may(role, 'helper')} />
@@ -65,7 +66,7 @@ export default function ColonyPage() {
         </section>
         <section>
           <h2>{text.history}</h2>
-          <ul className={styles.entries}>
+          <ul className={shared.entries}>
             <li>
               <span>{date(c.started_on)}</span>
               <b>{text.events.began}</b>
@@ -106,7 +107,7 @@ function Known({ colony }: { colony: Whole }) {
   return (
     <section className={page.panel}>
       {changed && (
-        <p className={styles.alarm} data-changed={changed}>
+        <p className={shared.alarm} data-changed={changed}>
           {text.changed(text.changedSince[changed] ?? changed, date(colony.changed_on ?? ''))}
         </p>
       )}
@@ -142,7 +143,7 @@ const open = (seen: boolean | undefined) => text.openBrood.find(([k]) => k === S
 function Inspections({ inspections }: { inspections: readonly Schemas['Inspection'][] }) {
   if (inspections.length === 0) return <p className="quiet">{text.noInspections}</p>
   return (
-    <ul className={styles.entries}>
+    <ul className={shared.entries}>
       {inspections.slice(0, 20).map((l) => (
         <li key={l.id}>
           <span>{date(l.on ?? '')}</span>

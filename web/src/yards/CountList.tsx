@@ -7,7 +7,8 @@ import { date } from '../kit/day'
 import { three } from '../kit/format'
 import { text } from './text'
 import { useChanged } from './useChanged'
-import styles from './yards.module.css'
+import shared from './yards.module.css'
+import styles from './CountList.module.css'
 
 /** The counts of a colony, the newest first, with their intervals. */
 export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCount'][]; helper: boolean }) {
@@ -21,7 +22,7 @@ export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCo
   return (
     <>
       <Said message={voiding.message} />
-      <ul className={styles.entries}>
+      <ul className={shared.entries}>
         {counts.toReversed().map((c) => (
           <li key={c.id} className={c.void_reason === undefined ? undefined : styles.struck}>
             <span>{date(c.on ?? '')}</span>

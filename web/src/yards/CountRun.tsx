@@ -19,7 +19,7 @@ import { text } from './text'
 import { useChanged } from './useChanged'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import styles from './yards.module.css'
+import styles from './CountRun.module.css'
 
 type Kind = Schemas['MiteCount']['kind']
 

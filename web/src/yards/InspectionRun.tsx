@@ -16,7 +16,8 @@ import { seams as fraction } from '../kit/format'
 import { text } from './text'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import styles from './yards.module.css'
+import shared from './yards.module.css'
+import styles from './InspectionRun.module.css'
 
 type Inspection = Schemas['Inspection']
 type Stand = Schemas['ColonyRecord']
@@ -95,7 +96,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
           </Button>
         </div>
       )}
-      <div className={styles.run}>
+      <div className={shared.run}>
         <ul className={styles.list} data-look-list>
           {yard.stands.map((s, i) => (
             <li key={s.id}>
@@ -177,7 +178,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
         {stand.name} <span>{text.seams(total)}</span>{' '}
         {inspection.board === undefined && <small className="quiet">{text.asLast}</small>}
       </h2>
-      <p className={`quiet ${styles.keys ?? ''}`}>{text.inspectHint}</p>
+      <p className={`quiet ${shared.keys ?? ''}`}>{text.inspectHint}</p>
       <div className={styles.boards}>
         {stand.boxes
           .map((b, i) => (
@@ -209,7 +210,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
           </Button>
         </p>
       )}
-      <div className={styles.asks}>
+      <div className={shared.asks}>
         {(Object.keys(ASKS) as Ask[]).map((ask) => {
           const { key, words, title, names } = ASKS[ask]
           return (
@@ -272,7 +273,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
             {text.skip}
           </Button>
         )}
-        <span className={`quiet ${styles.keys ?? ''}`}>{text.inspectKeys}</span>
+        <span className={`quiet ${shared.keys ?? ''}`}>{text.inspectKeys}</span>
       </div>
     </article>
   )

@@ -19,7 +19,7 @@ import { HiveFront } from '../drawing/HiveFront'
 import { Mark } from '../drawing/Mark'
 import { MiteGauge } from '../drawing/MiteGauge'
 import { text } from './text'
-import styles from './yards.module.css'
+import styles from './StandLine.module.css'
 
 type Stand = Schemas['ColonyRecord']
 

@@ -6,7 +6,8 @@ import { seams as fraction } from '../kit/format'
 import { inWords } from '../hive/shape'
 import { daysBetween } from '../kit/day'
 import { text } from './text'
-import styles from './yards.module.css'
+import shared from './yards.module.css'
+import styles from './YardTable.module.css'
 
 /** A yard as a plain table: what was seen, and how long ago. */
 export function YardTable({ stands }: { stands: readonly Schemas['ColonyRecord'][] }) {
@@ -22,7 +23,7 @@ export function YardTable({ stands }: { stands: readonly Schemas['ColonyRecord']
     )
   return (
     <div className={styles.scroll}>
-      <table className={styles.table}>
+      <table className={shared.table}>
         <thead>
           <tr>
             {text.head.map((h) => (

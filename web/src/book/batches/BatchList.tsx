@@ -7,7 +7,8 @@ import { Mark } from '../../drawing/Mark'
 import { clock, day } from '../../kit/day'
 import { tenths, three, volume } from '../../kit/format'
 import { useUnits } from '../../kit/units'
-import styles from '../book.module.css'
+import shared from '../book.module.css'
+import styles from './BatchList.module.css'
 import { text } from '../text'
 
 /** The kept batches, the newest first. */
@@ -15,7 +16,7 @@ export default function BatchList() {
   const { system } = useUnits()
   const list = useQuery(batchesQuery)
   return (
-    <main className={styles.page}>
+    <main className={shared.page}>
       <h1>{text.title}</h1>
       <p>
         <Link to="/shelf">{text.shelf}</Link>
@@ -32,16 +33,16 @@ export default function BatchList() {
               <Link to={`/batches/${b.id}`}>
                 <Mark method={b.method} />
                 <span className={styles.name}>
-                  <span className={b.voided_at ? styles.struck : undefined}>{b.name}</span>
+                  <span className={b.voided_at ? shared.struck : undefined}>{b.name}</span>
                   {b.voided_at && <span className={styles.tag}>{text.void}</span>}
                   <small>
                     {text.number(b.number)} · {day(b.made_on)} {clock(b.made_on)} · {text.methods[b.method]} ·{' '}
                     {b.state === 'made'
                       ? text.left(tenths(b.on_hand.left), text.units[b.on_hand.unit])
                       : text.states[b.state]}
-                    {b.on_hand.to_reconcile && <b className={styles.harm}> · {text.reconcileShort}</b>}
+                    {b.on_hand.to_reconcile && <b className={shared.harm}> · {text.reconcileShort}</b>}
                     {b.on_hand.keeps === 'past' && b.on_hand.left > 0 && (
-                      <b className={styles.harm}> · {text.past}</b>
+                      <b className={shared.harm}> · {text.past}</b>
                     )}
                     {b.on_hand.keeps === 'soon' && b.on_hand.left > 0 && <b> · {text.soon}</b>}
                   </small>

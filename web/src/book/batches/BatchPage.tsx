@@ -10,7 +10,8 @@ import { keepDraft } from '../../method/useDraft'
 import { three } from '../../kit/format'
 import { Asking } from '../../kit/Asking'
 import { useStart } from '../../kit/useStart'
-import styles from '../book.module.css'
+import shared from '../book.module.css'
+import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
 import { Remarks } from './Remarks'
 import { said } from './said'
@@ -26,7 +27,7 @@ export default function BatchPage() {
     queryFn: ({ signal }) => data(client.GET('/api/batches/{id}', { params: { path: { id } }, signal })),
   })
   return (
-    <main className={styles.page}>
+    <main className={shared.page}>
       <p className="no-print">
         <Link to="/batches">{text.all}</Link>
       </p>
@@ -48,7 +49,7 @@ function Whole({ batch }: { batch: Batch }) {
   })
   return (
     <>
-      <h1 className={batch.voided_at ? styles.struck : undefined}>{batch.name}</h1>
+      <h1 className={batch.voided_at ? shared.struck : undefined}>{batch.name}</h1>
       {batch.voided_at && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           {text.voided(batch.void_reason ?? '')}
@@ -58,7 +59,7 @@ function Whole({ batch }: { batch: Batch }) {
         {text.number(batch.number)} · {text.states[batch.state]}
       </p>
       {batch.state === 'made' && batch.strength && (
-        <p className={`${styles.asMade} no-print`} data-as-made>
+        <p className={`${shared.asMade} no-print`} data-as-made>
           {three(batch.strength.value)} <small>{text.strengths[batch.strength.unit]}</small>
         </p>
       )}

@@ -10,7 +10,8 @@ import { useKept } from '../../kit/useKept'
 import { readOne } from '../../kit/reader'
 import { tenths } from '../../kit/format'
 import { yardsQuery } from '../../kit/queries'
-import styles from '../book.module.css'
+import shared from '../book.module.css'
+import styles from './Portions.module.css'
 import { text } from '../text'
 
 interface Props {
@@ -57,14 +58,14 @@ export function Portions({ batch, ledger, unit }: Props) {
         </p>
       ))}
       {ledger.over_portioned && (
-        <p className={styles.harm}>
+        <p className={shared.harm}>
           {text.overPortioned(tenths(ledger.in_portions), tenths(ledger.left), unit)}
         </p>
       )}
       <Said message={back.message} />
       <Faults value={{ ...adding.faults, ...wrong }}>
         <form
-          className={styles.entryForm}
+          className={shared.entryForm}
           onSubmit={(e) => {
             e.preventDefault()
             if (amount !== undefined)

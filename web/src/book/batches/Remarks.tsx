@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
 import { day } from '../../kit/day'
 import { said } from './said'
-import styles from '../book.module.css'
+import styles from './Remarks.module.css'
 import { text } from '../text'
 
 /** What was written to a batch afterwards; added to, never changed. */

@@ -12,7 +12,7 @@ import { useSaving } from '../../kit/useSaving'
 import { clock, day } from '../../kit/day'
 import { Reader } from '../../kit/reader'
 import { plain } from '../../kit/format'
-import styles from './register.module.css'
+import styles from './Lines.module.css'
 import { text } from './text'
 
 type Line = Schemas['Application']

@@ -11,7 +11,7 @@ import { useKept } from '../../kit/useKept'
 import { useStart } from '../../kit/useStart'
 import { Reader } from '../../kit/reader'
 import { yardQuery, yardsQuery } from '../../kit/queries'
-import styles from './register.module.css'
+import styles from './OtherForm.module.css'
 import { text } from './text'
 
 interface Typed {

@@ -11,7 +11,7 @@ import { may, useStart } from '../../kit/useStart'
 import { yardsQuery } from '../../kit/queries'
 import { Lines } from './Lines'
 import { OtherForm } from './OtherForm'
-import styles from './register.module.css'
+import styles from './RegisterPage.module.css'
 import { text } from './text'
 
 const DAY = /^\d{4}-\d\d-\d\d$/

@@ -6,7 +6,7 @@ import { Field } from '../../kit/Field'
 import { useFault } from '../../kit/faults'
 import type { Change } from '../draft'
 import type { LabelTable } from './label'
-import styles from '../method.module.css'
+import styles from './CardEditor.module.css'
 import { text } from './text'
 
 /** The label of a ready-to-use product, as the keeper copies it. */
