@@ -32,7 +32,7 @@ format: ## put every file into its format
 	cd web && npm run --silent format
 
 bench: setup-browser build ## speed and size, as ratios in one run
-	go run ./perf
+	go test ./perf -run NONE -bench . -timeout 30m
 
 shots: setup-browser build ## the pictures of docs/screenshots, from a fresh demo
 	go run ./e2e/shots

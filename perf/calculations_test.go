@@ -1,4 +1,4 @@
-package main
+package perf
 
 import (
 	"errors"
@@ -28,22 +28,21 @@ var eight = mixing.Scales{Cup: 40, Balances: []mixing.Balance{
 	{Division: 0.5, Capacity: 1000}, {Division: 0.1, Capacity: 500}, {Division: 0.01, Capacity: 200}, {Division: 0.001, Capacity: 50},
 }}
 
-func calculations() []figure {
-	measure := func(name string, most time.Duration, work func() error) figure {
-		result := testing.Benchmark(func(b *testing.B) {
-			for b.Loop() {
-				if err := work(); err != nil {
-					b.Fatal(err)
-				}
+// each runs a calculation again and again; most is the longest that one may take.
+func each(b *testing.B, name string, most time.Duration, work func() error) {
+	b.Run(name, func(b *testing.B) {
+		for b.Loop() {
+			if err := work(); err != nil {
+				b.Fatal(err)
 			}
-		})
-		f := figure{name: name, value: fmt.Sprintf("%d ns/op", result.NsPerOp()), kept: result.N > 0}
-		if most > 0 {
-			f.limit = "under " + most.String()
-			f.kept = f.kept && result.NsPerOp() < most.Nanoseconds()
 		}
-		return f
-	}
+		if one := b.Elapsed() / time.Duration(b.N); most > 0 && one >= most {
+			b.Errorf("%v is over %v", one, most)
+		}
+	})
+}
+
+func BenchmarkCalculations(b *testing.B) {
 	const many, most = 1000, 5 * time.Millisecond
 	drafts := demo.Welcome().Draft
 	syrup := func(n int) func() error {
@@ -74,26 +73,24 @@ func calculations() []figure {
 	work, err := wire.Recipe{Dribble: drafts.Dribble}.Mixing("")
 	scales := wire.ScalesOf(wire.UsualBalances().Balances, 0)
 	spilt := []mixing.Event{{Kind: mixing.Added, Act: "sugar", Grams: 150}, {Kind: mixing.Added, Act: "acid", Grams: 12}}
-	return []figure{
-		measure("bench: a run as it stands, and its mending", 0, func() error {
-			if m := work.Fold(spilt, scales).Mending(work.Work); err != nil || !m.Possible {
-				return fmt.Errorf("not mended: %w", err)
-			}
-			return nil
-		}),
-		measure("bench: weighing plan over 8 balances", 0, func() error {
-			if _, ok := eight.Weigh(1234, true); !ok {
-				return errors.New("no balance carries it")
-			}
-			return nil
-		}),
-		measure("syrup, 8 colonies", 0, syrup(8)),
-		measure("syrup, 1,000 colonies", most, syrup(many)),
-		measure("dose, 8 colonies", 0, func() error { _, err := wire.Dose(dose); return err }),
-		measure("pot of strips, 1,000 colonies", most, pot("strip", 1)),
-		measure("pot of long strips, 1,000 doubles", most, pot("long", 2)),
-		measure("formic acid, 1,000 colonies", most, func() error { _, err := wire.PlanPad(acid); return err }),
-		measure("dilution", 0, func() error { _, err := wire.DilutePad(dilution); return err }),
-		measure("strength from a density", 0, func() error { _, err := wire.AssayPad(reading); return err }),
-	}
+	each(b, "bench: a run as it stands, and its mending", 0, func() error {
+		if m := work.Fold(spilt, scales).Mending(work.Work); err != nil || !m.Possible {
+			return fmt.Errorf("not mended: %w", err)
+		}
+		return nil
+	})
+	each(b, "bench: weighing plan over 8 balances", 0, func() error {
+		if _, ok := eight.Weigh(1234, true); !ok {
+			return errors.New("no balance carries it")
+		}
+		return nil
+	})
+	each(b, "syrup, 8 colonies", 0, syrup(8))
+	each(b, "syrup, 1,000 colonies", most, syrup(many))
+	each(b, "dose, 8 colonies", 0, func() error { _, err := wire.Dose(dose); return err })
+	each(b, "pot of strips, 1,000 colonies", most, pot("strip", 1))
+	each(b, "pot of long strips, 1,000 doubles", most, pot("long", 2))
+	each(b, "formic acid, 1,000 colonies", most, func() error { _, err := wire.PlanPad(acid); return err })
+	each(b, "dilution", 0, func() error { _, err := wire.DilutePad(dilution); return err })
+	each(b, "strength from a density", 0, func() error { _, err := wire.AssayPad(reading); return err })
 }
