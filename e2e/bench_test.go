@@ -156,7 +156,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.says("[data-ledger]", "made", "use by 11 Dec 2026")
 	p.choose("spilled")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-ledger] [data-path="amount"] input`), "20"))
-	p.click("[data-enter]")
+	p.click(`[data-save-form="entry"]`)
 	p.says("[data-ledger]", "Say why")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-ledger] [data-path="reason"] input`), "the funnel slipped\r"))
 	p.says("[data-ledger]", "the funnel slipped", "−20")

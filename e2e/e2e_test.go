@@ -140,7 +140,9 @@ func (p page) click(selector string) {
 // choose presses the button with these words.
 func (p page) choose(words string) {
 	p.t.Helper()
-	p.do(chromedp.Click(fmt.Sprintf(`//button[normalize-space()=%q]`, words)))
+	button := fmt.Sprintf(`//button[normalize-space()=%q]`, words)
+	p.do(chromedp.WaitVisible(button), chromedp.Evaluate[chromedp.Void](fmt.Sprintf(
+		`document.evaluate(%q, document).iterateNext().scrollIntoView({ block: 'center' })`, button)), chromedp.Click(button))
 }
 
 // open unfolds a section by its title.

@@ -75,7 +75,7 @@ func TestCardOfALabel(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + "/cards"))
 	p.says("main", "No cards yet")
 	p.click(`[data-blank="rule"]`)
-	p.write(`[data-card-form] [data-field="name"]`, "Winter syrup")
+	p.write(`[data-card-form] [data-path="name"] input`, "Winter syrup")
 	p.fill("content.rule.full_seam_ml", "40")
 	p.fill("content.min_c", "8")
 	p.choose("Keep the card")

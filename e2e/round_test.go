@@ -123,12 +123,29 @@ func (p page) byHand(batch string) {
 	p.until(`document.querySelector('[data-unsaid]') === null`)
 }
 
-// given presses Given, more than a second after the last time.
+// given presses Given, more than a second after the last time, and where it stands once
+// what was said of the one before has gone.
 func (p page) given() {
 	p.t.Helper()
-	p.do(chromedp.Evaluate[chromedp.Void](later))
+	p.do(chromedp.Evaluate[chromedp.Void](later), chromedp.WaitVisible(chromedp.CSS("[data-given]")),
+		chromedp.Evaluate[chromedp.Void](steady, chromedp.EvalAwaitPromise))
 	p.click("[data-given]")
 }
+
+// steady waits until the button has stood still for some frames.
+const steady = `new Promise((done) => {
+	let was = '', still = 0
+	const look = () => {
+		const b = document.querySelector('[data-given]')
+		b?.scrollIntoView({ block: 'center' })
+		const now = JSON.stringify(b?.getBoundingClientRect())
+		still = now === was ? still + 1 : 0
+		was = now
+		if (still < 5) requestAnimationFrame(look)
+		else done()
+	}
+	look()
+})`
 
 // later sets the page's clock on, by more than two taps of one hand are apart.
 const later = `(() => { const now = Date.now; Date.now = () => now() + 1100 })()`

@@ -16,7 +16,7 @@ import (
 
 const ropewalk = "/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001"
 
-// write types into a field that is found by its data-field or its label.
+// write types into a field that is found by its path or its label.
 func (p page) write(selector, text string) {
 	p.t.Helper()
 	p.do(chromedp.WaitVisible(chromedp.CSS(selector)), chromedp.Focus(chromedp.CSS(selector)),
@@ -45,15 +45,15 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.says("header", "Owner", "Slipway crew")
 
 	p.choose("Add a yard")
-	p.write(`[data-field="name"]`, "Slipway")
-	p.write(`[data-field="latitude"]`, "200")
+	p.write(`[data-path="name"] input`, "Slipway")
+	p.write(`[data-path="latitude"] input`, "200")
 	p.choose("Save")
 	p.says("form", "Too high. Possible: -66 to 70 degrees")
-	p.write(`[data-field="latitude"]`, "57.5")
+	p.write(`[data-path="latitude"] input`, "57.5")
 	p.choose("Save")
 	p.click(`[data-yard="Slipway"] h2 a`)
 	p.click("[data-add-colony]")
-	p.write(`[data-field="name"]`, "A1")
+	p.write(`[data-path="name"] input`, "A1")
 	p.click("[data-save-colony]")
 	p.click("[data-look]")
 
@@ -83,7 +83,7 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.choose("A prescription or permit")
 	p.click("[data-make-job]")
 	p.says("[data-docket]", "A figure is needed here")
-	p.write(`[data-field="rule"]`, "permit held")
+	p.write(`[data-path="rule"] input`, "permit held")
 	p.click("[data-make-job]")
 	p.click("[data-mix]")
 	p.says(`[data-colony="A1"]`, "3¼ seams")
@@ -131,7 +131,7 @@ func TestDecide(t *testing.T) {
 	p.choose("A registered product, by its label")
 	p.click("[data-make-job]")
 	p.says("[data-docket]", "Say why you treat it anyway")
-	p.write(`[data-field="override"]`, "Fed on Thursday")
+	p.write(`[data-path="override"] input`, "Fed on Thursday")
 	p.do(chromedp.Reload())
 	p.says("[data-docket]", "7 hives") // what was chosen outlives a reload
 	p.click("[data-make-job]")
@@ -153,10 +153,10 @@ func TestTwoAtOneHive(t *testing.T) {
 		p.click("[data-edit]")
 		p.says("[data-colony-form]", "Makes honey for people")
 	}
-	first.write(`[data-field="name"]`, "R1 east")
+	first.write(`[data-path="name"] input`, "R1 east")
 	first.click("[data-save-colony]")
 	first.says("h1", "R1 east")
-	second.write(`[data-field="name"]`, "R1 west")
+	second.write(`[data-path="name"] input`, "R1 west")
 	second.click("[data-save-colony]")
 	second.says("[data-both]", "nothing was overwritten", "R1 east", "R1 west")
 	second.choose("Save mine over it")

@@ -1,4 +1,4 @@
-import NativeSelect from '@mui/material/NativeSelect'
+import { named, Pick } from '../kit/Pick'
 import { useQuery } from '@tanstack/react-query'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
@@ -137,20 +137,12 @@ function FromLots({ run, at }: { run: Run; at: Happening }) {
   return offered.map((l) => (
     <label key={l.ingredient} className={styles.lot}>
       <span>{text.from(text.lots[l.ingredient] ?? l.ingredient)}</span>
-      <NativeSelect
+      <Pick
+        label={text.from(text.lots[l.ingredient] ?? l.ingredient)}
         value={l.lot_id ?? 'none'}
-        inputProps={{ 'aria-label': text.from(text.lots[l.ingredient] ?? l.ingredient) }}
-        onChange={(e) => void at.happen({ kind: 'lot', act: l.ingredient, answer: e.target.value })}
-      >
-        <option value="none">{text.noLot}</option>
-        {lots.data
-          ?.filter((x) => x.ingredient === l.ingredient)
-          .map((x) => (
-            <option key={x.id} value={x.id}>
-              {x.name}
-            </option>
-          ))}
-      </NativeSelect>
+        options={[['none', text.noLot], ...named(lots.data?.filter((x) => x.ingredient === l.ingredient))]}
+        onChange={(answer) => void at.happen({ kind: 'lot', act: l.ingredient, answer })}
+      />
     </label>
   ))
 }

@@ -1,13 +1,9 @@
-import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
-import { Choice } from '../kit/Choice'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Said } from '../kit/Said'
+import type { Panel } from '../kit/form'
+import { Form } from '../kit/Form'
+import { useForm } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
-import { readOne } from '../kit/reader'
 import styles from './book.module.css'
 import { text } from './text'
 
@@ -24,73 +20,50 @@ interface Props {
   onDone: () => unknown
 }
 
+const account = (kinds: Entry['kind'][], unit: string): Panel<'id' | 'kind' | 'amount' | 'reason'> => ({
+  title: '',
+  entries: [
+    { of: 'id', label: '', unseen: true },
+    {
+      of: 'kind',
+      label: text.entryKind,
+      options: kinds.map((k) => [k, text.kinds[k]]),
+      columns: kinds.length,
+      unseen: kinds.length > 1 ? undefined : true,
+    },
+    { of: 'amount', label: (t) => text.amounts[t.kind as Entry['kind']], unit },
+    { of: 'reason', as: 'words', label: text.reason, when: (t) => t.kind !== 'made' },
+  ],
+})
+
 /** A new line in an account; what is typed stays until it is written. */
 export function EntryForm({ id, kinds, unit, colony, extra, send, onDone }: Props) {
-  const form = useKept(`entry.${id}`, () => ({
-    id: crypto.randomUUID(),
-    kind: kinds[0]!,
-    amount: '',
-    reason: '',
-  }))
-  const { value } = form
-  const kind = kinds.includes(value.kind) ? value.kind : kinds[0]!
-  const { figure: amount, faults: wrong } = readOne('amount', value.amount)
+  const fresh = (kind = kinds[0]!) => ({ id: crypto.randomUUID(), kind, amount: '', reason: '' })
+  const form = useForm(`entry.${id}`, account(kinds, unit), fresh)
+  const kind = kinds.find((k) => k === form.typed.kind) ?? kinds[0]!
   const saving = useSaving(send, () => {
-    form.set({ id: crypto.randomUUID(), kind, amount: '', reason: '' })
+    form.set(fresh(kind))
     void onDone()
   })
-  const change = (part: Partial<typeof value>) => {
-    saving.reset()
-    form.set({ ...value, ...part })
-  }
+  const body = { ...(form.body as Entry), kind, ...(kind === 'used' && colony ? { colony_id: colony } : {}) }
   return (
-    <Faults value={{ ...saving.faults, ...wrong }}>
-      <form
-        className={styles.entryForm}
-        onSubmit={(e) => {
-          e.preventDefault()
-          if (amount !== undefined)
-            saving.save({
-              id: value.id,
-              kind,
-              amount,
-              reason: value.reason,
-              ...(kind === 'used' && colony ? { colony_id: colony } : {}),
-            })
-        }}
-      >
-        {kinds.length > 1 && (
-          <Choice
-            label={text.entryKind}
-            columns={kinds.length}
-            value={kind}
-            options={kinds.map((k) => [k, text.kinds[k]] as const)}
-            onChange={(k) => change({ kind: k })}
-            path="kind"
-          />
-        )}
-        {kind === 'used' && extra}
-        <Field
-          label={text.amounts[kind]}
-          unit={unit}
-          path="amount"
-          value={value.amount}
-          onChange={(v) => change({ amount: v })}
-        />
-        {kind !== 'made' && (
-          <Field
-            text
-            label={text.reason}
-            path="reason"
-            value={value.reason}
-            onChange={(v) => change({ reason: v })}
-          />
-        )}
-        <Said message={saving.message} />
-        <Button type="submit" variant="outlined" disabled={amount === undefined || saving.busy} data-enter>
-          {text.enter}
-        </Button>
-      </form>
-    </Faults>
+    <Form
+      className={styles.entryForm}
+      form={{
+        ...form,
+        typed: { ...form.typed, kind },
+        change: (recipe) => {
+          saving.reset()
+          form.change(recipe)
+        },
+      }}
+      saving={saving}
+      save={text.enter}
+      mark="entry"
+      quiet
+      unfinished={(body.amount as number | undefined) === undefined}
+      onSave={() => saving.save(body)}
+      before={{ amount: kind === 'used' && extra }}
+    />
   )
 }

@@ -1,4 +1,4 @@
-import NativeSelect from '@mui/material/NativeSelect'
+import { named, Pick } from '../kit/Pick'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { FACTS } from '../method/facts'
@@ -100,34 +100,24 @@ function ColonyPicker({ value, onChange }: { value: string; onChange: (id: strin
   const chosen = useQuery({ ...yardQuery(yard), enabled: yard !== '' })
   return (
     <div className={styles.picker}>
-      <NativeSelect
+      <Pick
+        label={text.onYard}
         value={yard}
-        inputProps={{ 'aria-label': text.onYard }}
-        onChange={(e) => {
-          setYard(e.target.value)
+        options={named(yards.data)}
+        none={text.noColony}
+        onChange={(id) => {
+          setYard(id)
           onChange('')
         }}
-      >
-        <option value="">{text.noColony}</option>
-        {yards.data?.map((y) => (
-          <option key={y.id} value={y.id}>
-            {y.name}
-          </option>
-        ))}
-      </NativeSelect>
+      />
       {yard !== '' && (
-        <NativeSelect
+        <Pick
+          label={text.onColony}
           value={value}
-          inputProps={{ 'aria-label': text.onColony }}
-          onChange={(e) => onChange(e.target.value)}
-        >
-          <option value="">{text.wholeYard}</option>
-          {chosen.data?.stands.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </NativeSelect>
+          options={named(chosen.data?.stands)}
+          none={text.wholeYard}
+          onChange={onChange}
+        />
       )}
     </div>
   )

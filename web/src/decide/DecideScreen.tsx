@@ -1,5 +1,5 @@
+import { Pick } from '../kit/Pick'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import NativeSelect from '@mui/material/NativeSelect'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
@@ -74,23 +74,17 @@ export default function DecideScreen() {
           {METHODS.map((m) => (
             <label key={m}>
               {text.methods[m]}:{' '}
-              <NativeSelect
+              <Pick
+                label={text.methods[m]}
                 value={c.under[m]}
-                onChange={(e) => set({ ...c, under: { ...c.under, [m]: e.target.value } })}
-              >
-                {FACTS[m].protocols.map((s) => (
-                  <option key={s} value={s}>
-                    {text.protocols[s]}
-                  </option>
-                ))}
-                {cards.data?.cards
-                  .filter((k) => k.method === m)
-                  .map((k) => (
-                    <option key={k.id} value={`card:${k.id}`}>
-                      {k.name}
-                    </option>
-                  ))}
-              </NativeSelect>
+                options={[
+                  ...FACTS[m].protocols.map((s) => [s, text.protocols[s] ?? s] as const),
+                  ...(cards.data?.cards ?? [])
+                    .filter((k) => k.method === m)
+                    .map((k) => [`card:${k.id}`, k.name] as const),
+                ]}
+                onChange={(v) => set({ ...c, under: { ...c.under, [m]: v } })}
+              />
             </label>
           ))}
           <Link to="/cards">{text.cards}</Link>

@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { METHODS } from '../method/facts'
@@ -7,6 +6,7 @@ import { client, data, type Schemas } from '../api/client'
 import { Docket } from '../docket/Docket'
 import { Choice as Choosing } from '../kit/Choice'
 import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { day as written } from '../kit/day'
@@ -92,42 +92,40 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
       {rows.length === 0 ? (
         <p className="quiet">{text.jobEmpty}</p>
       ) : (
-        <div className={styles.form}>
-          <div className={shared.big}>
-            <b>{text.hives(rows.length)}</b>
-            <span>{fraction(rows.reduce((n, r) => n + (r.seams ?? 0), 0))} seams</span>
-          </div>
-          <ul className={shared.list} data-shares>
-            {shares.map((s) => (
-              <li key={s.day}>
-                <b>{written(s.day)}</b>
-                <span>{text.share(s.colonies.length, s.minutes)}</span>
-              </li>
-            ))}
-            {left.length > 0 && (
-              <li>
-                <b>{written(choice.day)}</b>
-                <span>{text.left(left.length)}</span>
-              </li>
-            )}
-          </ul>
-          {amiss.length > 0 && (
-            <div className={styles.override}>
-              <p>
-                <b>{amiss.map((r) => r.name).join(', ')}.</b> {text.against}
-              </p>
-              <TextField
-                size="small"
-                label={text.overrideWhy}
-                value={choice.override}
-                error={unread !== undefined}
-                helperText={unread}
-                onChange={(e) => set({ ...choice, override: e.target.value })}
-                slotProps={{ htmlInput: { 'data-field': 'override' } }}
-              />
+        <Faults value={{ ...saving.faults, ...(unread && { override: unread }) }}>
+          <div className={styles.form}>
+            <div className={shared.big}>
+              <b>{text.hives(rows.length)}</b>
+              <span>{fraction(rows.reduce((n, r) => n + (r.seams ?? 0), 0))} seams</span>
             </div>
-          )}
-          <Faults value={saving.faults}>
+            <ul className={shared.list} data-shares>
+              {shares.map((s) => (
+                <li key={s.day}>
+                  <b>{written(s.day)}</b>
+                  <span>{text.share(s.colonies.length, s.minutes)}</span>
+                </li>
+              ))}
+              {left.length > 0 && (
+                <li>
+                  <b>{written(choice.day)}</b>
+                  <span>{text.left(left.length)}</span>
+                </li>
+              )}
+            </ul>
+            {amiss.length > 0 && (
+              <div className={styles.override}>
+                <p>
+                  <b>{amiss.map((r) => r.name).join(', ')}.</b> {text.against}
+                </p>
+                <Field
+                  text
+                  label={text.overrideWhy}
+                  path="override"
+                  value={choice.override}
+                  onChange={(override) => set({ ...choice, override })}
+                />
+              </div>
+            )}
             <div>
               <b>{text.rule}</b>
               <p className="quiet">{text.ruleHint}</p>
@@ -140,40 +138,37 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
                 onChange={(ruleKind) => set({ ...choice, ruleKind })}
               />
             </div>
-          </Faults>
-          {choice.ruleKind === 'own' && <p className="quiet">{text.ownHint}</p>}
-          {choice.ruleKind !== '' && (
-            <TextField
-              size="small"
-              label={text.ruleWords}
-              value={choice.rule}
-              error={'rule' in saving.faults}
-              helperText={saving.faults['rule']}
-              onChange={(e) => set({ ...choice, rule: e.target.value })}
-              slotProps={{ htmlInput: { 'data-field': 'rule' } }}
+            {choice.ruleKind === 'own' && <p className="quiet">{text.ownHint}</p>}
+            {choice.ruleKind !== '' && (
+              <Field
+                text
+                label={text.ruleWords}
+                path="rule"
+                value={choice.rule}
+                onChange={(rule) => set({ ...choice, rule })}
+              />
+            )}
+            <Field
+              text
+              label={text.jobName}
+              placeholder={name}
+              value={choice.name}
+              onChange={(v) => set({ ...choice, name: v })}
             />
-          )}
-          <TextField
-            size="small"
-            label={text.jobName}
-            value={choice.name}
-            placeholder={name}
-            onChange={(e) => set({ ...choice, name: e.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-          <Said message={unread || 'rule' in saving.faults ? undefined : saving.message} />
-          {keeper && (
-            <Button
-              size="large"
-              variant="contained"
-              disabled={saving.busy || plans.isPending || choice.ruleKind === ''}
-              onClick={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}
-              data-make-job
-            >
-              {saving.busy ? text.making : text.make}
-            </Button>
-          )}
-        </div>
+            <Said message={unread || 'rule' in saving.faults ? undefined : saving.message} />
+            {keeper && (
+              <Button
+                size="large"
+                variant="contained"
+                disabled={saving.busy || plans.isPending || choice.ruleKind === ''}
+                onClick={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}
+                data-make-job
+              >
+                {saving.busy ? text.making : text.make}
+              </Button>
+            )}
+          </div>
+        </Faults>
       )}
     </Docket>
   )

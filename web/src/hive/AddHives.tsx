@@ -1,7 +1,7 @@
+import { Pick } from '../kit/Pick'
 import Button from '@mui/material/Button'
 import FormHelperText from '@mui/material/FormHelperText'
 import InputBase from '@mui/material/InputBase'
-import NativeSelect from '@mui/material/NativeSelect'
 import { useState, type SyntheticEvent } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { useSaving } from '../kit/useSaving'
@@ -39,17 +39,12 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
 
   return (
     <form className={styles.add} onSubmit={submit} data-add={draft.colonies.length}>
-      <NativeSelect
+      <Pick
+        label={text.addHive}
         value={hive}
-        inputProps={{ 'aria-label': text.addHive }}
-        onChange={(e) => setHive(e.target.value as HiveName)}
-      >
-        {(Object.keys(HIVES) as HiveName[]).map((name) => (
-          <option key={name} value={name}>
-            {text.hiveKinds[name]}
-          </option>
-        ))}
-      </NativeSelect>
+        options={(Object.keys(HIVES) as HiveName[]).map((name) => [name, text.hiveKinds[name]])}
+        onChange={(name) => setHive(name as HiveName)}
+      />
       <InputBase
         className={styles.addCounts}
         value={typed}

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import { useState } from 'react'
+import { Faults } from './faults'
+import { Field } from './Field'
 import styles from './Asking.module.css'
 import { text } from './text'
 
@@ -30,15 +31,9 @@ export function Asking({ action, hint, yes, question, harm, fault, onYes }: Prop
     <div className={styles.asking}>
       <p>{hint}</p>
       {question && (
-        <TextField
-          fullWidth
-          size="small"
-          label={question}
-          value={answer}
-          error={fault !== undefined}
-          helperText={fault}
-          onChange={(e) => setAnswer(e.target.value)}
-        />
+        <Faults value={fault ? { answer: fault } : {}}>
+          <Field text label={question} path="answer" value={answer} onChange={setAnswer} />
+        </Faults>
       )}
       <Button
         variant="contained"

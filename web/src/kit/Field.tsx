@@ -13,30 +13,39 @@ interface Props {
   /** The field's path in the request, by which a fault finds it. */
   path?: string
   text?: boolean
+  /** Words of several lines; a password; what a browser may fill in; at most so many characters. */
+  lines?: boolean
+  secret?: boolean
+  autoComplete?: string
+  most?: number
   placeholder?: string
   hint?: string
 }
 
 /** One figure (or a short text) on a line of its own: label, large figure, small unit. */
-export function Field({ label, value, onChange, unit, path, text, placeholder, hint }: Props) {
+export function Field(props: Props) {
+  const { label, value, onChange, unit, path, text, lines, secret, placeholder, hint } = props
   const id = useId()
   const fault = useFault(path)
   const below = fault ?? hint
   return (
     <div className={shared.field} data-path={path}>
-      <div className={styles.line}>
+      <div className={lines ? styles.lines : styles.line}>
         <label htmlFor={id}>{label}</label>
         <InputBase
           id={id}
           value={value}
           placeholder={placeholder}
           onChange={(e) => onChange(e.target.value)}
-          onFocus={(e) => e.target.select()}
+          onFocus={(e) => !lines && e.target.select()}
+          multiline={lines}
+          type={secret ? 'password' : 'text'}
           error={fault !== undefined}
           className={text ? styles.words : styles.figure}
           inputProps={{
             inputMode: text ? 'text' : 'decimal',
-            autoComplete: 'off',
+            autoComplete: props.autoComplete ?? 'off',
+            maxLength: props.most,
             'aria-invalid': fault !== undefined,
             'aria-describedby': below ? `${id}-below` : undefined,
           }}

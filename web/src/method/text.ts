@@ -44,7 +44,3 @@ export const powder = {
   anhydrousHint:
     '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
 } as const
-
-/** The name of one of some choices. */
-export const nameIn = (options: readonly (readonly [string, string])[], key: string) =>
-  options.find(([k]) => k === key)?.[1]

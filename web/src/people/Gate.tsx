@@ -1,8 +1,11 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { client, data } from '../api/client'
+import { client, data, type Schemas } from '../api/client'
+import { type Panel } from '../kit/form'
+import { Form } from '../kit/Form'
+import { useTyped } from '../kit/useForm'
+import { CREDENTIALS } from './credentials'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useEnter, useStart } from '../kit/useStart'
@@ -17,11 +20,21 @@ export function Gate({ children }: { children: ReactNode }) {
   return start.unclaimed && !start.demo ? <Claim /> : <SignIn demo={start.demo} />
 }
 
+const SIGN_IN: Panel<keyof Schemas['SignIn']> = {
+  title: '',
+  entries: [
+    { of: 'login', as: 'words', label: text.login, autoComplete: 'username' },
+    { of: 'password', as: 'secret', label: text.password, autoComplete: 'current-password' },
+  ],
+}
+
 function SignIn({ demo }: { demo: boolean }) {
   const enter = useEnter()
-  const [login, setLogin] = useState('')
-  const [password, setPassword] = useState('')
-  const trying = useSaving(() => data(client.POST('/api/session', { body: { login, password } })), enter)
+  const form = useTyped(SIGN_IN)
+  const trying = useSaving(
+    () => data(client.POST('/api/session', { body: form.body as Schemas['SignIn'] })),
+    enter,
+  )
   const demoEntry = useSaving(() => data(client.POST('/api/demo')), enter)
   return (
     <main className={shared.gate}>
@@ -42,36 +55,16 @@ function SignIn({ demo }: { demo: boolean }) {
           <Said message={demoEntry.message} />
         </div>
       )}
-      <form
+      <Form
         className={demo ? `${shared.form} ${styles.demo}` : shared.form}
-        onSubmit={(e) => {
-          e.preventDefault()
-          trying.save()
-        }}
-      >
-        <TextField
-          label={text.login}
-          value={login}
-          autoComplete="username"
-          onChange={(e) => setLogin(e.target.value)}
-        />
-        <TextField
-          label={text.password}
-          type="password"
-          value={password}
-          autoComplete="current-password"
-          onChange={(e) => setPassword(e.target.value)}
-        />
-        <Said message={trying.message} />
-        <Button
-          type="submit"
-          size="large"
-          variant={demo ? 'outlined' : 'contained'}
-          disabled={trying.busy || login.trim() === '' || password === ''}
-        >
-          {text.in}
-        </Button>
-      </form>
+        form={form}
+        saving={trying}
+        save={text.in}
+        mark="session"
+        quiet={demo}
+        unfinished={!form.typed.login?.trim() || !form.typed.password}
+        onSave={() => trying.save()}
+      />
       <Link to="/">{text.toMix}</Link>
     </main>
   )
@@ -80,83 +73,41 @@ function SignIn({ demo }: { demo: boolean }) {
 const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 const zones = [...new Set([here, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
 
+const CLAIM: Panel<keyof Schemas['Claim']> = {
+  title: '',
+  entries: [
+    { of: 'operation', as: 'words', label: text.operation, hint: () => text.operationHint },
+    ...CREDENTIALS,
+    {
+      of: 'time_zone',
+      label: text.timeZone,
+      options: zones.map((z) => [z, z]),
+      list: true,
+      hint: () => text.timeZoneHint,
+    },
+  ],
+}
+
 function Claim() {
   const enter = useEnter()
-  const [form, setForm] = useState({ operation: '', login: '', password: '', time_zone: here })
-  const claiming = useSaving(() => data(client.POST('/api/claim', { body: form })), enter)
+  const form = useTyped(CLAIM)
+  const claiming = useSaving(
+    () => data(client.POST('/api/claim', { body: form.body as Schemas['Claim'] })),
+    enter,
+  )
   return (
     <main className={shared.gate}>
       <h1>{text.claim}</h1>
       <p className="quiet">{text.claimWhy}</p>
-      <form
+      <Form
         className={shared.form}
-        onSubmit={(e) => {
-          e.preventDefault()
-          claiming.save()
-        }}
-      >
-        <TextField
-          label={text.operation}
-          value={form.operation}
-          error={'operation' in claiming.faults}
-          helperText={claiming.faults['operation'] ?? text.operationHint}
-          onChange={(e) => setForm({ ...form, operation: e.target.value })}
-        />
-        <Credentials
-          value={form}
-          faults={claiming.faults}
-          onChange={(login, password) => setForm({ ...form, login, password })}
-        />
-        <TextField
-          select
-          label={text.timeZone}
-          value={form.time_zone}
-          error={'time_zone' in claiming.faults}
-          helperText={claiming.faults['time_zone'] ?? text.timeZoneHint}
-          slotProps={{ select: { native: true } }}
-          onChange={(e) => setForm({ ...form, time_zone: e.target.value })}
-        >
-          {zones.map((z) => (
-            <option key={z}>{z}</option>
-          ))}
-        </TextField>
-        <Said message={Object.keys(claiming.faults).length > 0 ? undefined : claiming.message} />
-        <Button type="submit" size="large" variant="contained" disabled={claiming.busy}>
-          {text.begin}
-        </Button>
-      </form>
+        form={form}
+        saving={claiming}
+        save={text.begin}
+        mark="claim"
+        onSave={() => claiming.save()}
+      />
       <Link to="/">{text.toMix}</Link>
     </main>
-  )
-}
-
-interface CredentialsProps {
-  value: { login: string; password: string }
-  faults: Record<string, string>
-  onChange: (login: string, password: string) => void
-}
-
-/** A name and a new password. */
-export function Credentials({ value: { login, password }, faults, onChange }: CredentialsProps) {
-  return (
-    <>
-      <TextField
-        label={text.login}
-        value={login}
-        autoComplete="username"
-        error={'login' in faults}
-        helperText={faults['login']}
-        onChange={(e) => onChange(e.target.value, password)}
-      />
-      <TextField
-        label={text.password}
-        type="password"
-        value={password}
-        autoComplete="new-password"
-        error={'password' in faults}
-        helperText={faults['password'] ?? text.passwordHint}
-        onChange={(e) => onChange(login, e.target.value)}
-      />
-    </>
   )
 }

@@ -1,12 +1,14 @@
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
-import TextField from '@mui/material/TextField'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Waiting } from '../kit/Waiting'
 import { client, data, type Schemas } from '../api/client'
 import { Asking } from '../kit/Asking'
+import type { Panel } from '../kit/form'
+import { Form } from '../kit/Form'
+import { Pick } from '../kit/Pick'
 import { Said } from '../kit/Said'
+import { useTyped } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { may, useEnter, useStart, type Role } from '../kit/useStart'
@@ -14,6 +16,27 @@ import styles from './PeoplePage.module.css'
 import { text } from './text'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
+
+const INVITE: Panel<keyof Schemas['Invite']> = {
+  title: '',
+  entries: [
+    { of: 'note', as: 'words', label: text.inviteFor },
+    {
+      of: 'role',
+      label: text.inviteRole,
+      options: ROLES.map((r) => [r, `${text.roles[r]}: ${text.rolesMay[r]}`]),
+      list: true,
+    },
+  ],
+}
+
+const PASSWORD: Panel<keyof Schemas['ChangePassword']> = {
+  title: '',
+  entries: [
+    { of: 'old', as: 'secret', label: text.oldPassword, autoComplete: 'current-password' },
+    { of: 'new', as: 'secret', label: text.newPassword, autoComplete: 'new-password' },
+  ],
+}
 
 /** Who belongs to the operation, who may join it, and one's own account. */
 export default function PeoplePage() {
@@ -57,17 +80,12 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
               {m.login} {m.me && <small className="quiet">({text.you})</small>}
             </b>
             {owner ? (
-              <NativeSelect
+              <Pick
+                label={m.login}
                 value={m.role}
-                inputProps={{ 'aria-label': m.login }}
-                onChange={(e) => setting.save({ id: m.id, role: e.target.value as Role })}
-              >
-                {ROLES.map((r) => (
-                  <option key={r} value={r}>
-                    {text.roles[r]}
-                  </option>
-                ))}
-              </NativeSelect>
+                options={ROLES.map((r) => [r, text.roles[r]])}
+                onChange={(role) => setting.save({ id: m.id, role: role as Role })}
+              />
             ) : (
               <span>{text.roles[m.role]}</span>
             )}
@@ -91,12 +109,12 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
 function Invite({ open }: { open: Schemas['Invitation'][] }) {
   const queries = useQueryClient()
   const { public_url } = useStart()
-  const [form, setForm] = useState<Schemas['Invite']>({ role: 'helper', note: '' })
+  const form = useTyped(INVITE, { role: 'helper' })
   const [copied, setCopied] = useState(false)
   const [link, setLink] = useState<string>()
   const again = () => queries.invalidateQueries({ queryKey: ['people'] })
   const inviting = useSaving(
-    () => data(client.POST('/api/invitations', { body: form })),
+    () => data(client.POST('/api/invitations', { body: form.body as Schemas['Invite'] })),
     (made) => {
       setLink(`${public_url ?? location.origin}/join/${made.token}`)
       setCopied(false)
@@ -110,35 +128,15 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
   return (
     <section>
       <h2>{text.invite}</h2>
-      <form
-        className={styles.inline}
-        onSubmit={(e) => {
-          e.preventDefault()
-          inviting.save()
-        }}
-      >
-        <TextField
-          size="small"
-          label={text.inviteFor}
-          value={form.note}
-          onChange={(e) => setForm({ ...form, note: e.target.value })}
-        />
-        <NativeSelect
-          value={form.role}
-          inputProps={{ 'aria-label': text.inviteRole }}
-          onChange={(e) => setForm({ ...form, role: e.target.value as Role })}
-        >
-          {ROLES.map((r) => (
-            <option key={r} value={r}>
-              {text.roles[r]}: {text.rolesMay[r]}
-            </option>
-          ))}
-        </NativeSelect>
-        <Button type="submit" variant="contained" disabled={inviting.busy}>
-          {text.inviteIt}
-        </Button>
-      </form>
-      <Said message={inviting.message ?? back.message} />
+      <Form
+        className={styles.form}
+        form={form}
+        saving={inviting}
+        save={text.inviteIt}
+        mark="invite"
+        onSave={() => inviting.save()}
+      />
+      <Said message={back.message} />
       {link && (
         <div>
           <p style={{ margin: '10px 0 6px' }}>{text.linkOnce}</p>
@@ -176,10 +174,10 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
 function Account() {
   const enter = useEnter()
   const start = useStart()
-  const [form, setForm] = useState({ old: '', new: '' })
+  const form = useTyped(PASSWORD)
   const changing = useSaving(
-    async () => client.POST('/api/password', { body: form }),
-    () => setForm({ old: '', new: '' }),
+    async () => client.POST('/api/password', { body: form.body as Schemas['ChangePassword'] }),
+    form.clear,
   )
   const out = () => enter({ ...start, me: undefined })
   const leaving = useSaving(async () => client.DELETE('/api/session'), out)
@@ -189,30 +187,16 @@ function Account() {
       <h2>
         {text.ownAccount}: {start.me?.login}
       </h2>
-      <form
-        className={styles.inline}
-        onSubmit={(e) => {
-          e.preventDefault()
-          changing.save()
-        }}
-      >
-        {(['old', 'new'] as const).map((which) => (
-          <TextField
-            key={which}
-            size="small"
-            type="password"
-            label={which === 'old' ? text.oldPassword : text.newPassword}
-            autoComplete={which === 'old' ? 'current-password' : 'new-password'}
-            value={form[which]}
-            error={which in changing.faults}
-            helperText={changing.faults[which]}
-            onChange={(e) => setForm({ ...form, [which]: e.target.value })}
-          />
-        ))}
-        <Button type="submit" variant="outlined" disabled={changing.busy || form.new === ''}>
-          {text.change}
-        </Button>
-      </form>
+      <Form
+        className={styles.form}
+        form={form}
+        saving={changing}
+        save={text.change}
+        mark="password"
+        quiet
+        unfinished={!form.typed.new}
+        onSave={() => changing.save()}
+      />
       {changing.done && <p>{text.changed}</p>}
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>

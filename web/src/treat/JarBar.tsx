@@ -1,5 +1,5 @@
+import { Pick } from '../kit/Pick'
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { FACTS } from '../method/facts'
@@ -63,19 +63,17 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
   return (
     <>
       {jar.unsaid && <Unsaid jar={jar} />}
-      <NativeSelect
+      <Pick
+        label={text.jarLabel}
         value={batch?.id ?? 'none'}
-        inputProps={{ 'aria-label': text.jarLabel }}
-        onChange={(e) => jar.choose(e.target.value)}
-      >
-        <option value="none">{text.noJar}</option>
-        {round.batches.map((b) => (
-          <option key={b.id} value={b.id}>
-            {text.jar(b.number, b.name)}
-            {b.made ? '' : text.notMade}
-          </option>
-        ))}
-      </NativeSelect>
+        options={[
+          ['none', text.noJar],
+          ...round.batches.map(
+            (b) => [b.id, `${text.jar(b.number, b.name)}${b.made ? '' : text.notMade}`] as const,
+          ),
+        ]}
+        onChange={jar.choose}
+      />
       {batch?.on_hand.keeps === 'past' && <b className={shared.harm}> {text.pastDay}</b>}
       {batch?.too_strong && (
         <p className={shared.harm} role="alert" data-too-strong>

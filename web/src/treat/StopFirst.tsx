@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import type { Schemas } from '../api/client'
+import { Field } from '../kit/Field'
 import { useKept } from '../kit/useKept'
 import { stopWords, text } from './text'
 import styles from './treat.module.css'
@@ -34,12 +34,13 @@ export function StopFirst({ colony, keep, onPass, onAgainst }: Props) {
         </p>
       ))}
       <p>{text.stopWhy}</p>
-      <TextField
+      <Field
+        text
         label={text.stopReason}
+        path="against"
+        most={300}
         value={reason.value}
-        onChange={(e) => reason.set(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 300, 'data-against': '' } }}
-        fullWidth
+        onChange={reason.set}
       />
       <div className={styles.takes}>
         <Button size="large" variant="contained" onClick={onPass} data-pass>

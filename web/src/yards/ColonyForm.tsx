@@ -1,13 +1,13 @@
 import Button from '@mui/material/Button'
-import Checkbox from '@mui/material/Checkbox'
-import FormControlLabel from '@mui/material/FormControlLabel'
-import NativeSelect from '@mui/material/NativeSelect'
-import TextField from '@mui/material/TextField'
 import { produce } from 'immer'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
-import { Choice } from '../kit/Choice'
 import { HiveBoxes, type BoxShape } from '../hive/HiveBoxes'
+import { Faults } from '../kit/faults'
+import { adopt, begin, read, TICKED, type Panel, type Typed as Asked } from '../kit/form'
+import { Entries } from '../kit/Panels'
+import { Pick } from '../kit/Pick'
+import { Reader } from '../kit/reader'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useKept } from '../kit/useKept'
@@ -21,13 +21,11 @@ import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
 
+type Key = 'name' | 'for_honey' | 'nuc' | 'queen' | 'notes'
+
 interface Typed {
   id: string
-  name: string
-  nuc: boolean
-  for_honey: boolean
-  queen: string
-  notes: string
+  asked: Asked<Key>
   boxes: BoxShape[]
   /** What the form began from: a save says so, and is refused when it is no longer so. */
   version: number
@@ -42,13 +40,27 @@ interface Props {
 
 const QUEENS = ['laying', 'young', 'queenless', 'unseen'] as const
 
+const COLONY: Panel<Key> = {
+  title: '',
+  entries: [
+    { of: 'name', as: 'words', label: text.name, most: 40 },
+    { of: 'for_honey', as: 'tick', label: text.forHoney, first: TICKED },
+    { of: 'nuc', as: 'tick', label: text.nuc },
+    {
+      of: 'queen',
+      label: text.queenIs,
+      titled: true,
+      options: QUEENS.map((q) => [q, text.queen[q] ?? q]),
+      columns: QUEENS.length,
+      first: '',
+    },
+    { of: 'notes', as: 'lines', label: text.notes },
+  ],
+}
+
 const typed = (c: Whole | undefined): Typed => ({
   id: crypto.randomUUID(),
-  name: c?.name ?? '',
-  nuc: c?.nuc ?? false,
-  for_honey: c?.for_honey ?? true,
-  queen: c?.seen.queen ?? '',
-  notes: c?.notes ?? '',
+  asked: adopt([COLONY], c ? { ...c, queen: c.seen.queen } : {}, begin([COLONY], {})),
   boxes: c ? shapes(c.boxes) : preset('single10'),
   version: c?.version ?? 0,
 })
@@ -58,14 +70,15 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
   const changed = useChanged()
   const form = useKept(`colony.${colony?.id ?? `new.${yard}`}`, () => typed(colony))
   const [theirs, setTheirs] = useState<Whole>()
+  const [hive, setHive] = useState<HiveName>('single10')
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const saving = useSaving(
     async (version: number) => {
-      const { boxes, queen, ...rest } = v
+      const { queen, ...rest } = read([COLONY], v.asked, new Reader('metric')) as Schemas['SaveColony']
       // Left as it was seen, the queen is no other one.
-      const other = queen === (colony?.seen.queen ?? '') ? {} : { queen }
-      const body = { ...rest, ...other, version, yard_id: yard, boxes: hiveBoxes(boxes) }
+      const other = queen === colony?.seen.queen ? {} : { queen }
+      const body = { ...rest, ...other, id: v.id, version, yard_id: yard, boxes: hiveBoxes(v.boxes) }
       return colony
         ? data(client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body }))
         : data(client.POST('/api/colonies', { body }))
@@ -98,56 +111,23 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
         save(v.version)
       }}
     >
-      <div className={page.two}>
-        <TextField
-          label={text.name}
-          value={v.name}
-          error={'name' in saving.faults}
-          helperText={saving.faults['name']}
-          onChange={(e) => change((t) => void (t.name = e.target.value))}
-          slotProps={{ htmlInput: { 'data-field': 'name', maxLength: 40 } }}
+      {!colony && (
+        <Pick
+          label={text.preset}
+          value={hive}
+          options={(Object.keys(HIVES) as HiveName[]).map((h) => [h, hives.hiveKinds[h]])}
+          onChange={(name) => {
+            setHive(name as HiveName)
+            change((t) => {
+              t.boxes = preset(name as HiveName)
+              t.asked.nuc = HIVES[name as HiveName].nuc ? TICKED : ''
+            })
+          }}
         />
-        {!colony && (
-          <NativeSelect
-            inputProps={{ 'aria-label': text.preset }}
-            onChange={(e) =>
-              change((t) => {
-                const name = e.target.value as HiveName
-                t.boxes = preset(name)
-                t.nuc = HIVES[name].nuc
-              })
-            }
-          >
-            {(Object.keys(HIVES) as HiveName[]).map((h) => (
-              <option key={h} value={h}>
-                {hives.hiveKinds[h]}
-              </option>
-            ))}
-          </NativeSelect>
-        )}
-      </div>
-      <div>
-        <FormControlLabel
-          label={text.forHoney}
-          control={
-            <Checkbox checked={v.for_honey} onChange={(_, on) => change((t) => void (t.for_honey = on))} />
-          }
-        />
-        <FormControlLabel
-          label={text.nuc}
-          control={<Checkbox checked={v.nuc} onChange={(_, on) => change((t) => void (t.nuc = on))} />}
-        />
-      </div>
-      <div>
-        <p className="quiet">{text.queenIs}</p>
-        <Choice
-          label={text.queenIs}
-          columns={4}
-          value={v.queen}
-          options={QUEENS.map((q) => [q, text.queen[q] ?? q] as const)}
-          onChange={(q) => change((t) => void (t.queen = q))}
-        />
-      </div>
+      )}
+      <Faults value={saving.faults}>
+        <Entries of={COLONY} typed={v.asked} change={(recipe) => change((t) => recipe(t.asked))} />
+      </Faults>
       <details>
         <summary>
           {text.hive}: {inWords(hiveBoxes(v.boxes))}
@@ -159,12 +139,6 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
           add={() => change((t) => void t.boxes.push(...preset('single10')))}
         />
       </details>
-      <TextField
-        label={text.notes}
-        multiline
-        value={v.notes}
-        onChange={(e) => change((t) => void (t.notes = e.target.value))}
-      />
       {theirs ? (
         <Both theirs={theirs} yours={v} />
       ) : (
@@ -200,13 +174,14 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
 
 /** What the other one saved, and what is typed here, side by side. */
 function Both({ theirs, yours }: { theirs: Whole; yours: Typed }) {
+  const { asked } = yours
   const rows = [
-    [text.name, theirs.name, yours.name],
-    [text.nuc, text.yesNo(theirs.nuc), text.yesNo(yours.nuc)],
-    [text.forHoney, text.yesNo(theirs.for_honey), text.yesNo(yours.for_honey)],
-    [text.queenIs, text.queen[theirs.seen.queen ?? ''] ?? '', text.queen[yours.queen] ?? ''],
+    [text.name, theirs.name, asked.name ?? ''],
+    [text.nuc, text.yesNo(theirs.nuc), text.yesNo(asked.nuc === TICKED)],
+    [text.forHoney, text.yesNo(theirs.for_honey), text.yesNo(asked.for_honey === TICKED)],
+    [text.queenIs, text.queen[theirs.seen.queen ?? ''] ?? '', text.queen[asked.queen ?? ''] ?? ''],
     [text.hive, inWords(theirs.boxes), inWords(hiveBoxes(yours.boxes))],
-    [text.notes, theirs.notes ?? '', yours.notes],
+    [text.notes, theirs.notes ?? '', asked.notes ?? ''],
   ] as const
   return (
     <div data-both>

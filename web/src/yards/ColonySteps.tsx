@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
-import TextField from '@mui/material/TextField'
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
+import { Faults } from '../kit/faults'
+import { Field } from '../kit/Field'
+import { named, Pick } from '../kit/Pick'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useStart } from '../kit/useStart'
@@ -57,17 +58,10 @@ function Happen({ colony }: { colony: Whole }) {
     changed,
   )
   return (
-    <>
+    <Faults value={saving.faults}>
       <p className="quiet">{text.happenHint}</p>
       <div className={page.bar}>
-        <TextField
-          size="small"
-          label={text.happenOn}
-          value={on}
-          error={'on' in saving.faults}
-          helperText={saving.faults['on']}
-          onChange={(e) => setOn(e.target.value)}
-        />
+        <Field text label={text.happenOn} path="on" value={on} onChange={setOn} />
         {text.happenings.map(([kind, words]) => (
           <Button
             key={kind}
@@ -81,43 +75,60 @@ function Happen({ colony }: { colony: Whole }) {
         ))}
       </div>
       <Said message={'on' in saving.faults ? undefined : saving.message} />
-    </>
+    </Faults>
   )
 }
 
-function Move({ colony }: { colony: Whole }) {
+interface StepProps {
+  hint?: string
+  saving: { save: () => void; busy: boolean; message: string | undefined; faults: Record<string, string> }
+  /** What the button says that does it. */
+  yes: string
+  unfinished?: boolean
+  harm?: boolean
+  children: ReactNode
+}
+
+/** One step: what it is, what it needs, and the button that does it. */
+function Step({ hint, saving, yes, unfinished, harm, children }: StepProps) {
+  return (
+    <Faults value={saving.faults}>
+      {hint && <p className="quiet">{hint}</p>}
+      <div className={page.bar}>
+        {children}
+        <Button
+          variant="contained"
+          color={harm ? 'error' : 'primary'}
+          disabled={unfinished === true || saving.busy}
+          onClick={() => saving.save()}
+        >
+          {yes}
+        </Button>
+      </div>
+      <Said message={saving.message} />
+    </Faults>
+  )
+}
+
+function Move({ colony: { id, version, yard_id } }: { colony: Whole }) {
   const changed = useChanged()
   const [to, setTo] = useState('')
   const yards = useQuery(yardsQuery)
   const moving = useSaving(
     async () =>
-      client.POST('/api/colonies/{id}/move', {
-        params: { path: { id: colony.id } },
-        body: { yard_id: to, version: colony.version },
-      }),
+      client.POST('/api/colonies/{id}/move', { params: { path: { id } }, body: { yard_id: to, version } }),
     changed,
   )
   return (
-    <div className={page.bar}>
-      <NativeSelect
+    <Step saving={moving} yes={text.moveIt} unfinished={to === ''}>
+      <Pick
+        label={text.moveTo}
+        none={text.moveTo}
         value={to}
-        inputProps={{ 'aria-label': text.moveTo }}
-        onChange={(e) => setTo(e.target.value)}
-      >
-        <option value="">{text.moveTo}</option>
-        {yards.data
-          ?.filter((y) => y.id !== colony.yard_id)
-          .map((y) => (
-            <option key={y.id} value={y.id}>
-              {y.name}
-            </option>
-          ))}
-      </NativeSelect>
-      <Button variant="contained" disabled={to === '' || moving.busy} onClick={() => moving.save()}>
-        {text.moveIt}
-      </Button>
-      <Said message={moving.message} />
-    </div>
+        options={named(yards.data?.filter((y) => y.id !== yard_id))}
+        onChange={setTo}
+      />
+    </Step>
   )
 }
 
@@ -138,96 +149,43 @@ function Split({ colony }: { colony: Whole }) {
     },
   )
   return (
-    <>
-      <p className="quiet">{text.splitHint}</p>
-      <div className={page.bar}>
-        <TextField
-          size="small"
-          label={text.splitName}
-          value={name}
-          error={'child.name' in splitting.faults}
-          helperText={splitting.faults['child.name']}
-          onChange={(e) => setName(e.target.value)}
-        />
-        <Button variant="contained" disabled={splitting.busy} onClick={() => splitting.save()}>
-          {text.splitIt}
-        </Button>
-      </div>
-      <Said message={'child.name' in splitting.faults ? undefined : splitting.message} />
-    </>
+    <Step hint={text.splitHint} saving={splitting} yes={text.splitIt}>
+      <Field text label={text.splitName} path="child.name" value={name} onChange={setName} />
+    </Step>
   )
 }
 
 function Unite({ colony }: { colony: Whole }) {
-  const changed = useChanged()
   const [into, setInto] = useState('')
   const yard = useQuery(yardQuery(colony.yard_id))
-  const uniting = useSaving(
-    async () =>
-      client.POST('/api/colonies/{id}/end', {
-        params: { path: { id: colony.id } },
-        body: { reason: '', into, version: colony.version },
-      }),
-    changed,
-  )
+  const uniting = useEnding(colony, { reason: '', into })
   return (
-    <>
-      <p className="quiet">{text.uniteHint}</p>
-      <div className={page.bar}>
-        <NativeSelect
-          value={into}
-          inputProps={{ 'aria-label': text.uniteInto }}
-          onChange={(e) => setInto(e.target.value)}
-        >
-          <option value="">{text.uniteInto}</option>
-          {yard.data?.stands
-            .filter((s) => s.id !== colony.id)
-            .map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-        </NativeSelect>
-        <Button variant="contained" disabled={into === '' || uniting.busy} onClick={() => uniting.save()}>
-          {text.uniteIt}
-        </Button>
-      </div>
-      <Said message={uniting.message} />
-    </>
+    <Step hint={text.uniteHint} saving={uniting} yes={text.uniteIt} unfinished={into === ''}>
+      <Pick
+        label={text.uniteInto}
+        none={text.uniteInto}
+        value={into}
+        options={named(yard.data?.stands.filter((s) => s.id !== colony.id))}
+        onChange={setInto}
+      />
+    </Step>
   )
 }
 
 function End({ colony }: { colony: Whole }) {
-  const changed = useChanged()
   const [reason, setReason] = useState('')
-  const ending = useSaving(
-    async () =>
-      client.POST('/api/colonies/{id}/end', {
-        params: { path: { id: colony.id } },
-        body: { reason, version: colony.version },
-      }),
-    changed,
-  )
+  const ending = useEnding(colony, { reason })
   return (
-    <>
-      <p className="quiet">{text.endHint}</p>
-      <div className={page.bar}>
-        <TextField
-          size="small"
-          label={text.endWhy}
-          value={reason}
-          onChange={(e) => setReason(e.target.value)}
-        />
-        <Button
-          variant="contained"
-          color="error"
-          disabled={reason.trim() === '' || ending.busy}
-          onClick={() => ending.save()}
-        >
-          {text.endIt}
-        </Button>
-      </div>
-      <Said message={ending.message} />
-    </>
+    <Step hint={text.endHint} saving={ending} yes={text.endIt} unfinished={reason.trim() === ''} harm>
+      <Field text label={text.endWhy} path="reason" value={reason} onChange={setReason} />
+    </Step>
+  )
+}
+
+function useEnding({ id, version }: Whole, how: { reason: string; into?: string }) {
+  return useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/end', { params: { path: { id } }, body: { ...how, version } }),
+    useChanged(),
   )
 }

@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useEffect, useRef, useState } from 'react'
@@ -9,6 +8,7 @@ import { client, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
 import { Choice } from '../kit/Choice'
+import { Field } from '../kit/Field'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useKept } from '../kit/useKept'
@@ -257,11 +257,12 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
             onChange={(n) => change((l) => void (l.supers = Number(n)))}
           />
         </div>
-        <TextField
+        <Field
+          text
+          lines
           label={text.note}
-          multiline
           value={inspection.note ?? ''}
-          onChange={(e) => change((l) => void (l.note = e.target.value))}
+          onChange={(v) => change((l) => void (l.note = v))}
         />
       </div>
       <div className={`${page.bar} ${page.sticky}`}>

@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
-import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
+import type { Panel } from '../kit/form'
+import { Form } from '../kit/Form'
 import { Said } from '../kit/Said'
+import { useTyped } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { useStart } from '../kit/useStart'
@@ -78,66 +79,39 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
   )
 }
 
+const RECORD: Panel<'method' | 'what' | 'given_on'> = {
+  title: '',
+  entries: [
+    { of: 'method', label: text.treatments, options: METHODS.map((m) => [m, text.methods[m]]), list: true },
+    { of: 'what', as: 'words', label: text.recordWhat },
+    { of: 'given_on', as: 'words', label: text.recordOn },
+  ],
+}
+
 function Record({ colony, done }: { colony: string; done: () => void }) {
-  const { now } = useStart()
-  const fresh = () => ({
-    id: crypto.randomUUID() as string,
-    method: 'dribble' as Method,
-    what: '',
-    given_on: now.slice(0, 10),
-  })
-  const [form, setForm] = useState(fresh)
+  const given_on = useStart().now.slice(0, 10)
+  const form = useTyped(RECORD, { given_on })
+  const [id, setId] = useState(() => crypto.randomUUID() as string)
   const saving = useSaving(
-    async () =>
-      client.POST('/api/colonies/{id}/treatments', { params: { path: { id: colony } }, body: form }),
+    async (body: Schemas['Treatment']) =>
+      client.POST('/api/colonies/{id}/treatments', { params: { path: { id: colony } }, body }),
     () => {
-      setForm(fresh())
+      form.clear()
+      setId(crypto.randomUUID())
       done()
     },
   )
   return (
     <details>
       <summary>{text.record}</summary>
-      <form
-        className={page.bar}
-        style={{ marginTop: 8 }}
-        onSubmit={(e) => {
-          e.preventDefault()
-          saving.save()
-        }}
-      >
-        <NativeSelect
-          value={form.method}
-          inputProps={{ 'aria-label': text.treatments }}
-          onChange={(e) => setForm({ ...form, method: e.target.value as Method })}
-        >
-          {METHODS.map((m) => (
-            <option key={m} value={m}>
-              {text.methods[m]}
-            </option>
-          ))}
-        </NativeSelect>
-        <TextField
-          size="small"
-          label={text.recordWhat}
-          value={form.what}
-          error={'what' in saving.faults}
-          helperText={saving.faults['what']}
-          onChange={(e) => setForm({ ...form, what: e.target.value })}
-        />
-        <TextField
-          size="small"
-          label={text.recordOn}
-          value={form.given_on}
-          error={'given_on' in saving.faults}
-          helperText={saving.faults['given_on']}
-          onChange={(e) => setForm({ ...form, given_on: e.target.value })}
-        />
-        <Button type="submit" variant="outlined" disabled={saving.busy}>
-          {text.recordIt}
-        </Button>
-      </form>
-      <Said message={Object.keys(saving.faults).length > 0 ? undefined : saving.message} />
+      <Form
+        form={form}
+        saving={saving}
+        save={text.recordIt}
+        mark="treatment"
+        quiet
+        onSave={() => saving.save({ ...(form.body as Schemas['Treatment']), id })}
+      />
     </details>
   )
 }

@@ -1,18 +1,27 @@
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { Faults } from '../../kit/faults'
-import { Field } from '../../kit/Field'
 import { Said } from '../../kit/Said'
 import { useSaving } from '../../kit/useSaving'
-import { useKept } from '../../kit/useKept'
-import { readOne } from '../../kit/reader'
+import type { Panel } from '../../kit/form'
+import { Form } from '../../kit/Form'
+import { named, Pick } from '../../kit/Pick'
+import { useForm } from '../../kit/useForm'
 import { tenths } from '../../kit/format'
 import { yardsQuery } from '../../kit/queries'
 import shared from '../book.module.css'
 import styles from './Portions.module.css'
 import { text } from '../text'
+
+const portion = (unit: string): Panel<keyof Schemas['Portion']> => ({
+  title: '',
+  entries: [
+    { of: 'id', label: '', unseen: true },
+    { of: 'vessel', as: 'words', label: text.vessel },
+    { of: 'amount', label: text.portionAmount, unit },
+    { of: 'yard_id', label: '', unseen: true },
+  ],
+})
 
 interface Props {
   batch: Schemas['Batch']
@@ -24,9 +33,8 @@ interface Props {
 export function Portions({ batch, ledger, unit }: Props) {
   const queries = useQueryClient()
   const yards = useQuery(yardsQuery)
-  const empty = () => ({ id: crypto.randomUUID(), vessel: '', amount: '', yard: '' })
-  const form = useKept(`portion.${batch.id}`, empty)
-  const { value } = form
+  const empty = () => ({ id: crypto.randomUUID() })
+  const form = useForm(`portion.${batch.id}`, portion(unit), empty)
   const changed = () => queries.invalidateQueries({ queryKey: ['batches', batch.id] })
   const adding = useSaving(
     (body: Schemas['Portion']) =>
@@ -45,7 +53,6 @@ export function Portions({ batch, ledger, unit }: Props) {
       ),
     () => void changed(),
   )
-  const { figure: amount, faults: wrong } = readOne('amount', value.amount)
   return (
     <div className={styles.portions} data-portions>
       <h3>{text.portions}</h3>
@@ -63,57 +70,24 @@ export function Portions({ batch, ledger, unit }: Props) {
         </p>
       )}
       <Said message={back.message} />
-      <Faults value={{ ...adding.faults, ...wrong }}>
-        <form
-          className={shared.entryForm}
-          onSubmit={(e) => {
-            e.preventDefault()
-            if (amount !== undefined)
-              adding.save({
-                id: value.id,
-                vessel: value.vessel,
-                amount,
-                ...(value.yard ? { yard_id: value.yard } : {}),
-              })
-          }}
-        >
-          <Field
-            text
-            label={text.vessel}
-            path="vessel"
-            value={value.vessel}
-            onChange={(v) => form.set({ ...value, vessel: v })}
-          />
-          <Field
-            label={text.portionAmount}
-            unit={unit}
-            path="amount"
-            value={value.amount}
-            onChange={(v) => form.set({ ...value, amount: v })}
-          />
-          <NativeSelect
-            value={value.yard}
-            inputProps={{ 'aria-label': text.portionYard }}
-            onChange={(e) => form.set({ ...value, yard: e.target.value })}
-          >
-            <option value="">{text.noYard}</option>
-            {yards.data?.map((y) => (
-              <option key={y.id} value={y.id}>
-                {y.name}
-              </option>
-            ))}
-          </NativeSelect>
-          <Said message={adding.message} />
-          <Button
-            type="submit"
-            variant="outlined"
-            disabled={amount === undefined || value.vessel.trim() === '' || adding.busy}
-            data-decant
-          >
-            {text.decant}
-          </Button>
-        </form>
-      </Faults>
+      <Form
+        className={shared.entryForm}
+        form={form}
+        saving={adding}
+        save={text.decant}
+        mark="portion"
+        quiet
+        unfinished={!form.typed.amount || !form.typed.vessel?.trim()}
+        onSave={() => adding.save(form.body as Schemas['Portion'])}
+      >
+        <Pick
+          label={text.portionYard}
+          value={form.typed.yard_id ?? ''}
+          options={named(yards.data)}
+          none={text.noYard}
+          onChange={(yard) => form.change((t) => void (t.yard_id = yard))}
+        />
+      </Form>
     </div>
   )
 }

@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
 import { day } from '../../kit/day'
+import { Faults } from '../../kit/faults'
+import { Field } from '../../kit/Field'
 import { said } from './said'
 import styles from './Remarks.module.css'
 import { text } from '../text'
@@ -28,16 +29,16 @@ export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
           {r.text} <small className="quiet">{r.at && day(r.at)}</small>
         </p>
       ))}
-      <TextField
-        fullWidth
-        multiline
-        size="small"
-        label={text.remark}
-        value={note.text}
-        error={add.isError}
-        helperText={add.error ? said(add.error) : undefined}
-        onChange={(e) => setNote({ ...note, text: e.target.value })}
-      />
+      <Faults value={add.error ? { text: said(add.error) } : {}}>
+        <Field
+          text
+          lines
+          label={text.remark}
+          path="text"
+          value={note.text}
+          onChange={(v) => setNote({ ...note, text: v })}
+        />
+      </Faults>
       <Button disabled={note.text.trim() === '' || add.isPending} onClick={() => add.mutate()}>
         {text.add}
       </Button>

@@ -1,5 +1,7 @@
 import type { Schemas } from '../../api/client'
-import { Reader } from '../../kit/reader'
+import { adopt, begin, read as readForm, type Entry, type Panel, type Typed as Asked } from '../../kit/form'
+import { Reader, typed as written } from '../../kit/reader'
+import { text } from './text'
 
 export type Card = Schemas['LabelCard']
 type Content = Card['content']
@@ -7,93 +9,110 @@ type Content = Card['content']
 /** The part of a card that holds its dose. */
 export type Part = 'rule' | 'strip' | 'pad' | 'amount'
 
-/** The figures of all cards. */
-export const FIGURES = [
-  'min_c',
-  'max_c',
-  'days_in_low',
-  'days_in_high',
-  'repeats',
-  'days_apart',
-  'withdrawal_days',
-] as const
-
-/** The figures of each kind of dose. */
-export const DOSES = {
-  rule: ['full_seam_ml', 'cap_ml'],
-  strip: ['each', 'frames'],
-  pad: ['formic_g', 'each', 'visits'],
-  amount: ['ml', 'visits'],
-} as const
-
 export const partOf = ({ amount, pad, strip }: Content): Part =>
   amount ? 'amount' : pad ? 'pad' : strip ? 'strip' : 'rule'
 
+const figure = (path: string, label: string, unit?: string): Entry<string> => ({
+  of: `content.${path}`,
+  label,
+  ...(unit && { unit }),
+})
+
+/** What each kind of dose asks. */
+const DOSES: Record<Part, Entry<string>[]> = {
+  rule: [figure('rule.full_seam_ml', text.full_seam_ml, 'mL'), figure('rule.cap_ml', text.cap_ml, 'mL')],
+  strip: [
+    { of: 'content.strip.by', label: text.dose, options: text.stripBy },
+    figure('strip.each', text.each),
+    figure('strip.frames', text.frames),
+  ],
+  pad: [
+    { of: 'content.pad.per', label: text.dose, options: text.padPer },
+    figure('pad.formic_g', text.formic_g, 'g'),
+    figure('pad.each', text.padEach),
+    figure('pad.visits', text.padVisits),
+  ],
+  amount: [
+    { of: 'content.amount.per', label: text.dose, options: text.amountPer },
+    figure('amount.ml', text.amountMl, 'mL'),
+    figure('amount.visits', text.padVisits),
+  ],
+}
+
+/** A card, copied field by field: what it is called and holds, its dose, its conditions. */
+export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions', Panel<string>> => ({
+  named: {
+    title: '',
+    entries: [
+      { of: 'name', as: 'words', label: text.name, most: 80 },
+      { of: 'content.contents', as: 'lines', label: text.contents },
+      { of: 'content.preparation', as: 'lines', label: text.preparation },
+    ],
+  },
+  dose: { title: text.dose, entries: DOSES[partOf(card.content)] },
+  conditions: {
+    title: text.conditions,
+    entries: [
+      figure('min_c', text.min_c, '°C'),
+      figure('max_c', text.max_c, '°C'),
+      { of: 'content.supers', label: text.supers, titled: true, options: text.supersWords },
+      { of: 'content.broodless', as: 'tick', label: text.broodless },
+      { of: 'content.out_of_honey', as: 'tick', label: text.out_of_honey },
+      { of: 'content.swap', as: 'tick', label: text.swap, when: () => card.method === 'pad' },
+      figure('days_in_low', text.days_in_low),
+      figure('days_in_high', text.days_in_high),
+      figure('repeats', text.repeats),
+      figure('days_apart', text.days_apart),
+      figure('withdrawal_days', text.withdrawal_days),
+    ],
+  },
+})
+
 /** A card as it is being typed; an empty figure is one that the label does not say. */
 export interface Typed {
-  name: string
-  contents: string
-  preparation: string
-  broodless: boolean
-  out_of_honey: boolean
-  swap?: boolean
-  supers: Content['supers']
-  /** What the dose goes by: bees, a box, a comb, a hive. */
-  by: string
-  figures: Record<string, string>
+  asked: Asked<string>
   /** The label's table from bees to mL. */
   rows: { bees: string; ml: string }[]
 }
 
-const said = (v: number | undefined) => (v === undefined ? '' : String(v))
-
-export function typed({ name, content: k }: Card): Typed {
-  const part = partOf(k)
-  const dose = k[part] as Record<string, number> | undefined
+export function typed(card: Card): Typed {
+  const panels = Object.values(panelsOf(card))
   return {
-    name,
-    contents: k.contents ?? '',
-    preparation: k.preparation ?? '',
-    broodless: k.broodless ?? false,
-    out_of_honey: k.out_of_honey ?? false,
-    swap: k.swap ?? false,
-    supers: k.supers,
-    by: k.strip?.by ?? k.pad?.per ?? k.amount?.per ?? '',
-    figures: Object.fromEntries([
-      ...FIGURES.map((f) => [f, said(k[f])]),
-      ...DOSES[part].map((f) => [`dose.${f}`, said(dose?.[f])]),
-    ]) as Record<string, string>,
-    rows: (k.dribble?.rows ?? []).map((r) => ({ bees: said(r.up_to_bees), ml: said(r.dose_ml) })),
+    asked: adopt(panels, card, begin(panels, {})),
+    rows: (card.content.dribble?.rows ?? []).map((r) => ({
+      bees: written(r.up_to_bees),
+      ml: written(r.dose_ml),
+    })),
   }
 }
 
 /** What is typed, as it is sent, and what of it is no figure; the server says what is missing. */
-export function read(t: Typed, was: Content): { content: Content; faults: Record<string, string> } {
+export function read({ asked, rows }: Typed, card: Card) {
   const reader = new Reader('metric')
-  const part = partOf(was)
-  const figure = (f: string, path = f) => reader.number(`content.${path}`, t.figures[f] ?? '')
-  const dose = Object.fromEntries(DOSES[part].map((f) => [f, figure(`dose.${f}`, `${part}.${f}`)]))
-  const by = part === 'strip' ? { by: t.by } : part === 'rule' ? {} : { per: t.by }
-  const rows = t.rows
+  const panels = panelsOf(card)
+  const { name, content } = readForm(Object.values(panels), asked, reader) as {
+    name: string
+    content: Partial<Content>
+  }
+  const part = partOf(card.content)
+  const table = rows
     .map((r, i) => ({
       up_to_bees: reader.number(`content.dribble.rows[${i}].up_to_bees`, r.bees),
       dose_ml: reader.number(`content.dribble.rows[${i}].dose_ml`, r.ml),
     }))
     .flatMap(({ up_to_bees, dose_ml }) => (dose_ml === undefined ? [] : [{ up_to_bees, dose_ml }]))
-  const { contents, preparation, broodless, out_of_honey, supers, swap = false } = t
-  const content = {
-    ...was,
-    contents,
-    preparation,
-    broodless,
-    out_of_honey,
-    swap,
-    supers,
-    ...Object.fromEntries(FIGURES.map((f) => [f, figure(f)])),
-    min_c: figure('min_c') ?? NaN,
-    max_c: figure('max_c') ?? NaN,
-    [part]: { ...was[part], ...dose, ...by },
-    dribble: part === 'rule' && rows.length > 0 ? { rows, repeats: figure('repeats') } : undefined,
+  // What the form does not ask of the dose stays; what was cleared goes.
+  const asks = panels.dose.entries.map((e) => e.of.split('.')[2])
+  const unasked = Object.entries(card.content[part] ?? {}).filter(([key]) => !asks.includes(key))
+  return {
+    name,
+    content: {
+      ...content,
+      min_c: content.min_c ?? NaN,
+      max_c: content.max_c ?? NaN,
+      [part]: { ...Object.fromEntries(unasked), ...content[part] },
+      dribble: part === 'rule' && table.length > 0 ? { rows: table, repeats: content.repeats } : undefined,
+    } as Content,
+    faults: reader.faults,
   }
-  return { content, faults: reader.faults }
 }

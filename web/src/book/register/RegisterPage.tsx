@@ -1,5 +1,5 @@
+import { named, Pick } from '../../kit/Pick'
 import Button from '@mui/material/Button'
-import NativeSelect from '@mui/material/NativeSelect'
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Waiting } from '../../kit/Waiting'
@@ -57,29 +57,19 @@ export default function RegisterPage() {
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       <div className={`${styles.filters} no-print`}>
-        <NativeSelect
+        <Pick
+          label={text.yard}
           value={yard}
-          inputProps={{ 'aria-label': text.yard }}
-          onChange={(e) => change({ yard: e.target.value })}
-        >
-          <option value="">{text.allYards}</option>
-          {yards.data?.map((y) => (
-            <option key={y.id} value={y.id}>
-              {y.name}
-            </option>
-          ))}
-        </NativeSelect>
-        <NativeSelect
+          options={named(yards.data)}
+          none={text.allYards}
+          onChange={(v) => change({ yard: v })}
+        />
+        <Pick
+          label={text.method}
           value={method}
-          inputProps={{ 'aria-label': text.method }}
-          onChange={(e) => change({ method: e.target.value })}
-        >
-          {Object.entries(text.methods).map(([k, name]) => (
-            <option key={k} value={k}>
-              {name}
-            </option>
-          ))}
-        </NativeSelect>
+          options={Object.entries(text.methods)}
+          onChange={(v) => change({ method: v })}
+        />
         <Field
           text
           label={text.from}

@@ -1,103 +1,49 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import styles from '../book.module.css'
-import { Choice } from '../../kit/Choice'
-import { Faults } from '../../kit/faults'
-import { Field } from '../../kit/Field'
-import { Said } from '../../kit/Said'
+import { begin, type Panel } from '../../kit/form'
+import { Form } from '../../kit/Form'
+import { useForm } from '../../kit/useForm'
 import { useSaving } from '../../kit/useSaving'
-import { useKept } from '../../kit/useKept'
-import { Reader } from '../../kit/reader'
+import styles from '../book.module.css'
 import { text } from './text'
 
-type Ingredient = Schemas['Lot']['ingredient']
+type Lot = Schemas['Lot']
 
-const empty = () => ({
-  id: crypto.randomUUID(),
-  ingredient: 'acid' as Ingredient,
-  name: '',
-  supplier: '',
-  expires: '',
-  amount: '',
-  price: '',
-})
+const LOT: Panel<keyof Lot> = {
+  title: text.addTitle,
+  entries: [
+    { of: 'id', label: '', unseen: true },
+    { of: 'ingredient', label: text.what, options: text.ingredients, columns: 3 },
+    { of: 'name', as: 'words', label: text.name },
+    { of: 'supplier_no', as: 'words', label: text.supplierNo },
+    { of: 'expires_on', as: 'words', label: text.expires, hint: () => text.expiresHint },
+    { of: 'amount', label: text.amount, unit: (t) => text.unitOf[t.ingredient ?? ''] ?? 'g' },
+    { of: 'price', label: text.price },
+  ],
+}
+
+const empty = () => ({ ...begin([LOT], {}), id: crypto.randomUUID() })
 
 /** A new lot. */
 export function LotForm() {
   const queries = useQueryClient()
-  const form = useKept('lot', empty)
-  const { value } = form
-  const reader = new Reader('metric')
-  const body: Schemas['Lot'] = {
-    id: value.id,
-    ingredient: value.ingredient,
-    name: value.name,
-    supplier_no: value.supplier,
-    expires_on: value.expires.trim(),
-    amount: reader.number('amount', value.amount) ?? 0,
-    price: reader.number('price', value.price) ?? 0,
-  }
+  const form = useForm('lot', LOT, empty)
   const adding = useSaving(
-    () => data(client.POST('/api/lots', { body })),
+    () => data(client.POST('/api/lots', { body: form.body as Lot })),
     () => {
       form.set(empty())
       void queries.invalidateQueries({ queryKey: ['lots'] })
     },
   )
-  const change = (part: Partial<typeof value>) => form.set({ ...value, ...part })
   return (
-    <Faults value={{ ...adding.faults, ...reader.faults }}>
-      <form
-        className={styles.entryForm}
-        onSubmit={(e) => {
-          e.preventDefault()
-          adding.save(undefined)
-        }}
-      >
-        <h2>{text.addTitle}</h2>
-        <Choice
-          label={text.what}
-          columns={3}
-          value={value.ingredient}
-          options={text.ingredients}
-          onChange={(ingredient) => change({ ingredient })}
-          path="ingredient"
-        />
-        <Field text label={text.name} path="name" value={value.name} onChange={(v) => change({ name: v })} />
-        <Field
-          text
-          label={text.supplierNo}
-          path="supplier_no"
-          value={value.supplier}
-          onChange={(v) => change({ supplier: v })}
-        />
-        <Field
-          text
-          label={text.expires}
-          hint={text.expiresHint}
-          path="expires_on"
-          value={value.expires}
-          onChange={(v) => change({ expires: v })}
-        />
-        <Field
-          label={text.amount}
-          unit={text.unitOf[value.ingredient] ?? 'g'}
-          path="amount"
-          value={value.amount}
-          onChange={(v) => change({ amount: v })}
-        />
-        <Field label={text.price} path="price" value={value.price} onChange={(v) => change({ price: v })} />
-        <Said message={adding.message} />
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={adding.busy || value.name.trim() === '' || !reader.readable}
-          data-add-lot
-        >
-          {text.add}
-        </Button>
-      </form>
-    </Faults>
+    <Form
+      className={styles.entryForm}
+      form={form}
+      saving={adding}
+      save={text.add}
+      mark="lot"
+      unfinished={!form.typed.name?.trim()}
+      onSave={() => adding.save()}
+    />
   )
 }

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { client } from '../../api/client'
 import { mass } from '../../kit/format'
-import { Entries, Panels } from '../Panels'
+import { Entries, Panels } from '../../kit/Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
-import { when, type Entry, type Panel, type Path, type Typed } from '../form'
-import { nameIn, powder as shared } from '../text'
+import { nameIn, when, type Entry, type Panel, type Path, type Typed } from '../../kit/form'
+import { powder as shared } from '../text'
 import { text } from './text'
 
 export type Request = Schemas['DribbleRequest']

@@ -1,6 +1,6 @@
 import { client } from '../../api/client'
 import { fixed, mass } from '../../kit/format'
-import { Entries, Panels } from '../Panels'
+import { Entries, Panels } from '../../kit/Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'

@@ -1,4 +1,4 @@
-import NativeSelect from '@mui/material/NativeSelect'
+import { Pick } from '../../kit/Pick'
 import { useQuery } from '@tanstack/react-query'
 import type { Schemas } from '../../api/client'
 import { FaultLine } from '../../kit/Field'
@@ -22,20 +22,16 @@ export function CarriedFrom({ typed, change }: { typed: StripTyped; change: Chan
     })
   return (
     <>
-      <NativeSelect
-        fullWidth
-        value={typed.parent}
-        inputProps={{ 'aria-label': text.carriedFrom }}
-        onChange={(e) => choose(e.target.value)}
-      >
-        <option value="">{text.carriedUnkept}</option>
-        {pots.data?.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}
-            {p.leftover && text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past')}
-          </option>
-        ))}
-      </NativeSelect>
+      <Pick
+        label={text.carriedFrom}
+        value={typed.parent ?? ''}
+        none={text.carriedUnkept}
+        options={(pots.data ?? []).map((p) => [
+          p.id,
+          p.leftover ? p.name + text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past') : p.name,
+        ])}
+        onChange={choose}
+      />
       <FaultLine path="parent_id" />
     </>
   )

@@ -1,7 +1,7 @@
 import { client } from '../../api/client'
 import { Choice } from '../../kit/Choice'
 import { mass, plain } from '../../kit/format'
-import { Entries, Panels } from '../Panels'
+import { Entries, Panels } from '../../kit/Panels'
 import { Frame, type Workplace } from '../Frame'
 import { Hives, NoBoards, rowOf } from '../../hive/Hives'
 import { heedOf } from '../Heed'

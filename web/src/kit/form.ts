@@ -1,6 +1,6 @@
-import type { System } from '../kit/format'
-import { typed as written, type Reader } from '../kit/reader'
-import { rewriteTo } from '../kit/rewrite'
+import type { System } from './format'
+import { typed as written, type Reader } from './reader'
+import { rewriteTo } from './rewrite'
 
 /** Where a figure or a choice stands in a request; lists are read elsewhere. */
 export type Path<T> = {
@@ -26,8 +26,15 @@ export interface Entry<Key extends string> {
   at?: string
   label: Said<Key>
   /** What is typed: a figure when nothing is said. */
-  as?: 'number' | 'whole' | 'volume' | 'degrees' | 'words'
+  as?: 'number' | 'whole' | 'volume' | 'degrees' | 'words' | 'lines' | 'secret' | 'tick'
+  /** Of words: so many characters at most, and what a browser may fill in. */
+  most?: number
+  autoComplete?: string
   options?: Options | ((typed: Typed<Key>) => Options)
+  /** So many of its options stand side by side; else two, or all three. */
+  columns?: number
+  /** Its label stands above its options, which do not say what they are of. */
+  titled?: true
   /** Its options are folded into a list. */
   list?: true
   unit?: Said<Key>
@@ -42,7 +49,7 @@ export interface Entry<Key extends string> {
   /** The screen's own: no request tells it. */
   aside?: true
   /** It is chosen on a drawing. */
-  unseen?: true
+  unseen?: true | undefined
 }
 
 /** Entries under one title. */
@@ -60,10 +67,16 @@ export interface Panel<Key extends string> {
 /** What a plan goes by where nothing is said, by path, as it would be typed. */
 export type Usual = Readonly<Record<string, string>>
 
+/** What stands in a form for what is ticked; nothing for what is not. */
+export const TICKED = 'yes'
+
 export const pathOf = ({ of, at }: { of: string; at?: string }) => at ?? of
 
 export const say = <Key extends string>(said: Said<Key> | undefined, typed: Typed<Key>) =>
   typeof said === 'function' ? said(typed) : said
+
+/** The name of one of some options. */
+export const nameIn = (options: Options, key: string) => options.find(([k]) => k === key)?.[1]
 
 export const optionsOf = <Key extends string>({ options }: Entry<Key>, typed: Typed<Key>) =>
   typeof options === 'function' ? options(typed) : options
@@ -89,6 +102,13 @@ export function begin<Key extends string>(panels: readonly Panel<Key>[], usual: 
   return out
 }
 
+const FIGURES = ['number', 'whole', 'volume', 'degrees'] as const
+type FigureKind = (typeof FIGURES)[number]
+
+/** How the figure of an entry is read; undefined for what is no figure. */
+const figureOf = <Key extends string>(e: Entry<Key>): FigureKind | undefined =>
+  e.options || e.unseen ? undefined : FIGURES.find((f) => f === (e.as ?? 'number'))
+
 /** The request that a form stands for, in metric units whatever was typed in; what is not asked is left out. */
 export function read<Key extends string>(
   panels: readonly Panel<Key>[],
@@ -98,7 +118,8 @@ export function read<Key extends string>(
   const request = {}
   for (const e of asked(panels, typed)) {
     const text = typed[e.of] ?? ''
-    const v = e.options || e.as === 'words' || e.unseen ? text : reader[e.as ?? 'number'](pathOf(e), text)
+    const figure = figureOf(e)
+    const v = figure ? reader[figure](pathOf(e), text) : e.as === 'tick' ? text === TICKED : text
     if (v !== undefined && v !== '' && !e.aside) put(request, pathOf(e), v)
   }
   return request
@@ -116,6 +137,7 @@ export function adopt<Key extends string>(
       const v = holds(p, out) && holds(e, out) && !e.aside ? pick(request, pathOf(e)) : undefined
       if (typeof v === 'number') out[e.of] = written(v) || '0'
       if (typeof v === 'string') out[e.of] = v
+      if (typeof v === 'boolean') out[e.of] = v ? TICKED : ''
     }
   return out
 }

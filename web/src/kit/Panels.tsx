@@ -1,15 +1,17 @@
-import NativeSelect from '@mui/material/NativeSelect'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
 import { Fragment, type ReactNode } from 'react'
-import { Choice } from '../kit/Choice'
-import type { Edit } from '../kit/edit'
-import { FaultLine, Field } from '../kit/Field'
-import { temperature } from '../kit/format'
-import { Section } from '../kit/Section'
-import { useUnits } from '../kit/units'
-import { asked, optionsOf, pathOf, say, type Entry, type Panel, type Typed } from './form'
-import { nameIn } from './text'
+import { Choice } from './Choice'
+import type { Edit } from './edit'
+import { FaultLine, Field } from './Field'
+import { temperature } from './format'
+import { Pick } from './Pick'
+import styles from './Panels.module.css'
+import { Section } from './Section'
+import { useUnits } from './units'
+import { asked, nameIn, optionsOf, pathOf, say, TICKED, type Entry, type Panel, type Typed } from './form'
 
-interface Props<Key extends string> {
+export interface EntriesProps<Key extends string> {
   typed: Typed<Key>
   change: Edit<Typed<Key>>
   /** What stands besides above an entry, or below it. */
@@ -19,8 +21,14 @@ interface Props<Key extends string> {
   placeholders?: Partial<Record<Key, string>>
 }
 
+/** What is typed as words, not as figures. */
+const WORDS = new Set(['words', 'lines', 'secret'])
+
 /** The panels of a form, each under its title. */
-export function Panels<Key extends string>({ of, ...form }: Props<Key> & { of: readonly Panel<Key>[] }) {
+export function Panels<Key extends string>({
+  of,
+  ...form
+}: EntriesProps<Key> & { of: readonly Panel<Key>[] }) {
   const { typed } = form
   return of
     .filter((p) => p.when?.(typed) ?? true)
@@ -40,7 +48,7 @@ export function Panels<Key extends string>({ of, ...form }: Props<Key> & { of: r
 }
 
 /** The entries of one panel, without its title. */
-export function Entries<Key extends string>({ of, ...form }: Props<Key> & { of: Panel<Key> }) {
+export function Entries<Key extends string>({ of, ...form }: EntriesProps<Key> & { of: Panel<Key> }) {
   const seen = asked([{ ...of, when: undefined }], form.typed).filter((e) => !e.unseen)
   return seen.map((e) => (
     <Fragment key={e.of}>
@@ -56,7 +64,7 @@ function One<Key extends string>({
   typed,
   change,
   placeholders,
-}: Props<Key> & { entry: Entry<Key> }) {
+}: EntriesProps<Key> & { entry: Entry<Key> }) {
   const { system } = useUnits()
   const value = typed[e.of] ?? ''
   const label = say(e.label, typed) ?? ''
@@ -67,10 +75,21 @@ function One<Key extends string>({
       t[e.of] = v
       e.also?.(t)
     })
+  if (e.as === 'tick')
+    return (
+      <FormControlLabel
+        label={label}
+        control={<Checkbox checked={value === TICKED} onChange={(_, on) => set(on ? TICKED : '')} />}
+      />
+    )
   if (!options)
     return (
       <Field
-        text={e.as === 'words'}
+        text={e.as !== undefined && WORDS.has(e.as)}
+        lines={e.as === 'lines'}
+        secret={e.as === 'secret'}
+        autoComplete={e.autoComplete}
+        most={e.most}
         label={label}
         unit={unitOf(e, typed, system === 'us')}
         path={e.aside && !e.at ? undefined : pathOf(e)}
@@ -82,23 +101,16 @@ function One<Key extends string>({
     )
   return (
     <>
+      {e.titled && <p className="quiet">{label}</p>}
       {e.list ? (
-        <NativeSelect
-          fullWidth
-          value={value}
-          inputProps={{ 'aria-label': label }}
-          onChange={(event) => set(event.target.value)}
-        >
-          {options.map(([key, name]) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </NativeSelect>
+        <div className={styles.listed}>
+          <span>{label}</span>
+          <Pick label={label} value={value} options={options} onChange={set} />
+        </div>
       ) : (
         <Choice
           label={label}
-          columns={options.length === 3 ? 3 : 2}
+          columns={e.columns ?? (options.length === 3 ? 3 : 2)}
           value={value}
           options={options}
           path={e.aside ? undefined : pathOf(e)}

@@ -1,0 +1,62 @@
+import Button from '@mui/material/Button'
+import type { ReactNode } from 'react'
+import type { Panel, Typed } from './form'
+import { Faults } from './faults'
+import { Entries, type EntriesProps } from './Panels'
+import page from './page.module.css'
+import styles from './Form.module.css'
+import type { Reader } from './reader'
+import { Said } from './Said'
+import { text } from './text'
+import { wrongWith } from './useForm'
+import type { useSaving } from './useSaving'
+
+interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | 'after' | 'placeholders'> {
+  form: { panel: Panel<Key>; typed: Typed<Key>; change: EntriesProps<Key>['change']; reader: Reader }
+  saving: Pick<ReturnType<typeof useSaving>, 'faults' | 'message'> & { busy: boolean }
+  onSave: () => void
+  /** What the button says that saves it, and by which mark it is found. */
+  save: string
+  mark?: string
+  quiet?: boolean
+  /** Not yet: something that must be there is not. */
+  unfinished?: boolean
+  onCancel?: () => void
+  className?: string
+  /** What stands above the buttons besides. */
+  children?: ReactNode
+}
+
+/** A form of one panel: its entries, what is wrong with them, and its buttons. */
+export function Form<Key extends string>(props: Props<Key>) {
+  const { form, saving, onSave, save, mark, quiet, unfinished, onCancel, className, children } = props
+  const { faults, message } = wrongWith(form, saving)
+  return (
+    <Faults value={faults}>
+      <form
+        className={className}
+        data-form={mark}
+        onSubmit={(e) => {
+          e.preventDefault()
+          onSave()
+        }}
+      >
+        {form.panel.title && <h2>{form.panel.title}</h2>}
+        <Entries of={form.panel} {...props} typed={form.typed} change={form.change} />
+        {children}
+        <Said message={message} />
+        <div className={`${page.bar} ${styles.buttons}`}>
+          <Button
+            type="submit"
+            variant={quiet ? 'outlined' : 'contained'}
+            disabled={saving.busy || !form.reader.readable || unfinished}
+            data-save-form={mark}
+          >
+            {save}
+          </Button>
+          {onCancel && <Button onClick={onCancel}>{text.cancel}</Button>}
+        </div>
+      </form>
+    </Faults>
+  )
+}
