@@ -21,7 +21,7 @@ func stocks(r routes) {
 		})
 	readOne(r, "batches/{id}/label", "get-label", app.Viewer, "What stands on the vessel of a batch", app.Desk.Label)
 	read(r, "lots", "list-lots", app.Viewer, "Ingredients as they were bought", app.Desk.Lots)
-	send(r, post+" lots", "add-lot", app.Keeper, "Put an ingredient on the shelf; sent twice, it counts once", app.Desk.AddLot)
+	send(r, post+" lots", "add-lot", app.Keeper, "Put an ingredient in stock; sent twice, it counts once", app.Desk.AddLot)
 	readOne(r, "lots/{id}", "get-lot", app.Viewer, "A lot with its account", app.Desk.Lot)
 	sendTo(r, post+" lots/{id}/entries", "enter-lot", app.Helper, "Write into the account of a lot; sent twice, it counts once", app.Desk.EnterLot)
 }

@@ -202,7 +202,7 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: d.local(e.WorkedAt),
 		})
 	}
-	for _, o := range s.OffShelf(w.mixing.Work, 0) {
+	for _, o := range s.FromStock(w.mixing.Work, 0) {
 		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: w.lots()[o.Lot]})
 	}
 	if out.Uptake, err = d.uptake(ctx, op, w, s); err != nil {

@@ -122,7 +122,7 @@ func (d Desk) checkLot(ctx context.Context, op store.Operation, w making, s mixi
 	if s.Ended != "" {
 		return fault.List{{Field: "kind", Reason: fault.Ended}}
 	}
-	wanted := slices.ContainsFunc(s.OffShelf(w.mixing.Work, 0), func(o mixing.Use) bool { return o.Lot == e.Act })
+	wanted := slices.ContainsFunc(s.FromStock(w.mixing.Work, 0), func(o mixing.Use) bool { return o.Lot == e.Act })
 	if !wanted {
 		return fault.List{{Field: "act", Reason: fault.Unknown}}
 	}

@@ -10,7 +10,7 @@ import (
 	"keeler/wire"
 )
 
-// Lots is the shelf.
+// Lots are all there are.
 func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 	rows, err := d.op.Lots(ctx)
 	if err != nil {
@@ -36,7 +36,7 @@ func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
 	return out
 }
 
-// AddLot puts something on the shelf; the same id a second time gives the lot as
+// AddLot puts something in stock; the same id a second time gives the lot as
 // it is.
 func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 	var l fault.List

@@ -17,7 +17,7 @@ import (
 )
 
 // finish makes the batch of what was really weighed: its composition, its account,
-// what comes off the shelf, and of a pot what it left over.
+// what comes out of stock, and of a pot what it left over.
 func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing.State, e wire.BenchEvent) error {
 	keeping, err := w.keeping(e.Keeping)
 	if err != nil {
@@ -53,7 +53,7 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 			amount = float64(pieces)
 		}
 	}
-	if err := d.offShelf(ctx, op, w, s, pieces); err != nil {
+	if err := d.takeFromStock(ctx, op, w, s, pieces); err != nil {
 		return err
 	}
 	out := store.Finished{State: store.IsMade, VolumeML: volume, Pieces: pieces, Keeping: e.Keeping, UseBy: useBy, MadeOn: d.worked().Format(workTime)}
@@ -66,9 +66,9 @@ func (d Desk) finish(ctx context.Context, op store.Operation, w making, s mixing
 	return d.enter(ctx, op, store.Account{Batch: w.batch.ID}, stock.Made, amount, "")
 }
 
-// discard ends a batch that is not to be used; what went in is off the shelf.
+// discard ends a batch that is not to be used; what went in is out of stock.
 func (d Desk) discard(ctx context.Context, op store.Operation, w making, s mixing.State) error {
-	if err := d.offShelf(ctx, op, w, s, 0); err != nil {
+	if err := d.takeFromStock(ctx, op, w, s, 0); err != nil {
 		return err
 	}
 	if err := d.useCarried(ctx, op, w, s); err != nil {
@@ -222,10 +222,10 @@ func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s mi
 	return d.enterFor(ctx, op, store.Account{Batch: parent.ID}, stock.Used, grams, w.batch.ID)
 }
 
-// offShelf takes what went in off the lots that were named for it.
-func (d Desk) offShelf(ctx context.Context, op store.Operation, w making, s mixing.State, pieces int) error {
+// takeFromStock takes what went in off the lots that were named for it.
+func (d Desk) takeFromStock(ctx context.Context, op store.Operation, w making, s mixing.State, pieces int) error {
 	lots := w.lots()
-	for _, o := range s.OffShelf(w.mixing.Work, pieces) {
+	for _, o := range s.FromStock(w.mixing.Work, pieces) {
 		if lots[o.Lot] == "" || o.Amount <= 0 {
 			continue
 		}

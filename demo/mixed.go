@@ -19,8 +19,8 @@ type bench struct {
 	why     string
 }
 
-// shelf is what is there to mix from, with its lots by ingredient.
-var shelf = []struct {
+// lots are what there is to mix from.
+var lots = []struct {
 	on  time.Time
 	lot wire.Lot
 }{
@@ -31,9 +31,9 @@ var shelf = []struct {
 	{time.Date(2026, time.August, 1, 18, 0, 0, 0, time.UTC), wire.Lot{ID: id + "e", Ingredient: "formic", Name: "litre bottle, 85 %", SupplierNo: "85/114", ExpiresOn: "2026-12-05", Amount: 1195, Price: 11.7}},
 }
 
-// stock puts the lots onto the shelf.
+// stock puts the lots in stock.
 func stock(ctx context.Context, at func(time.Time) app.Desk) error {
-	for _, s := range shelf {
+	for _, s := range lots {
 		if _, err := at(s.on).AddLot(ctx, s.lot); err != nil {
 			return err
 		}
@@ -56,7 +56,7 @@ func (b bench) mix(ctx context.Context, d app.Desk, batch string) (rest string, 
 		run, err = d.Happen(ctx, batch, e)
 	}
 	for _, l := range run.Lots {
-		for _, s := range shelf {
+		for _, s := range lots {
 			if s.lot.Ingredient == l.Ingredient {
 				happen(wire.BenchEvent{Kind: "lot", Act: l.Ingredient, Answer: s.lot.ID})
 			}

@@ -40,7 +40,7 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 
 	p.fill("name", "Slipway hive")
 	p.click("[data-save]")
-	p.says("aside", "Kept: Slipway hive")
+	p.says("aside", "Saved: Slipway hive")
 
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)

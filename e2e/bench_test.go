@@ -194,7 +194,7 @@ func TestAMixTypedByHand(t *testing.T) {
 		t.Fatal(err)
 	}
 	p.fill("grams", "1.5\r")
-	p.says("[data-unsent]", "kept here")
+	p.says("[data-unsent]", "stays here")
 	if err := s.Serve(); err != nil {
 		t.Fatal(err)
 	}

@@ -41,7 +41,7 @@ func TestFormicToKeptBatch(t *testing.T) {
 
 	p.fill("name", "Sponges")
 	p.click("[data-save]")
-	p.says("aside", "Kept: Sponges")
+	p.says("aside", "Saved: Sponges")
 	p.click("[data-saved]")
 	p.says("[data-docket]", "65 ± 0.9 %")
 	if n := p.pages(chromedp.PaperA4); n != 1 {

@@ -78,7 +78,7 @@ func TestCardOfALabel(t *testing.T) {
 	p.write(`[data-card-form] [data-path="name"] input`, "Winter syrup")
 	p.fill("content.rule.full_seam_ml", "40")
 	p.fill("content.min_c", "8")
-	p.choose("Keep the card")
+	p.choose("Save the card")
 	p.says(`[data-path="content.rule.full_seam_ml"]`, "Too high. Possible: 1 to 10")
 	p.do(chromedp.Reload())
 	p.click(`[data-blank="rule"]`)
@@ -92,7 +92,7 @@ func TestCardOfALabel(t *testing.T) {
 		t.Error("a card with a mistyped cap can be kept")
 	}
 	p.fill("content.rule.cap_ml", "30")
-	p.choose("Keep the card")
+	p.choose("Save the card")
 	p.says(`[data-card="Winter syrup"]`, "8 to 10 °C")
 
 	p.do(chromedp.Navigate(s.URL + "/decide"))
@@ -137,10 +137,10 @@ func TestWhatBecomesOfAHive(t *testing.T) {
 
 	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
 	p.says("main", "Split", "R3 child")
-	p.do(chromedp.Click(`//section[h2[text()="Counts"]]//li[1]//button[normalize-space()="Strike out"]`),
+	p.do(chromedp.Click(`//section[h2[text()="Counts"]]//li[1]//button[normalize-space()="Void"]`),
 		chromedp.SendKeys(`//label[text()="Why is it wrong?"]/following-sibling::div/input`, "Wax moths, not mites"),
 		chromedp.Click(`//section[h2[text()="Counts"]]//li[1]//button[contains(@class, "contained")]`))
-	p.says("main", "struck out: Wax moths, not mites")
+	p.says("main", "void: Wax moths, not mites")
 	p.neverNaN()
 }
 

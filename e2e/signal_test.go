@@ -82,9 +82,9 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 	p.enter()
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.click("[data-save]")
-	p.says("aside", "Not kept: the server does not answer")
+	p.says("aside", "Not saved: the server does not answer")
 	p.click("[data-save]")
-	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
+	p.says("aside", "Saved: Ropewalk, 4 Dec 2026")
 
 	p.do(chromedp.Navigate(s.URL + "/batches")) // one host, so one cookie
 	p.says("main", "Ropewalk, 4 Dec 2026")

@@ -45,7 +45,7 @@ func TestStripsToKeptPots(t *testing.T) {
 
 	p.fill("name", "First pot")
 	p.click("[data-save]")
-	p.says("aside", "Kept: First pot")
+	p.says("aside", "Saved: First pot")
 
 	// The second takes 100 g of the first: 100 × 0.34602 of its acid is there already.
 	p.open("Left from an earlier pot")
@@ -61,7 +61,7 @@ func TestStripsToKeptPots(t *testing.T) {
 	p.fill("carried.grams", "100")
 	p.fill("name", "Second pot")
 	p.click("[data-save]")
-	p.says("aside", "Kept: Second pot")
+	p.says("aside", "Saved: Second pot")
 	p.click("[data-saved]")
 	p.says("main", "Its left-over liquor comes from First pot")
 	p.says("[data-docket]", "Cook for 3 strips")

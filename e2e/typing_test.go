@@ -120,16 +120,16 @@ func TestServerAway(t *testing.T) {
 		t.Fatal(err)
 	}
 	p.click("[data-save]")
-	p.says("aside", "Not kept: the server does not answer")
+	p.says("aside", "Not saved: the server does not answer")
 	p.click(gap("R4", 2))
-	p.says("[data-unfilled]", "What you typed is kept here")
+	p.says("[data-unfilled]", "What you typed is still here")
 	if err := s.Serve(); err != nil {
 		t.Fatal(err)
 	}
 	// R4 has 4¼ seams now: 21 mL instead of 20; 232 × 1.1 + 10 = 265.2, so 266.
 	p.says("[data-docket]", "Weigh for 266 mL")
 	p.click("[data-save]")
-	p.says("aside", "Kept: Ropewalk, 4 Dec 2026")
+	p.says("aside", "Saved: Ropewalk, 4 Dec 2026")
 }
 
 // The board by keyboard: a digit sets the gap, the arrows move on, several

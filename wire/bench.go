@@ -219,7 +219,7 @@ type BenchRun struct {
 	Discard  BenchDiscard   `json:"discard"`
 	Uptake   *BenchUptake   `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
 	Keepings []BenchKeeping `json:"keepings"`
-	Lots     []BenchLot     `json:"lots" doc:"What comes off the shelf, and from which lot."`
+	Lots     []BenchLot     `json:"lots" doc:"What comes out of stock, and from which lot."`
 	Ended    string         `json:"ended,omitempty" enum:"finished,discarded"`
 	Leftover string         `json:"leftover_id,omitempty" doc:"The batch that what the pot left over became."`
 	Events   []BenchEvent   `json:"events" doc:"All that happened, in its order."`

@@ -70,7 +70,7 @@ func mixed(t *testing.T, m Mixing, scales mixing.Scales) mixing.State {
 
 // Whatever is mixed: weighed as it is wanted it comes out within its band, with an
 // uncertainty that is known, a fitting vessel, and nothing to mend; what comes off
-// the shelf is what was weighed.
+// the stock is what was weighed.
 func TestMixedAsWanted(t *testing.T) {
 	balances := ScalesOf([]BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, 20)
 	lots := map[string][]string{
@@ -93,7 +93,7 @@ func TestMixedAsWanted(t *testing.T) {
 			t.Errorf("%s: %+v", name, out)
 		}
 		var got []string
-		for _, o := range s.OffShelf(m.Work, 12) {
+		for _, o := range s.FromStock(m.Work, 12) {
 			if o.Amount <= 0 {
 				t.Errorf("%s: nothing of %s", name, o.Lot)
 			}

@@ -71,7 +71,7 @@ type LotStock struct {
 	OnHand
 }
 
-// Lots is the shelf.
+// Lots are all there are.
 type Lots struct {
 	Lots []LotStock `json:"lots" doc:"The newest first."`
 }

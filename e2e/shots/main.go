@@ -93,7 +93,7 @@ var views = []view{
 		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
 	}},
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
-	{name: "shelf-desk", size: browser.Desk, path: "/shelf", wait: "[data-lot-name]", member: true},
+	{name: "stock-desk", size: browser.Desk, path: "/stock", wait: "[data-lot-name]", member: true},
 	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
 	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }

@@ -10,7 +10,7 @@ import { MixScreen } from './mix/MixScreen'
 const BatchList = lazy(() => import('./book/batches/BatchList'))
 const BatchPage = lazy(() => import('./book/batches/BatchPage'))
 const LabelPage = lazy(() => import('./book/LabelPage'))
-const ShelfPage = lazy(() => import('./book/stock/StockPage'))
+const StockPage = lazy(() => import('./book/stock/StockPage'))
 const LotPage = lazy(() => import('./book/stock/LotPage'))
 const TreatPage = lazy(() => import('./treat/TreatPage'))
 const RoundPage = lazy(() => import('./treat/RoundPage'))
@@ -54,8 +54,8 @@ const OURS: [string, ComponentType][] = [
   ['/rounds/:id/:day', RoundPage],
   ['/rounds/:id/:day/sheet', SheetPage],
   ['/register', RegisterPage],
-  ['/shelf', ShelfPage],
-  ['/shelf/:id', LotPage],
+  ['/stock', StockPage],
+  ['/stock/:id', LotPage],
 ]
 
 export function App() {

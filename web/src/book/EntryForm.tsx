@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
-import type { Panel } from '../kit/form'
+import type { Panel } from '../kit/entries'
 import { Form } from '../kit/Form'
 import { useForm } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'

@@ -9,7 +9,7 @@ const COMPONENTS = {
 /** Every word of the book of batches. */
 export const text = {
   title: 'Batches',
-  none: 'No batch kept yet. On the Mix screen, “Keep this batch” puts one here.',
+  none: 'No batch saved yet. On the Mix screen, “Save this batch” puts one here.',
   failed: 'The batches could not be read; the server is asked again.',
   loading: 'Reading',
   unknown: 'There is no such batch here.',
@@ -29,7 +29,7 @@ export const text = {
   remark: 'Write a remark',
   add: 'Add the remark',
   voidThis: 'Void this batch',
-  voidHint: 'It stays in the book, struck through, with the reason.',
+  voidHint: 'It stays in the book, marked as void, with the reason.',
   voidReason: 'Why is it void?',
   voidYes: 'Void it',
   lost: 'Not written: the server does not answer. Nothing is lost here; press again.',
@@ -44,7 +44,7 @@ export const text = {
   asMixed: 'As it was mixed',
   label: 'Label',
   leftover: 'Liquor that a pot left over. The next pot can start from it: choose it on the Mix screen.',
-  shelf: 'The shelf: ingredients by lot',
+  stock: 'Stock: ingredients by lot',
 
   ledger: 'What is left of it',
   units: { ml: 'mL', g: 'g', pieces: 'pieces' },

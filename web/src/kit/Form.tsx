@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
-import type { Panel, Typed } from './form'
+import type { Panel, Typed } from './entries'
 import { Faults } from './faults'
 import { Entries, type EntriesProps } from './Panels'
 import page from './page.module.css'

@@ -9,7 +9,7 @@ import { Pick } from './Pick'
 import styles from './Panels.module.css'
 import { Section } from './Section'
 import { useUnits } from './units'
-import { asked, nameIn, optionsOf, pathOf, say, TICKED, type Entry, type Panel, type Typed } from './form'
+import { asked, nameIn, optionsOf, pathOf, say, TICKED, type Entry, type Panel, type Typed } from './entries'
 
 export interface EntriesProps<Key extends string> {
   typed: Typed<Key>

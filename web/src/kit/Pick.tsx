@@ -1,5 +1,5 @@
 import NativeSelect from '@mui/material/NativeSelect'
-import type { Options } from './form'
+import type { Options } from './entries'
 
 interface Props {
   label: string

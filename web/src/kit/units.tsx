@@ -19,6 +19,3 @@ export function UnitsProvider({ children }: { children: ReactNode }) {
 }
 
 export const useUnits = () => useContext(Units)
-
-/** The unit in which volumes are typed. */
-export const useVolumeUnit = () => (useUnits().system === 'us' ? 'fl oz' : 'mL')

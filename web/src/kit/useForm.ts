@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { useState } from 'react'
 import type { Edit } from './edit'
-import { begin, pathOf, read, type Panel, type Typed } from './form'
+import { begin, pathOf, read, type Panel, type Typed } from './entries'
 import { Reader } from './reader'
 import { useKept } from './useKept'
 import type { useSaving } from './useSaving'

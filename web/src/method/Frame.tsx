@@ -16,7 +16,7 @@ import type { Change, Draft } from './draft'
 import { Entries } from '../kit/Panels'
 import { MethodPicker } from './MethodPicker'
 import styles from './Frame.module.css'
-import { SaveBatch, type Kept } from './SaveBatch'
+import { SaveBatch, type ToSave } from './SaveBatch'
 import { text } from './text'
 import { Heed, HeedLine } from './Heed'
 import type { Asked } from './useAnswer'
@@ -31,7 +31,7 @@ export interface Workplace {
 
 interface Props extends Workplace {
   asked: Asked<unknown>
-  kept: Kept
+  toSave: ToSave
   /** What it comes to: mL of it, and the acid to weigh in words. */
   made: { ml?: number; figure?: string; acid?: string }
   notes: readonly Schemas['Note'][] | undefined
@@ -51,7 +51,7 @@ export function Frame({
   change,
   replace,
   asked,
-  kept,
+  toSave,
   made,
   notes,
   panels,
@@ -108,7 +108,7 @@ export function Frame({
                 {docket({ place: draft.place, rule: draft.rule, when: day(start.now), busy: asked.busy })}
                 <div className={`${styles.after} no-print`}>
                   <SaveBatch
-                    kept={kept}
+                    toSave={toSave}
                     rule={draft.rule}
                     name={draft.batchName}
                     busy={asked.busy}

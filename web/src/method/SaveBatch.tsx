@@ -9,11 +9,11 @@ import styles from './SaveBatch.module.css'
 import { text } from './text'
 import { triedId } from './triedId'
 
-/** What is kept: the recipe by its method, and the batch that a rest comes from. */
-export type Kept = Pick<Schemas['SaveBatch'], 'recipe' | 'parent_id'>
+/** What is saved: the recipe by its method, and the batch that a rest comes from. */
+export type ToSave = Pick<Schemas['SaveBatch'], 'recipe' | 'parent_id'>
 
 interface Props {
-  kept: Kept
+  toSave: ToSave
   rule: string
   /** As typed; empty for the suggestion. */
   name: string
@@ -27,11 +27,11 @@ interface Props {
  * Keeps the batch. A try that got no answer is repeated under the same id, so
  * that the batch counts once; what has changed since gets an id of its own.
  */
-export function SaveBatch({ kept, rule, name, suggestion, busy, onName }: Props) {
+export function SaveBatch({ toSave, rule, name, suggestion, busy, onName }: Props) {
   const queries = useQueryClient()
   const save = useMutation({
     mutationFn: async () => {
-      const body = { name: name || suggestion, rule_worked_under: rule, ...kept }
+      const body = { name: name || suggestion, rule_worked_under: rule, ...toSave }
       const id = triedId(JSON.stringify(body))
       return data(client.POST('/api/batches', { body: { ...body, id } }))
     },

@@ -7,7 +7,7 @@ import type { Draft } from './draft'
 import { adoptLabel, blankLabel } from './dribble/label'
 import * as dribble from './dribble/request'
 import { METHODS } from './facts'
-import * as form from '../kit/form'
+import * as form from '../kit/entries'
 import * as pad from './pad/request'
 import * as strip from './strip/request'
 

@@ -16,8 +16,8 @@ export interface DocketProps<Request, Answer> extends Slip {
   request: Request
 }
 
-/** The slip of a kept batch. */
-export const keptSlip = (batch: Schemas['Batch']): Slip => ({
+/** The slip of a saved batch. */
+export const savedSlip = (batch: Schemas['Batch']): Slip => ({
   place: batch.name,
   rule: batch.rule_worked_under ?? '',
   when: `${day(batch.made_on)} ${clock(batch.made_on)}`,

@@ -7,31 +7,31 @@ import type { Workplace } from './Frame'
 export interface MethodParts {
   /** Its Mix screen. */
   Mix: ComponentType<Workplace>
-  /** A kept batch of it: its docket. */
+  /** A saved batch of it: its docket. */
   Docket: ComponentType<{ batch: Schemas['Batch'] }>
-  /** A kept batch of it: its hives from above. */
+  /** A saved batch of it: its hives from above. */
   Boards: ComponentType<{ batch: Schemas['Batch'] }>
 }
 
-const stripKept = () => import('./strip/Kept')
-const padKept = () => import('./pad/Kept')
-const dribbleKept = () => import('./dribble/Kept')
+const stripSaved = () => import('./strip/Saved')
+const padSaved = () => import('./pad/Saved')
+const dribbleSaved = () => import('./dribble/Saved')
 
 /** What each method puts on the shared screens. The first view brings the dribble with it. */
 export const PARTS: Record<Method, MethodParts> = {
   dribble: {
     Mix: DribbleMix,
-    Docket: lazy(async () => ({ default: (await dribbleKept()).KeptDocket })),
-    Boards: lazy(async () => ({ default: (await dribbleKept()).KeptBoards })),
+    Docket: lazy(async () => ({ default: (await dribbleSaved()).SavedDocket })),
+    Boards: lazy(async () => ({ default: (await dribbleSaved()).SavedBoards })),
   },
   strip: {
     Mix: lazy(() => import('./strip/Mix')),
-    Docket: lazy(async () => ({ default: (await stripKept()).KeptDocket })),
-    Boards: lazy(async () => ({ default: (await stripKept()).KeptBoards })),
+    Docket: lazy(async () => ({ default: (await stripSaved()).SavedDocket })),
+    Boards: lazy(async () => ({ default: (await stripSaved()).SavedBoards })),
   },
   pad: {
     Mix: lazy(() => import('./pad/Mix')),
-    Docket: lazy(async () => ({ default: (await padKept()).KeptDocket })),
-    Boards: lazy(async () => ({ default: (await padKept()).KeptBoards })),
+    Docket: lazy(async () => ({ default: (await padSaved()).SavedDocket })),
+    Boards: lazy(async () => ({ default: (await padSaved()).SavedBoards })),
   },
 }

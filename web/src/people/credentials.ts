@@ -1,4 +1,4 @@
-import type { Entry } from '../kit/form'
+import type { Entry } from '../kit/entries'
 import { text } from './text'
 
 /** A name and a new password. */

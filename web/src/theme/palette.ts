@@ -44,5 +44,3 @@ export const dark: typeof light = {
   comb: '#6d6145',
   bee: '#d9bd85',
 }
-
-export type Ink = keyof typeof light

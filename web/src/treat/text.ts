@@ -24,7 +24,6 @@ export const text = {
   noCore: 'Keeler’s rules could not be loaded here: no doses without them. They are asked for again.',
 
   position: (n: number, all: number) => `${n} of ${all}`,
-  seamsNow: 'Tap a gap as you see it',
   ml: 'mL',
   mixFirst: 'No batch is finished for it.',
   toMix: 'Mix one first',
@@ -38,7 +37,6 @@ export const text = {
   placed: 'Placed',
   out: 'Out',
   other: 'Other',
-  otherTitle: 'What was it?',
   really: 'Really given',
   nothing: 'Nothing given',
   keepIt: 'Write it down',
@@ -72,7 +70,7 @@ export const text = {
   stopGiven: (method: string, what: string, on: string) =>
     `${method}${what && ` (${what})`} on ${on}. Doses of the same acid add up.`,
   stopJob: (job: string, on: string) => `Also in the open job ${job}, for ${on}.`,
-  stopWhy: 'Leave it out, or say why it gets this one all the same. The reason is kept.',
+  stopWhy: 'Leave it out, or say why it gets this one all the same. The reason stays with it.',
   stopReason: 'Why give it all the same',
   stopAgainst: 'Give it all the same',
   stopPass: 'Leave it, next hive',
@@ -84,7 +82,6 @@ export const text = {
   reconcile: 'to reconcile',
   pastDay: 'past its day',
 
-  extrasTitle: 'Also done',
   extrasChoose: 'Choose what is ticked this season',
   extrasDone: 'Done choosing',
 
@@ -93,7 +90,7 @@ export const text = {
   offline: 'No signal',
   ready: 'Ready without signal',
   refused: (n: number) => `${n} refused`,
-  refusedTitle: 'These could not be kept. Nothing is lost: write them down, or put them right.',
+  refusedTitle: 'These could not be saved. Nothing is lost: write them down, or put them right.',
   drop: 'Drop it',
   signedOut: 'Nobody is signed in here any more. What waits stays on this phone until somebody is.',
   signIn: 'Sign in',
@@ -130,7 +127,6 @@ export const text = {
   typeIn: 'Type it in',
   typeHint: 'Amount and Enter, line by line; empty for nothing given.',
   write: 'Write them down',
-  wrote: (n: number) => `${n} written down`,
 
   practiceTitle: 'Practice',
   practiceIntro: 'Plain 1 : 1 syrup, an empty box, no bees. Nothing is recorded.',

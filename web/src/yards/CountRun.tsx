@@ -152,7 +152,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       </div>
       <div aria-live="polite">
         <Said message={Object.keys(faults).length > 0 ? undefined : saving.message} />
-        {saving.done && <p>{text.kept}</p>}
+        {saving.done && <p>{text.saved}</p>}
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
         <Button

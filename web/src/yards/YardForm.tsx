@@ -1,5 +1,5 @@
 import { client, data, type Schemas } from '../api/client'
-import { adopt, begin, type Panel } from '../kit/form'
+import { adopt, begin, type Panel } from '../kit/entries'
 import { Form } from '../kit/Form'
 import page from '../kit/page.module.css'
 import { useForm } from '../kit/useForm'

@@ -195,7 +195,7 @@ export const text = {
   mites: 'Mites',
   countHint: 'Leave empty what was not counted. Type down the column; Enter goes to the next hive.',
   keepCounts: (n: number) => (n === 1 ? 'Keep 1 count' : `Keep ${n} counts`),
-  kept: 'Kept.',
+  saved: 'Saved.',
   interval: (low: string, high: string, unit: string) => `95 %: ${low} to ${high} ${unit}`,
   more: {
     board: (n: string) => `a board for ${n} days would tell`,
@@ -206,9 +206,9 @@ export const text = {
   plain: (mites: number, of: string) => `${mites} in ${of}`,
   ofDays: (n: number) => (n === 1 ? 'a day' : `${n} days`),
   ofBees: (n: number) => `${n} bees`,
-  void: 'Strike out',
+  void: 'Void',
   voidWhy: 'Why is it wrong?',
-  voided: (why: string) => `struck out: ${why}`,
+  voided: (why: string) => `void: ${why}`,
 
   // Charts.
   chart: { wash: 'Washes, mites per 100 bees', board: 'Boards, mites a day' },

@@ -11,7 +11,7 @@ import shared from '../book.module.css'
 import styles from './BatchList.module.css'
 import { text } from '../text'
 
-/** The kept batches, the newest first. */
+/** The saved batches, the newest first. */
 export default function BatchList() {
   const { system } = useUnits()
   const list = useQuery(batchesQuery)
@@ -19,7 +19,7 @@ export default function BatchList() {
     <main className={shared.page}>
       <h1>{text.title}</h1>
       <p>
-        <Link to="/shelf">{text.shelf}</Link>
+        <Link to="/stock">{text.stock}</Link>
       </p>
       {!list.data && <Waiting query={list} />}
       {list.data?.length === 0 && <p>{text.none}</p>}

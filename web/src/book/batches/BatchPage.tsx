@@ -19,7 +19,7 @@ import { text } from '../text'
 
 type Batch = Schemas['Batch']
 
-/** One kept batch, as it was worked out then. */
+/** One saved batch, as it was worked out then. */
 export default function BatchPage() {
   const { id = '' } = useParams()
   const batch = useQuery({

@@ -51,7 +51,7 @@ export const text = {
   padEach: 'Pads together',
   padVisits: 'Visits',
   edit: 'Edit',
-  save: 'Keep the card',
+  save: 'Save the card',
   cancel: 'Cancel',
   methods: { dribble: 'Solution', strip: 'Strips', pad: 'Pads' },
   range: (low: number, high: number) => `${low} to ${high} °C`,

@@ -1,5 +1,12 @@
 import type { Schemas } from '../../api/client'
-import { adopt, begin, read as readForm, type Entry, type Panel, type Typed as Asked } from '../../kit/form'
+import {
+  adopt,
+  begin,
+  read as readForm,
+  type Entry,
+  type Panel,
+  type Typed as Asked,
+} from '../../kit/entries'
 import { Reader, typed as written } from '../../kit/reader'
 import { text } from './text'
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { begin, type Panel } from '../../kit/form'
+import { begin, type Panel } from '../../kit/entries'
 import { Form } from '../../kit/Form'
 import { named, Pick } from '../../kit/Pick'
 import { yardQuery, yardsQuery } from '../../kit/queries'

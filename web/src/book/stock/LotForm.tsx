@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { begin, type Panel } from '../../kit/form'
+import { begin, type Panel } from '../../kit/entries'
 import { Form } from '../../kit/Form'
 import { useForm } from '../../kit/useForm'
 import { useSaving } from '../../kit/useSaving'

@@ -23,7 +23,7 @@ export default function LotPage() {
   return (
     <main className={styles.page}>
       <p>
-        <Link to="/shelf">{text.toShelf}</Link>
+        <Link to="/stock">{text.toStock}</Link>
       </p>
       <h1>{lot.name}</h1>
       <p className={lot.to_reconcile ? `${styles.left} ${styles.harm}` : styles.left} data-left>

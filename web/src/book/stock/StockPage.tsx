@@ -14,7 +14,7 @@ import { text } from './text'
 const names = new Map<string, string>(text.ingredients)
 
 /** What is mixed from: each lot as a jar, filled as far as it is there. */
-export default function ShelfPage() {
+export default function StockPage() {
   const role = useStart().me?.role
   const lots = useQuery(lotsQuery)
   return (
@@ -26,7 +26,7 @@ export default function ShelfPage() {
       <p className="quiet">{text.intro}</p>
       {!lots.data && <Waiting query={lots} />}
       {lots.data?.length === 0 && <p>{text.none}</p>}
-      <div className={own.shelf}>
+      <div className={own.stock}>
         {lots.data?.map((l) => (
           <LotJar key={l.id} lot={l} />
         ))}
@@ -39,7 +39,7 @@ export default function ShelfPage() {
 function LotJar({ lot }: { lot: Schemas['LotStock'] }) {
   const acid = ['acid', 'formic', 'tablets', 'ready_mix', 'product', 'ready_pads'].includes(lot.ingredient)
   return (
-    <Link to={`/shelf/${lot.id}`} className={own.lot} data-lot-name={lot.name}>
+    <Link to={`/stock/${lot.id}`} className={own.lot} data-lot-name={lot.name}>
       <b className={acid ? styles.harm : undefined}>{names.get(lot.ingredient)}</b>
       <span>{lot.name}</span>
       <span className={lot.to_reconcile ? `${own.amount} ${styles.harm}` : own.amount}>

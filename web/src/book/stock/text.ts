@@ -1,12 +1,12 @@
-/** Every word of the shelf. */
+/** Every word of the stock. */
 export const text = {
-  title: 'The shelf',
+  title: 'Stock',
   intro:
     'What is mixed from, as it was bought: with the supplier’s number, its expiry and price. The bench takes from it.',
-  none: 'Nothing is on the shelf yet.',
-  failed: 'The shelf could not be read; the server is asked again.',
+  none: 'Nothing is in stock yet.',
+  failed: 'The stock could not be read; the server is asked again.',
   back: 'All batches',
-  toShelf: 'The shelf',
+  toStock: 'Stock',
   ingredients: [
     ['acid', 'Oxalic acid'],
     ['sugar', 'Sugar'],
@@ -25,8 +25,8 @@ export const text = {
   >,
   supplier: (no: string) => `supplier’s no. ${no}`,
   reconcile: 'to reconcile',
-  add: 'Put it on the shelf',
-  addTitle: 'Something new on the shelf',
+  add: 'Add it to the stock',
+  addTitle: 'Something new in stock',
   what: 'What',
   name: 'Called',
   supplierNo: 'Supplier’s number',

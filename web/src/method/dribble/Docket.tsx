@@ -11,7 +11,7 @@ import { drawing } from './draws'
 import type { Answer, Device, Request } from './fields'
 import { text as mix } from './text'
 
-/** What to weigh, in what order, and who gets what: on the screen, on paper and in a kept batch. */
+/** What to weigh, in what order, and who gets what: on the screen, on paper and in a saved batch. */
 export function DribbleDocket({
   answer: plan,
   request,

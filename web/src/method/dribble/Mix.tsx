@@ -34,7 +34,7 @@ export function DribbleMix(workplace: Workplace) {
     <Frame
       {...workplace}
       asked={asked}
-      kept={{ recipe: { dribble: reading.request } }}
+      toSave={{ recipe: { dribble: reading.request } }}
       made={{ ml: plan?.volume_ml, acid: plan && acid(plan) }}
       notes={plan?.notes}
       panels={

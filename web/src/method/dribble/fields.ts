@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { nameIn, when, type Entry, type Panel, type Path, type Typed } from '../../kit/form'
+import { nameIn, when, type Entry, type Panel, type Path, type Typed } from '../../kit/entries'
 import { powder as shared } from '../text'
 import { text } from './text'
 

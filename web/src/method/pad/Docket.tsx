@@ -10,7 +10,7 @@ import { text } from './docketText'
 import type { Answer, Request } from './fields'
 import { text as mix } from './text'
 
-/** What to let down, how, and who gets how much: on the screen, on paper and in a kept batch. */
+/** What to let down, how, and who gets how much: on the screen, on paper and in a saved batch. */
 export function PadDocket({ answer: plan, request, place, rule, when, busy }: DocketProps<Request, Answer>) {
   const { system } = useUnits()
   const ready = request.hold.kind === 'ready_pads'

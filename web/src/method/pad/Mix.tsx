@@ -28,7 +28,7 @@ export default function PadMix(workplace: Workplace) {
     <Frame
       {...workplace}
       asked={asked}
-      kept={{ recipe: { pad: reading.request } }}
+      toSave={{ recipe: { pad: reading.request } }}
       made={{
         ml: plan?.dilution?.working_ml,
         figure: plan && bought ? text.pads(plan.visit_pads) : undefined,

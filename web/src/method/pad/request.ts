@@ -1,7 +1,7 @@
 import { readColonies } from '../../hive/request'
 import { Reader, type Reading } from '../../kit/reader'
 import { BALANCE } from '../balance'
-import * as form from '../../kit/form'
+import * as form from '../../kit/entries'
 import type { Draft } from '../draft'
 import { KEEPING, PANELS, type PadTyped, type Request } from './fields'
 

@@ -25,7 +25,7 @@ export function CarriedFrom({ typed, change }: { typed: StripTyped; change: Chan
       <Pick
         label={text.carriedFrom}
         value={typed.parent ?? ''}
-        none={text.carriedUnkept}
+        none={text.carriedUnsaved}
         options={(pots.data ?? []).map((p) => [
           p.id,
           p.leftover ? p.name + text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past') : p.name,
@@ -41,7 +41,7 @@ export function CarriedFrom({ typed, change }: { typed: StripTyped; change: Chan
 const pourable = (b: Schemas['BatchSummary']) =>
   b.method === 'strip' && !b.voided_at && (b.leftover ? b.on_hand.left > 0 : b.state === 'planned')
 
-/** A kept pot's share of a substance, as it would be typed. */
+/** A saved pot's share of a substance, as it would be typed. */
 function percent(pot: Schemas['BatchSummary'], name: string) {
   const all = pot.composition.reduce((sum, c) => sum + c.grams, 0)
   const grams = pot.composition.find((c) => c.name === name)?.grams ?? 0

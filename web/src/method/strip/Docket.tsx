@@ -10,7 +10,7 @@ import { text } from './docketText'
 import type { Answer, Carrier, Request } from './fields'
 import { text as mix } from './text'
 
-/** What to cook, how to soak, and which gaps of which hive: on the screen, on paper and in a kept batch. */
+/** What to cook, how to soak, and which gaps of which hive: on the screen, on paper and in a saved batch. */
 export function StripDocket({
   answer: plan,
   request,

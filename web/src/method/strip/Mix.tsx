@@ -32,7 +32,7 @@ export default function StripMix(workplace: Workplace) {
     <Frame
       {...workplace}
       asked={asked}
-      kept={{
+      toSave={{
         recipe: { strip: reading.request },
         parent_id: own['carried.grams'] && own.parent ? own.parent : undefined,
       }}

@@ -2,7 +2,7 @@ import { anyBees } from '../../hive/hive'
 import { readColonies } from '../../hive/request'
 import { given, Reader, type Reading } from '../../kit/reader'
 import { BALANCE } from '../balance'
-import * as form from '../../kit/form'
+import * as form from '../../kit/entries'
 import type { Draft } from '../draft'
 import { KEEPING, PANELS, type Request, type StripTyped } from './fields'
 

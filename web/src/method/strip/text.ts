@@ -76,7 +76,7 @@ export const text = {
     `Your pots: ${each} g${spread && ` ± ${spread}`} (${pots}). Plan with that`,
   carriedNone: 'none',
   carriedFrom: 'From',
-  carriedUnkept: 'a pot not kept here',
+  carriedUnsaved: 'a pot not saved here',
   carriedGrams: 'Goes into this one',
   carriedOAD: 'Acid in it',
   carriedWater: 'Water in it',

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { plain } from '../../kit/format'
-import { keptSlip } from '../docketProps'
-import { KeptHives } from '../../hive/KeptHives'
+import { savedSlip } from '../docketProps'
+import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
 import type { From } from './fields'
@@ -9,20 +9,20 @@ import { lidOf } from './HiveCard'
 import { PadDocket } from './Docket'
 import { text } from './text'
 
-/** A kept dilution or count of pads, as it was worked out then. */
-export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+/** A saved dilution or count of pads, as it was worked out then. */
+export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.pad || !answer.pad) return null
-  return <PadDocket answer={answer.pad} request={recipe.pad} {...keptSlip(batch)} />
+  return <PadDocket answer={answer.pad} request={recipe.pad} {...savedSlip(batch)} />
 }
 
 /** Its hives from above, with what each got. */
-export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
   const answer = batch.answer.pad
   const colonies = adoptColonies(batch.recipe.pad?.colonies)
   const rows = answer?.given ?? []
   return (
-    <KeptHives
+    <SavedHives
       colonies={colonies}
       figure={(i) => (rows[i]?.ml ? text.mL(plain(rows[i].ml)) : text.pads(rows[i]?.pads ?? 0))}
       board={(box, i, b) => ({

@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react'
 import { Board } from '../drawing/Board'
-import styles from './KeptHives.module.css'
+import styles from './SavedHives.module.css'
 import type { DraftBox, DraftColony } from './hive'
 
 interface Props {
@@ -9,8 +9,8 @@ interface Props {
   board: (box: DraftBox, colony: number, i: number) => Pick<ComponentProps<typeof Board>, 'gaps' | 'lid'>
 }
 
-/** The hives of a kept batch from above, as they were done. */
-export function KeptHives({ colonies, figure, board }: Props) {
+/** The hives of a saved batch from above, as they were done. */
+export function SavedHives({ colonies, figure, board }: Props) {
   return (
     <div className={styles.kept}>
       {colonies.map((c, i) => (

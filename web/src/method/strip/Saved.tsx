@@ -1,25 +1,25 @@
 import type { Schemas } from '../../api/client'
-import { keptSlip } from '../docketProps'
-import { KeptHives } from '../../hive/KeptHives'
+import { savedSlip } from '../docketProps'
+import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
 import { withStrips } from './gaps'
 import { StripDocket } from './Docket'
 import { text } from './text'
 
-/** A kept pot, as it was worked out then. */
-export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+/** A saved pot, as it was worked out then. */
+export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.strip || !answer.strip) return null
-  return <StripDocket answer={answer.strip} request={recipe.strip} {...keptSlip(batch)} />
+  return <StripDocket answer={answer.strip} request={recipe.strip} {...savedSlip(batch)} />
 }
 
 /** Its hives from above, with the strips in their gaps. */
-export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
   const rows = batch.answer.strip?.colonies ?? []
   const carrier = batch.recipe.strip?.carrier ?? 'strip'
   return (
-    <KeptHives
+    <SavedHives
       colonies={adoptColonies(batch.recipe.strip?.colonies)}
       figure={(i) => text.count(rows[i]?.strips ?? 0, carrier)}
       board={(box, i, b) => ({

@@ -8,14 +8,14 @@ import (
 	"keeler/e2e/browser"
 )
 
-// Formic acid is let down outdoors from a lot on the shelf: what cannot be is told at
+// Formic acid is let down outdoors from a lot in stock: what cannot be is told at
 // its field, the lot goes down by what was weighed, too much water is thrown away with
 // its bicarbonate, and a lot is measured again with the reason.
 func TestFormicFromTheShelf(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
 	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/shelf"))
+	p.do(chromedp.Navigate(s.URL + "/stock"))
 	p.says("main", "Formic acid", "litre bottle, 85 %", "soon over", "Oxalic acid", "supplier’s no. A-2231")
 	p.choose("Formic acid")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="name"] input`), "new bottle"))
@@ -68,7 +68,7 @@ func TestFormicFromTheShelf(t *testing.T) {
 	p.says("[data-ended]", "thrown away")
 	p.says("[data-log]", "Weigh the cold water", "thrown away", "Demo keeper")
 
-	p.do(chromedp.Navigate(s.URL + "/shelf"))
+	p.do(chromedp.Navigate(s.URL + "/stock"))
 	p.click(`[data-lot-name="new bottle"]`)
 	p.says("main", "bought", "+1,000", "used", "then")
 	p.choose("found")

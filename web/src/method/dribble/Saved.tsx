@@ -1,25 +1,25 @@
 import type { Schemas } from '../../api/client'
 import { plain } from '../../kit/format'
-import { keptSlip } from '../docketProps'
-import { KeptHives } from '../../hive/KeptHives'
+import { savedSlip } from '../docketProps'
+import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
 import { withDoses } from './gaps'
 import { DribbleDocket } from './Docket'
 import { text } from './text'
 
-/** A kept batch of syrup, as it was worked out then. */
-export function KeptDocket({ batch }: { batch: Schemas['Batch'] }) {
+/** A saved batch of syrup, as it was worked out then. */
+export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.dribble || !answer.dribble) return null
-  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} {...keptSlip(batch)} />
+  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} {...savedSlip(batch)} />
 }
 
 /** Its hives from above, as they were dosed. */
-export function KeptBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
   const doses = batch.answer.dribble?.doses ?? []
   return (
-    <KeptHives
+    <SavedHives
       colonies={adoptColonies(batch.recipe.dribble?.colonies)}
       figure={(i) => text.ml(plain(doses[i]?.ml ?? 0))}
       board={(box, i, b) => ({ gaps: withDoses(gapsOf(box, doses[i]?.boxes[b]?.gaps), doses[i]?.boxes[b]) })}

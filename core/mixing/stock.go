@@ -1,15 +1,15 @@
 package mixing
 
-// Use is what comes off the shelf, by the kind of lot and in the unit that its lots are
+// Use is what comes from the stock, by the kind of lot and in the unit that its lots are
 // counted in.
 type Use struct {
 	Lot    string
 	Amount float64
 }
 
-// OffShelf lists what comes off the shelf, in the order of the ingredients: what went in,
+// FromStock lists what comes from the stock, in the order of the ingredients: what went in,
 // the pieces that were soaked, or a product whole.
-func (s State) OffShelf(w Work, pieces int) []Use {
+func (s State) FromStock(w Work, pieces int) []Use {
 	var out []Use
 	for i, p := range w.Parts {
 		if p.Lot == "" {
