@@ -225,11 +225,11 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	s = atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
 	s.all()
 	s.does(wire.BenchEvent{Kind: "added", Act: "left", Grams: 0, Balance: 1})
-	if !s.run.Uptake.Strange || s.run.Uptake.Learnt == nil || s.run.Uptake.Learnt.Pots != 1 {
-		// all of some 240 g in ten strips: 24 g each, within a quarter of 20.3
-		if off(s.run.Uptake.EachG, 24, 0.6) {
-			t.Errorf("uptake: %+v", s.run.Uptake)
-		}
+	// All of it is in ten strips: some 24 g each, within a quarter of the 20.3 g learnt.
+	u = s.run.Uptake
+	if u == nil || off(u.EachG, s.run.SoFar.MassG/10, 1e-6) || off(u.EachG, 24, 0.6) || u.Strange ||
+		u.Learnt == nil || u.Learnt.Pots != 1 || off(u.Learnt.EachG, 20.3, 1e-6) {
+		t.Errorf("uptake of the next pot: %+v", u)
 	}
 	s.does(wire.BenchEvent{Kind: "finished", Keeping: "sealed", Pieces: 6}) // 40 g each: not taken without a yes
 	if after, err := s.d.Ledger(t.Context(), rest.ID); err != nil || off(after.Left, rest.OnHand.Left-25, 0.06) || after.Entries[1].ForBatch != s.id {

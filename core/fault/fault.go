@@ -4,6 +4,7 @@ package fault
 
 import (
 	"strconv"
+	"strings"
 	"unicode/utf8"
 )
 
@@ -131,7 +132,7 @@ func (l *List) Length(field, text string, most int) {
 // "colonies[2].boxes".
 func (l *List) Beneath(from int, list string, i int) {
 	for k := from; k < len(*l); k++ {
-		(*l)[k].Field = Index(list, i) + "." + (*l)[k].Field
+		(*l)[k].Field = strings.TrimSuffix(Index(list, i)+"."+(*l)[k].Field, ".")
 	}
 }
 
