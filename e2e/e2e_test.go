@@ -113,13 +113,20 @@ func (p page) enter() {
 	})()`, chromedp.EvalAwaitPromise), chromedp.Reload())
 }
 
-// do runs steps, failing the test when one does not come about.
+// do runs steps, failing the test when one does not come about. One whose node the page
+// has put another in place of, between finding and using it, is run again.
 func (p page) do(steps ...browser.Action) {
 	p.t.Helper()
 	ctx, cancel := context.WithTimeout(p.ctx, patience)
 	defer cancel()
-	if err := chromedp.Do(ctx, steps...); err != nil {
-		p.t.Fatalf("%v\nthe page says:\n%s", err, p.words())
+	for _, step := range steps {
+		err := chromedp.Do(ctx, step)
+		for err != nil && strings.Contains(err.Error(), "Could not find node") && ctx.Err() == nil {
+			err = chromedp.Do(ctx, step)
+		}
+		if err != nil {
+			p.t.Fatalf("%v\nthe page says:\n%s", err, p.words())
+		}
 	}
 }
 

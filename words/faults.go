@@ -47,77 +47,60 @@ func bySort(f fault.Fault) string {
 	if strings.HasSuffix(f.Field, "override") && f.Reason == fault.Missing {
 		return "Say why you treat it anyway: the reason stays in the record."
 	}
-	switch f.Reason {
-	case fault.Missing:
-		return "A figure is needed here."
-	case fault.NotFinite:
-		return "This is not a number."
-	case fault.TooLow:
-		return "Too low."
-	case fault.TooHigh:
-		return "Too high."
-	case fault.NoGap:
-		return "No comb on either side here."
-	case fault.TooMany:
-		return "Too many."
-	case fault.NotFitting:
-		return "This does not go with the rest of what is given."
-	case fault.Insoluble:
-		return "More acid than stays dissolved at room temperature."
-	case fault.Upward:
-		return "Thinning cannot make it stronger than what is in the bottle."
-	case fault.SugarRange:
-		return "Cannot be reached by adding water and sugar."
-	case fault.WholeOnly:
-		return "Only whole " + f.Unit + "."
-	case fault.NotRising:
-		return "Rows must rise."
-	case fault.Overfull:
-		return "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot."
-	case fault.UpsideDown:
-		return "More acid than any standard recipe puts into that glycerol. Are the two figures the wrong way round?"
-	case fault.Future:
-		return "This day has not come yet."
-	case fault.NoDate:
-		return "Write the day as year-month-day, such as 2026-12-04."
-	case fault.NoSpan:
-		return "Write both as month and day, such as 12-01 and 01-10."
-	case fault.Early:
-		return "It has been in for " + figure(f.Low) + " of " + figure(f.High) + " days. If it is to come out already, say yes."
-	case fault.NotText:
-		return "This is not a table as text: save it as CSV in UTF-8."
-	case fault.NoColumn:
-		return "This column is missing in the first row: yard, colony and boxes must be there."
-	case fault.BrokenRow:
-		return "This row does not keep to the columns: a quotation mark or separator is amiss."
-	case fault.NoHive:
-		return "Write the boxes from the floor up, such as deep 10 + medium 10."
-	case fault.NoCount:
-		return "Number " + figure(f.Low) + " is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first."
-	case fault.YesOrNo:
-		return "Write yes or no."
-	case fault.Taken:
-		return "Another one has this name already."
-	case fault.Doubtful:
-		return "Really? This is " + times(f.Low) + " what is wanted here, " + figure(f.High) + " g, or more. Look again; if it is so, say yes."
-	case fault.OffRecipe:
-		return "What was weighed is more than 5 % off the recipe. Correct it, throw it away, or say that it is to be used as it is."
-	case fault.BasisShare:
-		return "71.4 % is what pure dihydrate holds counted as anhydrous, not a purity. Pure crystals are 100 %. If your powder really is 71.4 % acid, say so."
-	case fault.Filler:
-		return "That would be more filler than the syrup has sugar. Is this really the share of acid in the powder?"
-	case fault.TooStrong:
-		return "More acid than bees should ever get."
-	case fault.TooLong:
-		return "Too long: use at most " + figure(f.High) + " characters."
-	case fault.Ended:
-		return "This batch is finished: nothing more happens to it at the bench."
-	case fault.Unsteady:
-		return "The balance does not stand still on this weight: wait for it to settle, or type what you read."
-	case fault.NoTemp:
-		return "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %."
+	text, known := faults[f.Reason]
+	if !known {
+		return "Not one of the known choices."
 	}
-	return "Not one of the known choices."
+	return fill(text, func(blank string) string {
+		switch blank {
+		case "low":
+			return figure(f.Low)
+		case "high":
+			return figure(f.High)
+		case "times":
+			return times(f.Low)
+		}
+		return f.Unit
+	})
+}
+
+// faults have the range as {low} and {high}, its unit as {unit}, and a multiple as {times}.
+var faults = map[fault.Reason]string{
+	fault.Missing:    "A figure is needed here.",
+	fault.NotFinite:  "This is not a number.",
+	fault.TooLow:     "Too low.",
+	fault.TooHigh:    "Too high.",
+	fault.NoGap:      "No comb on either side here.",
+	fault.TooMany:    "Too many.",
+	fault.NotFitting: "This does not go with the rest of what is given.",
+	fault.Insoluble:  "More acid than stays dissolved at room temperature.",
+	fault.Upward:     "Thinning cannot make it stronger than what is in the bottle.",
+	fault.SugarRange: "Cannot be reached by adding water and sugar.",
+	fault.WholeOnly:  "Only whole {unit}.",
+	fault.NotRising:  "Rows must rise.",
+	fault.Overfull:   "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot.",
+	fault.UpsideDown: "More acid than any standard recipe puts into that glycerol. Are the two figures the wrong way round?",
+	fault.Future:     "This day has not come yet.",
+	fault.NoDate:     "Write the day as year-month-day, such as 2026-12-04.",
+	fault.NoSpan:     "Write both as month and day, such as 12-01 and 01-10.",
+	fault.Early:      "It has been in for {low} of {high} days. If it is to come out already, say yes.",
+	fault.NotText:    "This is not a table as text: save it as CSV in UTF-8.",
+	fault.NoColumn:   "This column is missing in the first row: yard, colony and boxes must be there.",
+	fault.BrokenRow:  "This row does not keep to the columns: a quotation mark or separator is amiss.",
+	fault.NoHive:     "Write the boxes from the floor up, such as deep 10 + medium 10.",
+	fault.NoCount:    "Number {low} is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first.",
+	fault.YesOrNo:    "Write yes or no.",
+	fault.Taken:      "Another one has this name already.",
+	fault.Doubtful:   "Really? This is {times} what is wanted here, {high} g, or more. Look again; if it is so, say yes.",
+	fault.OffRecipe:  "What was weighed is more than 5 % off the recipe. Correct it, throw it away, or say that it is to be used as it is.",
+	fault.BasisShare: "71.4 % is what pure dihydrate holds counted as anhydrous, not a purity. Pure crystals are 100 %. If " +
+		"your powder really is 71.4 % acid, say so.",
+	fault.Filler:    "That would be more filler than the syrup has sugar. Is this really the share of acid in the powder?",
+	fault.TooStrong: "More acid than bees should ever get.",
+	fault.TooLong:   "Too long: use at most {high} characters.",
+	fault.Ended:     "This batch is finished: nothing more happens to it at the bench.",
+	fault.Unsteady:  "The balance does not stand still on this weight: wait for it to settle, or type what you read.",
+	fault.NoTemp:    "A density says nothing without its temperature: 10 °C shift it by 6 % near 85 %.",
 }
 
 func times(n float64) string {

@@ -22,18 +22,10 @@ func Because(r fit.Reason, day calendar.Day) Reason {
 	if !known {
 		s = reasons[r.Code]
 	}
-	fill := func(text string) string {
-		out, rest, more := strings.Cut(text, "{")
-		for more {
-			var blank string
-			blank, rest, _ = strings.Cut(rest, "}")
-			out += filled(blank, r, day)
-			blank, rest, more = strings.Cut(rest, "{")
-			out += blank
-		}
-		return out
+	in := func(text string) string {
+		return fill(text, func(blank string) string { return filled(blank, r, day) })
 	}
-	return Reason{fill(s.why), fill(s.change), s.brief, datum(r, day)}
+	return Reason{in(s.why), in(s.change), s.brief, datum(r, day)}
 }
 
 // variant tells apart the sentences of one code.

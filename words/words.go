@@ -62,11 +62,17 @@ func seams(n float64) string {
 	return quarters(n) + " seams"
 }
 
-func isAre(n float64) string {
-	if n <= 1 {
-		return "is"
+// fill puts something in place of every {blank} of a sentence.
+func fill(text string, with func(blank string) string) string {
+	out, rest, more := strings.Cut(text, "{")
+	for more {
+		var blank string
+		blank, rest, _ = strings.Cut(rest, "}")
+		out += with(blank)
+		blank, rest, more = strings.Cut(rest, "{")
+		out += blank
 	}
-	return "are"
+	return out
 }
 
 // tenths writes a figure with a tenth where it has one.
