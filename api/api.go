@@ -74,7 +74,7 @@ func registerAll(h huma.API, d *desks) {
 	}{
 		{"people", signingIn}, {"people", people}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
 		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
-		{"round", rounds}, {"register", register},
+		{"round", visits}, {"register", register},
 	} {
 		resource.of(routes{h, d, resource.tag})
 	}

@@ -53,7 +53,7 @@ func newDesks(f Front) (*desks, error) {
 }
 
 // calculating are the operations that need nobody to be signed in, and no database.
-var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/", "/api/round/"}
+var calculating = []string{"/api/dribble/", "/api/strip/", "/api/pad/", "/api/hive/", "/api/round/"}
 
 // withSession loads the session where one is wanted, so that calculating goes on without.
 func (d *desks) withSession(next http.Handler) http.Handler {

@@ -24,11 +24,11 @@ func TestRoundDosesByTheBatch(t *testing.T) {
 	if _, _, err := v.d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)
 	}
-	r, err := v.d.Round(t.Context(), v.job, outOn)
+	r, err := v.d.Visit(t.Context(), v.job, outOn)
 	if err != nil {
 		t.Fatal(err)
 	}
-	i := slices.IndexFunc(r.Batches, func(b wire.RoundBatch) bool { return b.ID == thick })
+	i := slices.IndexFunc(r.Batches, func(b wire.VisitBatch) bool { return b.ID == thick })
 	if i < 0 || r.Batches[i].Base == nil || r.Batches[i].Base.Dribble == nil {
 		t.Fatalf("%+v", r.Batches)
 	}

@@ -13,26 +13,26 @@ import (
 // pourable lists the batches of a method that something is left of, those that were made
 // first. Of one that is only planned it is told, so that it is poured by choice alone; one
 // that is being weighed in is none yet.
-func (d Desk) pourable(ctx context.Context, v visit) ([]wire.RoundBatch, error) {
+func (d Desk) pourable(ctx context.Context, v visit) ([]wire.VisitBatch, error) {
 	rows, err := d.op.Pourable(ctx, v.job.Method)
 	if err != nil {
 		return nil, err
 	}
-	out := []wire.RoundBatch{}
+	out := []wire.VisitBatch{}
 	for _, r := range rows {
 		b := d.roundBatch(r.Batch, r.Left)
 		b.TooStrong = treatment.Stronger(b.OADMg+b.FormicMg, v.giving.Meant(v.dosing(b.Base)))
 		out = append(out, b)
 	}
-	slices.SortStableFunc(out, func(a, b wire.RoundBatch) int {
+	slices.SortStableFunc(out, func(a, b wire.VisitBatch) int {
 		return cmp.Compare(map[bool]int{true: 0, false: 1}[a.Made], map[bool]int{true: 0, false: 1}[b.Made])
 	})
 	return out, nil
 }
 
-func (d Desk) roundBatch(r store.Batch, left float64) wire.RoundBatch {
+func (d Desk) roundBatch(r store.Batch, left float64) wire.VisitBatch {
 	of := content(r)
-	b := wire.RoundBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Base: bareOf(r), Made: r.State == store.IsMade}
+	b := wire.VisitBatch{ID: r.ID, Number: r.Number, Name: r.Name, OnHand: d.onHand(r, left), Base: bareOf(r), Made: r.State == store.IsMade}
 	if r.State == store.Planned { // what it would be, were it mixed without the bench
 		b.OnHand.Left = wire.Round(of.Amount() + left)
 	}

@@ -17,18 +17,18 @@ import (
 	"keeler/words"
 )
 
-// Round is a day of a job in the yard: its colonies in stand order as they were last
+// Visit is a day of a job in the yard: its colonies in stand order as they were last
 // seen, what can be given from, and what was done so far.
-func (d Desk) Round(ctx context.Context, job, day string) (wire.RoundDay, error) {
+func (d Desk) Visit(ctx context.Context, job, day string) (wire.Visit, error) {
 	v, err := d.visit(ctx, job, day)
 	if err != nil {
-		return wire.RoundDay{}, err
+		return wire.Visit{}, err
 	}
 	if err := d.around(ctx, &v, slices.Collect(maps.Keys(v.colonies))); err != nil {
-		return wire.RoundDay{}, err
+		return wire.Visit{}, err
 	}
 	if err := d.stopAt(ctx, &v, true); err != nil {
-		return wire.RoundDay{}, err
+		return wire.Visit{}, err
 	}
 	return d.roundOf(ctx, v)
 }
@@ -179,10 +179,10 @@ func stopsOf(c fit.Case) []wire.Stop {
 	return out
 }
 
-func (d Desk) roundOf(ctx context.Context, v visit) (wire.RoundDay, error) {
-	out := wire.RoundDay{
+func (d Desk) roundOf(ctx context.Context, v visit) (wire.Visit, error) {
+	out := wire.Visit{
 		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.giving.CapML,
-		Base: v.recipe.Recipe.Bare(), Colonies: []wire.RoundColony{}, Batches: []wire.RoundBatch{}, All: wire.Choices(),
+		Base: v.recipe.Recipe.Bare(), Colonies: []wire.VisitColony{}, Batches: []wire.VisitBatch{}, All: wire.Choices(),
 		Gear: v.giving.Gear, MeantMg: v.giving.MeantMg, Out: v.later,
 	}
 	if v.under.DaysInLow > 0 {
@@ -203,7 +203,7 @@ func (d Desk) roundOf(ctx context.Context, v visit) (wire.RoundDay, error) {
 	}
 	out.Records, err = d.visited(ctx, v)
 	if v.later {
-		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.RoundColony) bool {
+		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.VisitColony) bool {
 			return c.InHive == 0 && !slices.ContainsFunc(out.Records, func(r wire.Application) bool { return r.ColonyID == c.ID })
 		})
 	}
@@ -234,7 +234,7 @@ func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) 
 }
 
 // visitColonies tells of the colonies of a visit in stand order, as they are now.
-func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.RoundColony, error) {
+func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, error) {
 	ids := v.ids()
 	boards, err := d.op.LastSeams(ctx, ids)
 	if err != nil {
@@ -245,9 +245,9 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.RoundColony, e
 		return nil, err
 	}
 	hives := onBench(v.rows, ids, boards)
-	out := make([]wire.RoundColony, len(v.rows))
+	out := make([]wire.VisitColony, len(v.rows))
 	for i, r := range v.rows {
-		out[i] = wire.RoundColony{
+		out[i] = wire.VisitColony{
 			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
 		}
 		if in, there := treatment.Standing(h.given.Of(r.ID), method.Name(v.job.Method), v.day); there {

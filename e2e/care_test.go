@@ -67,7 +67,7 @@ func TestStrongJarIsSaidInTheYard(t *testing.T) {
 	p.says("[data-colony-open]", "H001")
 	p.says("[data-jar-left]", "195")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
-	line := read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Records[0]
+	line := read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records[0]
 	if !line.ByHand || !strings.Contains(strings.Join(line.Flags, " "), "too_strong") {
 		t.Errorf("%+v", line)
 	}
@@ -108,7 +108,7 @@ func TestOneMorningOneDose(t *testing.T) {
 	o := ownerOf(t, s)
 	job, _, _ := o.job(3, 200)
 	again := wire.SaveJob{ID: uuid.NewString(), Name: "Slipway again", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held"}
-	for _, c := range read[wire.RoundDay](o, "/api/jobs/"+job+"/round?day="+roundDay).Colonies {
+	for _, c := range read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Colonies {
 		again.Colonies = append(again.Colonies, wire.JobColony{ColonyID: c.ID, Day: roundDay, Override: "as agreed"})
 	}
 	o.post("/api/jobs", again)
@@ -140,7 +140,7 @@ func TestOneMorningOneDose(t *testing.T) {
 	p.says("[data-colony-open]", "H001")
 	p.says("[data-jar-left]", "190")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
-	records := read[wire.RoundDay](o, "/api/jobs/"+third.ID+"/round?day="+roundDay).Records
+	records := read[wire.Visit](o, "/api/jobs/"+third.ID+"/visit?day="+roundDay).Records
 	if len(records) != 1 || records[0].Against != "half of it ran out" || !strings.Contains(strings.Join(records[0].Flags, " "), "again") {
 		t.Errorf("%+v", records)
 	}

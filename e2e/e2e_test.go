@@ -136,12 +136,23 @@ func (p page) words() string {
 }
 
 // click presses a part of the page, brought clear of the header first as a person
-// would: the browser counts what lies beneath it as in view.
+// would: the browser counts what lies beneath it as in view. Where the page has moved
+// under the finger, it is pressed again.
 func (p page) click(selector string) {
 	p.t.Helper()
-	p.do(chromedp.WaitVisible(chromedp.CSS(selector)),
-		chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`document.querySelector(%q).scrollIntoView({ block: 'center' })`, selector)),
-		chromedp.Click(chromedp.CSS(selector)))
+	for range 5 {
+		p.do(chromedp.WaitVisible(chromedp.CSS(selector)),
+			chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`(() => {
+				document.querySelector(%[1]q).scrollIntoView({ block: 'center' })
+				globalThis.hit = false
+				addEventListener('click', (e) => { globalThis.hit = e.target.closest(%[1]q) !== null }, { capture: true, once: true })
+			})()`, selector)),
+			chromedp.Click(chromedp.CSS(selector)))
+		if hit, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`globalThis.hit !== false`)); err != nil || hit {
+			return // or it has led to another page
+		}
+	}
+	p.t.Fatal(selector, "is never pressed\nthe page says:\n", p.words())
 }
 
 // choose presses the button with these words.

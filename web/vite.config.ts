@@ -27,7 +27,7 @@ export default defineConfig({
         runtimeCaching: [
           { urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'core' } },
           {
-            urlPattern: /\/api\/(start|jobs\/[^/]+\/round)/,
+            urlPattern: /\/api\/(start|jobs\/[^/]+\/visit)/,
             handler: 'NetworkFirst',
             options: { cacheName: 'round', networkTimeoutSeconds: 4 },
           },

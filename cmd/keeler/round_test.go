@@ -68,7 +68,7 @@ func TestKilledUnderARound(t *testing.T) {
 			t.Fatalf("dose %d is not kept", i)
 		}
 	}
-	round := read[wire.RoundDay](t, p, "/api/jobs/"+job+"/round")
+	round := read[wire.Visit](t, p, "/api/jobs/"+job+"/visit")
 	seen := map[string]bool{}
 	for _, r := range round.Records {
 		if seen[r.ColonyID] || len(r.Flags) > 0 {

@@ -23,7 +23,7 @@ export interface Amount {
 }
 
 /** Of what is given from, what bears on the amount. */
-export type From = Pick<Schemas['RoundBatch'], 'id' | 'g_per_l' | 'oad_mg' | 'base'> | undefined
+export type From = Pick<Schemas['VisitBatch'], 'id' | 'g_per_l' | 'oad_mg' | 'base'> | undefined
 
 export const nothing = (unit: Amount['unit']): Amount => ({
   figure: 0,

@@ -18,7 +18,7 @@ const known = new WeakMap<Hive, Known>()
 /** What a hive gets by the plan of what is poured, or else of the job: put to core once. */
 export function amountOf(
   core: Core,
-  round: Schemas['RoundDay'],
+  round: Schemas['Visit'],
   hive: Hive,
   from: From,
   fromAbove: boolean,

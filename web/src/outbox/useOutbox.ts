@@ -76,8 +76,7 @@ async function sendNext(): Promise<boolean> {
     if (told)
       queries.setQueryData(
         key,
-        (was?: Schemas['RoundDay']) =>
-          was && { ...was, ...told, batches: was.out ? was.batches : told.batches },
+        (was?: Schemas['Visit']) => was && { ...was, ...told, batches: was.out ? was.batches : told.batches },
       )
     // Until the server's word is here, the line it corrects stays hidden by this one.
     else await queries.refetchQueries({ queryKey: key })

@@ -6,7 +6,7 @@ import shared from './treat.module.css'
 import styles from './Done.module.css'
 
 interface Props {
-  round: Pick<Schemas['RoundDay'], 'method' | 'all'>
+  round: Pick<Schemas['Visit'], 'method' | 'all'>
   records: readonly Application[]
   onUndo: (record: Application) => void
 }

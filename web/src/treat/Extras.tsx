@@ -9,7 +9,7 @@ import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
 
 interface Props {
-  round: Schemas['RoundDay']
+  round: Schemas['Visit']
   ticked: string[]
   onTick: (extras: string[]) => void
 }

@@ -13,8 +13,8 @@ import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
 
 interface Props {
-  round: Schemas['RoundDay']
-  batch: Schemas['RoundBatch'] | undefined
+  round: Schemas['Visit']
+  batch: Schemas['VisitBatch'] | undefined
   left: number
   onBack: () => void
 }

@@ -12,7 +12,7 @@ import styles from './JarBar.module.css'
 import type { Jar } from './useJar'
 
 interface Props {
-  round: Schemas['RoundDay']
+  round: Schemas['Visit']
   jar: Jar
   lasts: Schemas['Lasting']
 }

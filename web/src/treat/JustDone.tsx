@@ -5,7 +5,7 @@ import { text, wordsOf } from './text'
 import styles from './JustDone.module.css'
 
 interface Props {
-  round: Schemas['RoundDay']
+  round: Schemas['Visit']
   record: Application
   onUndo: () => void
 }

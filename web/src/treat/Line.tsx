@@ -8,9 +8,9 @@ import styles from './Line.module.css'
 import type { Application } from '../outbox/outbox'
 
 interface Props {
-  line: Schemas['RoundColony'][]
+  line: Schemas['VisitColony'][]
   at: number
-  method: Schemas['RoundDay']['method']
+  method: Schemas['Visit']['method']
   records: Application[]
   onGo: (at: number) => void
   onTurn: () => void

@@ -20,9 +20,9 @@ import styles from './OneColony.module.css'
 import type { Jar } from './useJar'
 
 interface Props {
-  round: Schemas['RoundDay']
+  round: Schemas['Visit']
   core: Core
-  colony: Schemas['RoundColony']
+  colony: Schemas['VisitColony']
   hive: Hive
   jar: Jar
   fromAbove: boolean

@@ -13,7 +13,7 @@ import styles from './OtherOutcome.module.css'
 
 interface Props {
   amount: Amount
-  choices: Schemas['RoundChoices']
+  choices: Schemas['VisitChoices']
   onWrite: (what: Partial<Application>) => void
   onCancel: () => void
 }

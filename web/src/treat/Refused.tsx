@@ -6,7 +6,7 @@ import { text } from './text'
 import type { Outbox } from '../outbox/useOutbox'
 
 /** What the server could not keep: it stays here with the reason until somebody has seen to it. */
-export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['RoundDay'] }) {
+export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['Visit'] }) {
   if (outbox.refused.length === 0) return null
   const name = (id: string) => round.colonies.find((c) => c.id === id)?.hive.name ?? id.slice(0, 8)
   return (

@@ -17,17 +17,17 @@ import { useJar } from './useJar'
 import { useOnce } from './useOnce'
 import { useOutbox, type Outbox } from '../outbox/useOutbox'
 
-type RoundDay = Schemas['RoundDay']
+type Visit = Schemas['Visit']
 
 interface Props {
-  round: RoundDay
+  round: Visit
   core: Core
   /** The phone has all that it needs to go on without signal. */
   ready: boolean
 }
 
 /** What stands of each colony: what the server has, and what waits here. */
-export function standing(round: RoundDay, mine: readonly Waiting[]) {
+export function standing(round: Visit, mine: readonly Waiting[]) {
   const gone = new Set(mine.map((w) => w.amends).filter(Boolean))
   const there = new Set(round.records.map((r) => r.id))
   const all: Application[] = [
@@ -64,7 +64,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   )
   const { batch, left } = jar
   const colony = line[at]
-  const hiveOf = (c: Schemas['RoundColony']) => kept.value[c.id] ?? c.hive
+  const hiveOf = (c: Schemas['VisitColony']) => kept.value[c.id] ?? c.hive
   // The dose of a tap is drawn first; how far the jar goes follows.
   const settled = useDeferredValue(kept.value)
   const lasts = useMemo(() => {

@@ -31,7 +31,7 @@ export default function SheetPage() {
   return <Sheet round={round.data} core={core} />
 }
 
-function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
+function Sheet({ round, core }: { round: Schemas['Visit']; core: Core }) {
   const [typing, setTyping] = useState(false)
   const yards = [...new Map(round.colonies.map((c) => [c.yard_id, c.yard])).entries()]
   const jar = useJar(round, [])
@@ -115,7 +115,7 @@ function Sheet({ round, core }: { round: Schemas['RoundDay']; core: Core }) {
 const MOST_SEAMS = 12
 
 /** What a hive of one box gets for so many full seams, mL. */
-const forSeams = (core: Core, round: Schemas['RoundDay'], from: From, n: number) =>
+const forSeams = (core: Core, round: Schemas['Visit'], from: From, n: number) =>
   amountOf(
     core,
     round,
@@ -125,7 +125,7 @@ const forSeams = (core: Core, round: Schemas['RoundDay'], from: From, n: number)
   ).figure
 
 /** How much so many seams get, for what is counted out there. */
-function DoseTable({ round, core, from }: { round: Schemas['RoundDay']; core: Core; from: From }) {
+function DoseTable({ round, core, from }: { round: Schemas['Visit']; core: Core; from: From }) {
   const counts = Array.from({ length: MOST_SEAMS }, (_, i) => i + 1)
   return (
     <table className={styles.sheet} data-dose-table>
@@ -150,7 +150,7 @@ function DoseTable({ round, core, from }: { round: Schemas['RoundDay']; core: Co
 }
 
 interface TypeInProps {
-  round: Schemas['RoundDay']
+  round: Schemas['Visit']
   jar: Jar
   core: Core
 }

@@ -6,7 +6,7 @@ import { stopWords, text } from './text'
 import styles from './treat.module.css'
 
 interface Props {
-  colony: Schemas['RoundColony']
+  colony: Schemas['VisitColony']
   /** Where what is typed is kept. */
   keep: string
   onPass: () => void

@@ -6,7 +6,7 @@ import shared from './treat.module.css'
 import styles from './TakeOut.module.css'
 
 interface Props {
-  colony: Schemas['RoundColony']
+  colony: Schemas['VisitColony']
   onOut: (out: { came: number; missing: number; chewed: number }) => void
 }
 

@@ -3,11 +3,11 @@ import type { Schemas } from '../api/client'
 import { useKept } from '../kit/useKept'
 import type { Waiting } from '../outbox/outbox'
 
-type Round = Schemas['RoundDay']
+type Round = Schemas['Visit']
 
 /** What is given from. */
 export interface Jar {
-  batch: Schemas['RoundBatch'] | undefined
+  batch: Schemas['VisitBatch'] | undefined
   /** It was never at the bench, and nobody has said yet that it was mixed without. */
   unsaid: boolean
   /** It was said so on this phone: what is given says it, too. */

@@ -13,7 +13,7 @@ export function useRound(job: string, day: string) {
   const round = useQuery({
     queryKey: roundKey(job, day),
     queryFn: ({ signal }) =>
-      data(client.GET('/api/jobs/{id}/round', { params: { path: { id: job }, query: { day } }, signal })),
+      data(client.GET('/api/jobs/{id}/visit', { params: { path: { id: job }, query: { day } }, signal })),
     staleTime: 10_000,
   })
   useEffect(() => {
@@ -65,7 +65,7 @@ export function useKeptForYard(job: string, day: string) {
       await navigator.serviceWorker.ready
       await controlled()
       // What was loaded before the worker was there is asked for once more, through it.
-      const round = `/api/jobs/${job}/round?day=${day}`
+      const round = `/api/jobs/${job}/visit?day=${day}`
       await Promise.all([keepCore(), fetch(round), fetch('/api/start')])
       if (!end.signal.aborted) setReady(true)
     })().catch(() => undefined)

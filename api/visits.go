@@ -13,11 +13,11 @@ type ByDay struct {
 	Day string `query:"day" doc:"2006-01-02; today when left out."`
 }
 
-// rounds registers the work in the yard.
-func rounds(r routes) {
-	answer(r, r.describe(get+" jobs/{id}/round", "get-round", "A day of a job in the yard", 404, 422), app.Viewer,
-		func(ctx context.Context, desk app.Desk, in *ByDay) (wire.RoundDay, error) {
-			return desk.Round(ctx, in.ID, in.Day)
+// visits registers the work in the yard.
+func visits(r routes) {
+	answer(r, r.describe(get+" jobs/{id}/visit", "get-visit", "A day of a job in the yard", 404, 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *ByDay) (wire.Visit, error) {
+			return desk.Visit(ctx, in.ID, in.Day)
 		})
 	answer(r, r.describe(post+" jobs/{id}/applications", "apply", "Write what was done, each line alone; sent twice, it counts once", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {
@@ -27,5 +27,5 @@ func rounds(r routes) {
 			return desk.Apply(ctx, in.ID, in.Day, in.Body)
 		})
 	send(r, put+" extras", "set-extras", app.Helper, "What is ticked on visits in a season", app.Desk.SetExtras)
-	watch(r, "watch-round", "jobs/{id}", app.Desk.WatchJob)
+	watch(r, "watch-visit", "jobs/{id}", app.Desk.WatchJob)
 }
