@@ -1,6 +1,6 @@
 import GlobalStyles from '@mui/material/GlobalStyles'
 import { dark, light } from './palette'
-import { type } from './type'
+import { space, type } from './sizes'
 
 const variables = (colours: typeof light) =>
   Object.fromEntries(
@@ -10,9 +10,12 @@ const variables = (colours: typeof light) =>
     ]),
   )
 
-const sizes = Object.fromEntries(Object.entries(type).map(([name, px]) => [`--t-${name}`, `${px}px`]))
+const sizes = Object.fromEntries([
+  ...Object.entries(type).map(([name, px]) => [`--t-${name}`, `${px}px`]),
+  ...space.map((px) => [`--s-${px}`, `${px}px`]),
+]) as Record<string, string>
 
-/** Puts the palette and the sizes of type into CSS variables, for the drawings and the docket; paper is always light. */
+/** Puts the palette and the sizes of type and of distances into CSS variables, for the drawings and the docket; paper is always light. */
 export function Schemes() {
   return (
     <GlobalStyles

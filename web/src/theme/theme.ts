@@ -1,6 +1,6 @@
 import { createTheme } from '@mui/material/styles'
 import { dark, light } from './palette'
-import { type } from './type'
+import { type } from './sizes'
 
 const scheme = (c: typeof light, contrast: string) => ({
   palette: {

@@ -13,3 +13,6 @@ export const type = {
   huge: 94,
   giant: 168,
 }
+
+/** The distances there are, px: between a figure and its unit, up to the foot of a page. */
+export const space = [2, 4, 6, 8, 10, 12, 14, 16, 20, 24, 32, 40, 64, 80]
