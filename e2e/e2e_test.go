@@ -113,15 +113,21 @@ func (p page) enter() {
 	})()`, chromedp.EvalAwaitPromise), chromedp.Reload())
 }
 
-// do runs steps, failing the test when one does not come about. One whose node the page
-// has put another in place of, between finding and using it, is run again.
+// replaced reports whether the page has put another node or document in place of the one
+// that was looked at.
+func replaced(err error) bool {
+	return err != nil && (strings.Contains(err.Error(), "Could not find node") || strings.Contains(err.Error(), "Cannot find context"))
+}
+
+// do runs steps, failing the test when one does not come about. One that the page was
+// faster than, by replacing what it was about, is run again.
 func (p page) do(steps ...browser.Action) {
 	p.t.Helper()
 	ctx, cancel := context.WithTimeout(p.ctx, patience)
 	defer cancel()
 	for _, step := range steps {
 		err := chromedp.Do(ctx, step)
-		for err != nil && strings.Contains(err.Error(), "Could not find node") && ctx.Err() == nil {
+		for replaced(err) && ctx.Err() == nil {
 			err = chromedp.Do(ctx, step)
 		}
 		if err != nil {
@@ -214,7 +220,12 @@ func (p page) says(selector string, words ...string) {
 	p.t.Helper()
 	for _, w := range words {
 		js := fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? '').replace(/\s+/g, ' ').includes(%q)`, selector, w)
-		if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
+		look := chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))
+		_, err := chromedp.Run(p.ctx, look)
+		for replaced(err) {
+			_, err = chromedp.Run(p.ctx, look)
+		}
+		if err != nil {
 			p.t.Fatalf("%s never says %q: %v\nit says:\n%s", selector, w, err, p.words())
 		}
 	}
