@@ -22,20 +22,25 @@ type stood struct {
 	run wire.BenchRun
 }
 
-// atBenchOf keeps a batch and begins it.
+// atBenchOf saves a batch and begins it; standAt does so at a desk of its own.
 func atBenchOf(t *testing.T, save wire.SaveBatch, in wire.BeginBench) *stood {
 	t.Helper()
-	if _, _, err := here().SaveBatch(t.Context(), save); err != nil {
+	return standAt(t, here(), save, in)
+}
+
+func standAt(t *testing.T, d Desk, save wire.SaveBatch, in wire.BeginBench) *stood {
+	t.Helper()
+	if _, _, err := d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)
 	}
 	if in.Balances == nil {
 		in.Balances = two
 	}
-	run, err := here().BeginBench(t.Context(), save.ID, in)
+	run, err := d.BeginBench(t.Context(), save.ID, in)
 	if err != nil {
 		t.Fatal(err)
 	}
-	return &stood{t, here(), save.ID, run}
+	return &stood{t, d, save.ID, run}
 }
 
 func (s *stood) try(e wire.BenchEvent) error {
@@ -192,7 +197,8 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 // next pot starts from; 20.3 g a strip are close to the plan, 35 g are asked about.
 func TestPotAndWhatItLeaves(t *testing.T) {
 	pot := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}
-	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &pot}}, wire.BeginBench{})
+	d := own(t, Settings{}) // of nobody else's pots
+	s := standAt(t, d, wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &pot}}, wire.BeginBench{})
 	s.all()
 	in := s.run.SoFar.MassG
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "sealed"}), "acts[left]", fault.Missing)
@@ -222,7 +228,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	next := pot
 	next.Carried = &wire.StripCarried{Grams: 25, OADPercent: rest.Strength.Value, WaterPercent: 0.33}
 	parent := rest.ID
-	s = atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
+	s = standAt(t, d, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
 	s.all()
 	s.does(wire.BenchEvent{Kind: "added", Act: "left", Grams: 0, Balance: 1})
 	// All of it is in ten strips: some 24 g each, within a quarter of the 20.3 g learnt.

@@ -1,66 +1,43 @@
-import { useQuery } from '@tanstack/react-query'
 import { client, data } from '../../api/client'
-import { Vessel } from '../../drawing/Vessel'
-import { Ladder } from '../../drawing/Ladder'
-import { plain, volume } from '../../kit/format'
-import { useUnits } from '../../kit/units'
-import type { Change } from '../draft'
 import { when } from '../../kit/entries'
-import type { Answer, DribbleTyped } from './fields'
+import { plain } from '../../kit/format'
+import { Band, useRungs } from '../Band'
+import type { Change } from '../draft'
 import styles from '../method.module.css'
+import type { Answer, DribbleTyped } from './fields'
 import { text } from './text'
 
-/** The jar filled to the volume, and the ladder of protocols beside it. */
-export function JarBand({
-  typed,
-  plan,
-  change,
-}: {
+interface Props {
   typed: DribbleTyped
   plan: Answer | undefined
   change: Change<DribbleTyped>
-}) {
-  const { system } = useUnits()
-  const protocols = useQuery({
-    queryKey: ['protocols', 'dribble'],
-    queryFn: ({ signal }) => data(client.GET('/api/dribble/protocols', { signal })),
-    staleTime: Infinity,
-  })
-  const rungs = (protocols.data ?? []).map((s) => ({
-    id: s.id,
-    name: text.protocolNames[s.id] ?? s.id,
-    at: s.strength.g_per_l,
-  }))
-  const made = plan ? volume(plan.volume_ml, system) : { value: '–', unit: '' }
+}
+
+/** The jar filled to the volume, and the ladder of protocols beside it. */
+export function JarBand({ typed, plan, change }: Props) {
+  const rungs = useRungs(
+    ['protocols', 'dribble'],
+    (signal) => data(client.GET('/api/dribble/protocols', { signal })),
+    (s) => ({ id: s.id, name: text.protocolNames[s.id] ?? s.id, at: s.strength.g_per_l }),
+  )
+  const choose = (id: string) =>
+    change((t) => {
+      t['strength.by'] = 'protocol'
+      t['strength.protocol'] = id
+    })
   return (
-    <div className={styles.band}>
-      <Vessel
-        kind="jar"
-        volume={plan?.volume_ml ?? 0}
-        taken={plan?.given_ml ?? 0}
-        figure={made.value}
-        unit={made.unit}
-      />
-      <div className={styles.legend}>{plan && <Legend typed={typed} plan={plan} />}</div>
-      {rungs.length > 0 && (
-        <Ladder
-          rungs={rungs}
-          unit="g/L"
-          fill="jar"
-          at={plan && plan.strength.g_per_l > 0 ? plan.strength.g_per_l : undefined}
-          chosen={typed['strength.by'] === 'protocol' ? typed['strength.protocol'] : undefined}
-          onChoose={
-            typed['hold.kind'] === 'ready_to_use'
-              ? undefined
-              : (id) =>
-                  change((t) => {
-                    t['strength.by'] = 'protocol'
-                    t['strength.protocol'] = id
-                  })
-          }
-        />
-      )}
-    </div>
+    <Band
+      vessel={{ kind: 'jar', ml: plan?.volume_ml, taken: plan?.given_ml ?? 0 }}
+      legend={plan && <Legend typed={typed} plan={plan} />}
+      rungs={rungs}
+      ladder={{
+        unit: 'g/L',
+        fill: 'jar',
+        at: plan && plan.strength.g_per_l > 0 ? plan.strength.g_per_l : undefined,
+        chosen: typed['strength.by'] === 'protocol' ? typed['strength.protocol'] : undefined,
+        onChoose: typed['hold.kind'] === 'ready_to_use' ? undefined : choose,
+      }}
+    />
   )
 }
 

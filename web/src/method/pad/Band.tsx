@@ -1,9 +1,7 @@
-import { useQuery } from '@tanstack/react-query'
 import { client, data } from '../../api/client'
-import { Ladder } from '../../drawing/Ladder'
-import { Vessel } from '../../drawing/Vessel'
 import { plain, tenths, three, volume } from '../../kit/format'
 import { useUnits } from '../../kit/units'
+import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import styles from '../method.module.css'
 import { ready, type Answer, type PadTyped } from './fields'
@@ -18,44 +16,39 @@ interface Props {
 /** The bottle filled with working acid, and the ladder of strengths beside it. */
 export function BottleBand({ typed, plan, change }: Props) {
   const { system } = useUnits()
-  const strengths = useQuery({
-    queryKey: ['strengths', 'pad'],
-    queryFn: ({ signal }) => data(client.GET('/api/pad/strengths', { signal })),
-    staleTime: Infinity,
-  })
   const bought = ready(typed)
-  const ml = plan?.dilution?.working_ml ?? 0
-  const made = plan?.dilution
-    ? volume(ml, system)
-    : { value: bought ? String(plan?.visit_pads ?? '–') : '–', unit: '' }
-  const rungs = (strengths.data ?? []).map((s) => ({
-    id: String(s.percent),
-    name: text.rungs[s.id] ?? s.id,
-    at: s.percent,
-  }))
+  const rungs = useRungs(
+    ['strengths', 'pad'],
+    (signal) => data(client.GET('/api/pad/strengths', { signal })),
+    (s) => ({ id: String(s.percent), name: text.rungs[s.id] ?? s.id, at: s.percent }),
+  )
+  const pads = plan?.visit_pads ?? 0
   return (
-    <div className={styles.band}>
-      <Vessel
-        kind={bought ? 'packet' : 'bottle'}
-        volume={ml}
-        taken={plan ? plan.visit_ml * Math.max(plan.visits, ml > 0 ? 1 : 0) : 0}
-        figure={made.value}
-        unit={bought ? text.pads(plan?.visit_pads ?? 0).replace(/^\d+ /, '') : made.unit}
-      />
-      <div className={styles.legend}>
-        {plan && <Legend plan={plan} bottle={volume(plan.course.bottle_ml ?? 0, system)} bought={bought} />}
-      </div>
-      {rungs.length > 0 && !bought && (
-        <Ladder
-          rungs={rungs}
-          unit="%"
-          fill="bottle"
-          at={plan?.working_percent}
-          chosen={typed.working_percent}
-          onChoose={(id) => change((t) => void (t.working_percent = id))}
-        />
-      )}
-    </div>
+    <Band
+      vessel={{
+        kind: bought ? 'packet' : 'bottle',
+        ml: plan?.dilution?.working_ml,
+        taken: plan ? plan.visit_ml * Math.max(plan.visits, plan.dilution ? 1 : 0) : 0,
+        figure: bought
+          ? { value: plan ? String(pads) : '–', unit: text.pads(pads).replace(/^\d+ /, '') }
+          : undefined,
+      }}
+      legend={
+        plan && <Legend plan={plan} bottle={volume(plan.course.bottle_ml ?? 0, system)} bought={bought} />
+      }
+      rungs={rungs}
+      ladder={
+        bought
+          ? undefined
+          : {
+              unit: '%',
+              fill: 'bottle',
+              at: plan?.working_percent,
+              chosen: typed.working_percent,
+              onChoose: (id) => change((t) => void (t.working_percent = id)),
+            }
+      }
+    />
   )
 }
 

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query'
+import type { ComponentProps, ReactNode } from 'react'
+import { Ladder } from '../drawing/Ladder'
+import { Vessel } from '../drawing/Vessel'
+import { volume } from '../kit/format'
+import { useUnits } from '../kit/units'
+import shared from './method.module.css'
+
+interface Props {
+  vessel: Pick<ComponentProps<typeof Vessel>, 'kind' | 'taken' | 'size'> & {
+    /** mL in it; undefined while it is not known. */
+    ml: number | undefined
+    /** What stands on it instead of mL. */
+    figure?: { value: string; unit: string }
+  }
+  legend: ReactNode
+  ladder?: Omit<ComponentProps<typeof Ladder>, 'rungs'>
+  rungs: ComponentProps<typeof Ladder>['rungs']
+}
+
+/** What is made, in its vessel, and the ladder of what is established beside it. */
+export function Band({ vessel: { ml, figure, ...vessel }, legend, ladder, rungs }: Props) {
+  const { system } = useUnits()
+  const made = figure ?? (ml === undefined ? { value: '–', unit: '' } : volume(ml, system))
+  return (
+    <div className={shared.band}>
+      <Vessel {...vessel} volume={ml ?? 0} figure={made.value} unit={made.unit} />
+      <div className={shared.legend}>{legend}</div>
+      {rungs.length > 0 && ladder && <Ladder {...ladder} rungs={rungs} />}
+    </div>
+  )
+}
+
+/** The rungs of a ladder, which never change. */
+export const useRungs = <Row,>(
+  name: readonly string[],
+  load: (signal: AbortSignal) => Promise<readonly Row[]>,
+  rung: (row: Row) => Props['rungs'][number],
+) =>
+  (useQuery({ queryKey: name, queryFn: ({ signal }) => load(signal), staleTime: Infinity }).data ?? []).map(
+    rung,
+  )
