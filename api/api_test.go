@@ -21,6 +21,7 @@ import (
 var (
 	keeler *stand.Stand
 	owner  *http.Client // of the operation that the tests write to
+	dsn    string       // of its database
 )
 
 func TestMain(m *testing.M) {
@@ -30,12 +31,37 @@ func TestMain(m *testing.M) {
 			panic(err)
 		}
 		defer func() { _ = keeler.Down() }()
-		owner = browser()
+		owner, dsn = browser(), keeler.DB.DSN()
 		if err := claim(owner); err != nil {
 			panic(err)
 		}
 		return m.Run()
 	}())
+}
+
+// anew gives a test a Keeler of its own: for what can be done once only, or is about all
+// that there is.
+func anew(t *testing.T) {
+	t.Helper()
+	its, err := keeler.DB.Database(t.Context(), t.Name())
+	if err != nil {
+		t.Fatal(err)
+	}
+	s, err := stand.On(context.Background(), its, false)
+	if err != nil {
+		t.Fatal(err)
+	}
+	of, by, at := keeler, owner, dsn
+	keeler, owner, dsn = s, browser(), its
+	t.Cleanup(func() {
+		keeler, owner, dsn = of, by, at
+		if err := s.Down(); err != nil {
+			t.Error(err)
+		}
+	})
+	if err := claim(owner); err != nil {
+		t.Fatal(err)
+	}
 }
 
 // browser keeps its cookies, as one does.
@@ -97,6 +123,7 @@ func send(t *testing.T, b *http.Client, method, path, body string) (int, map[str
 
 // Each example of docs/api.md is sent as it stands there.
 func TestDocumentedCalls(t *testing.T) {
+	anew(t)
 	page, err := os.ReadFile("../docs/api.md")
 	if err != nil {
 		t.Fatal(err)
@@ -252,6 +279,7 @@ func TestBadFiguresAreNamed(t *testing.T) {
 
 // Every operation says of a syrup, an acid or a dose what the plan says.
 func TestEveryOperationWarns(t *testing.T) {
+	anew(t)
 	for _, c := range []struct{ path, body, code string }{
 		{"/api/dribble/dose", `{"g_per_l":120,"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":5}]}]}`, "above_protocols"},
 		{"/api/dribble/dose", `{"g_per_l":59,"rule":{"flat_ml":50},"colonies":[{"name":"A","boxes":[{"kind":"deep","frames":10,"counted":4}]}]}`, "seam_high"},
@@ -279,6 +307,7 @@ func TestEveryOperationWarns(t *testing.T) {
 
 // Batches of all three kinds stand in one list, each with what it holds.
 func TestBatchesOfAllKinds(t *testing.T) {
+	anew(t)
 	for _, c := range []struct {
 		id, method, recipe string
 		strength           float64
@@ -315,6 +344,7 @@ func TestBatchesOfAllKinds(t *testing.T) {
 }
 
 func TestBatchIdsCountOnce(t *testing.T) {
+	anew(t)
 	const id = "7a1f4b1e-0f7e-4d0a-9f5e-2f8f5f9b0001"
 	save := func(name string) (int, map[string]any) {
 		return call(t, "/api/batches", `{"id":"`+id+`","name":"`+name+`","recipe":{"dribble":{"hold":{"kind":"crystals"},

@@ -94,7 +94,10 @@ func TestListeningAtTheBench(t *testing.T) {
 		}
 		t.Fatalf("%q never came: %v", want, lines.Err())
 	}
-	until("event:changed") // once at first
+	until("event:changed")                                                                                         // once at first
+	if status, answer := call(t, "/api/instruments", `{"instrument":"i2","do":"lift"}`); status != http.StatusOK { // of what another test poured
+		t.Fatalf("%d %v", status, answer)
+	}
 	until(`"instrument":"i2","state":"stable","value":0`)
 	if status, answer := call(t, "/api/instruments", `{"instrument":"i2","do":"pour","amount":48}`); status != http.StatusOK {
 		t.Fatalf("%d %v", status, answer)

@@ -56,7 +56,7 @@ func TestLengthsFitTheirColumns(t *testing.T) {
 	if err := json.Unmarshal(raw, &document); err != nil {
 		t.Fatal(err)
 	}
-	db, err := sql.Open("mysql", keeler.DB.DSN())
+	db, err := sql.Open("mysql", dsn)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -80,6 +80,7 @@ func TestCookieAndOtherSites(t *testing.T) {
 
 // After eight failures the ninth try is not looked at, even with the right password.
 func TestTriesAreLimited(t *testing.T) {
+	anew(t)
 	joined(t, "Forgetful", "viewer")
 	try := func(p string) int {
 		status, _ := send(t, browser(), http.MethodPost, "/api/session", fmt.Sprintf(`{"login":"FORGETFUL","password":%q}`, p))
@@ -104,6 +105,7 @@ func TestTriesAreLimited(t *testing.T) {
 // An invitation works once; another password, or signing out everywhere, ends all
 // other sessions.
 func TestInvitationsAndSessions(t *testing.T) {
+	anew(t)
 	_, invitation := call(t, "/api/invitations", `{"role":"helper","note":"Summer help"}`)
 	token := invitation["token"].(string)
 	_, to := send(t, browser(), http.MethodGet, "/api/join/"+token, "")
@@ -148,6 +150,7 @@ func TestInvitationsAndSessions(t *testing.T) {
 
 // The last owner stays; who is taken out sees nothing from then on.
 func TestRoles(t *testing.T) {
+	anew(t)
 	guest := joined(t, "Guest", "viewer")
 	_, people := call(t, "/api/people", "")
 	ids := map[string]int{}

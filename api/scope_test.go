@@ -125,7 +125,7 @@ func routes(t *testing.T) []route {
 
 func database(t *testing.T) *sql.DB {
 	t.Helper()
-	db, err := sql.Open("mysql", keeler.DB.DSN())
+	db, err := sql.Open("mysql", dsn)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -191,6 +191,7 @@ func joined(t *testing.T, login, role string) *http.Client {
 // route fails here until it is covered. Nor does anybody who is not signed in, or
 // whose part it is not.
 func TestNoRouteReachesAnotherOperation(t *testing.T) {
+	anew(t)
 	for _, b := range bodies[:14] {
 		method, path, _ := strings.Cut(b.call, " ")
 		if status, answer := send(t, owner, method, at(path), fill(b.body)); status >= 300 {
