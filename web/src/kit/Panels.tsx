@@ -1,5 +1,3 @@
-import Checkbox from '@mui/material/Checkbox'
-import FormControlLabel from '@mui/material/FormControlLabel'
 import { Fragment, type ReactNode } from 'react'
 import { Choice } from './Choice'
 import type { Edit } from './edit'
@@ -77,10 +75,14 @@ function One<Key extends string>({
     })
   if (e.as === 'tick')
     return (
-      <FormControlLabel
-        label={label}
-        control={<Checkbox checked={value === TICKED} onChange={(_, on) => set(on ? TICKED : '')} />}
-      />
+      <label className={styles.tick}>
+        <input
+          type="checkbox"
+          checked={value === TICKED}
+          onChange={(event) => set(event.target.checked ? TICKED : '')}
+        />
+        {label}
+      </label>
     )
   if (!options)
     return (
