@@ -158,7 +158,7 @@ func (c crew) tap(job string) (dose, redraw time.Duration, err error) {
 		path, ready, gaps, changes string
 		p95                        *time.Duration
 	}{
-		{"/yards/" + yards.Yards[0].ID + "/inspect", "[data-look-sheet] [data-gap]", "[data-look-sheet] [data-gap]", "[data-look-sheet]", &redraw},
+		{"/yards/" + yards.Yards[0].ID + "/inspect", "[data-inspection-sheet] [data-gap]", "[data-inspection-sheet] [data-gap]", "[data-inspection-sheet]", &redraw},
 		{"/rounds/" + job + "/" + benchDay, "[data-ready]", "[data-colony-open] [data-gap]", "[data-dose]", &dose},
 	} {
 		if err := chromedp.Do(ctx, chromedp.Navigate(c.URL+page.path), chromedp.WaitVisible(chromedp.CSS(page.ready))); err != nil {
