@@ -61,7 +61,7 @@ func New(s *store.Store, set Settings) *App {
 func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 	w := a.set.Welcome
 	out := wire.Start{
-		Demo: w.Demo, Place: w.Place, Draft: w.Draft, Usual: wire.UsualOf,
+		Demo: w.Demo, Place: w.Place, Draft: w.Draft, Usual: wire.UsualOf(),
 		Now: a.clock().Format(workTime), PublicURL: a.set.PublicURL,
 	}
 	if m != nil {

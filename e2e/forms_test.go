@@ -41,7 +41,7 @@ func TestForms(t *testing.T) {
 					Request map[string]any
 					Faults  map[string]string
 				}
-				ask(&got, fmt.Sprintf(`pure.%s.read(pure.inUnits(pure.adopt(a[0], a[1], 'Ropewalk'), %q))`, method, units), given, wire.UsualOf)
+				ask(&got, fmt.Sprintf(`pure.%s.read(pure.inUnits(pure.adopt(a[0], a[1], 'Ropewalk'), %q))`, method, units), given, wire.UsualOf())
 				if len(got.Faults) > 0 {
 					t.Errorf("%s in %s: %v", name, units, got.Faults)
 				}
@@ -89,7 +89,7 @@ func same(t *testing.T, path string, want, got any, rounded bool) {
 func TestUsualForms(t *testing.T) {
 	ask := pure(t)
 	var got map[string]map[string]any
-	ask(&got, `(d => ({metric: d, us: pure.inUnits(d, 'us'), back: pure.inUnits(pure.inUnits(d, 'us'), 'metric')}))(pure.emptyDraft(a[0]))`, wire.UsualOf)
+	ask(&got, `(d => ({metric: d, us: pure.inUnits(d, 'us'), back: pure.inUnits(pure.inUnits(d, 'us'), 'metric')}))(pure.emptyDraft(a[0]))`, wire.UsualOf())
 	for units, want := range map[string][3]string{"metric": {"4", "10", "1000"}, "us": {"39.2", "10", "33.81"}, "back": {"4", "10", "999.88"}} {
 		d, _ := got[units]["dribble"].(map[string]any)
 		p, _ := got[units]["pad"].(map[string]any)

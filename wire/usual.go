@@ -17,23 +17,26 @@ type Usual map[string]string
 
 func figure[T ~float64](v T) string { return strconv.FormatFloat(round(v), 'f', -1, 64) }
 
-// UsualOf are those of each method. A form begins with them.
-var UsualOf = map[string]Usual{
-	string(method.Dribble): {
-		"balance_g": figure(mixing.UsualDivision), "strength.protocol": dribble.DefaultProtocol, "packet.grams": figure(dribble.UsualPacket),
-		"rule.full_seam_ml": figure(dribble.DefaultRule.FullSeam), "rule.cap_ml": figure(dribble.DefaultRule.Cap),
-		"size.reserve_percent": figure(100 * dribble.UsualReserve), "sugar_percent_ww": figure(100 * dribble.UsualThinSugar),
-		"applicator.size_ml": figure(dribble.UsualSyringe), "applicator.dead_ml": figure(dribble.UsualDead),
-		"fridge_c": figure(dribble.UsualFridge), "yard_c": figure(dribble.UsualYard),
-	},
-	string(method.Strip): {
-		"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol, "uptake.strip": figure(strip.UsualUptake),
-		"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat), "headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
-		"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(strip.DefaultNumber.Most),
-	},
-	string(method.Pad): {
-		"balance_g": figure(mixing.UsualDivision), "amount.protocol": pad.DefaultProtocol, "working_percent": figure(100 * pad.WeakestWorking),
-		"size.reserve_percent": figure(100 * pad.UsualReserve), "bottle_ml": figure(pad.UsualBottle),
-		"hold.reading.off_g_per_ml": figure(pad.UsualOff), "hold.reading.temp_off_c": figure(pad.UsualTempOff),
-	},
+// UsualOf is that of each method. A form begins with it. It is a function, so that the core
+// in the browser goes without.
+func UsualOf() map[string]Usual {
+	return map[string]Usual{
+		string(method.Dribble): {
+			"balance_g": figure(mixing.UsualDivision), "strength.protocol": dribble.DefaultProtocol, "packet.grams": figure(dribble.UsualPacket),
+			"rule.full_seam_ml": figure(dribble.DefaultRule.FullSeam), "rule.cap_ml": figure(dribble.DefaultRule.Cap),
+			"size.reserve_percent": figure(100 * dribble.UsualReserve), "sugar_percent_ww": figure(100 * dribble.UsualThinSugar),
+			"applicator.size_ml": figure(dribble.UsualSyringe), "applicator.dead_ml": figure(dribble.UsualDead),
+			"fridge_c": figure(dribble.UsualFridge), "yard_c": figure(dribble.UsualYard),
+		},
+		string(method.Strip): {
+			"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol, "uptake.strip": figure(strip.UsualUptake),
+			"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat), "headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
+			"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(strip.DefaultNumber.Most),
+		},
+		string(method.Pad): {
+			"balance_g": figure(mixing.UsualDivision), "amount.protocol": pad.DefaultProtocol, "working_percent": figure(100 * pad.WeakestWorking),
+			"size.reserve_percent": figure(100 * pad.UsualReserve), "bottle_ml": figure(pad.UsualBottle),
+			"hold.reading.off_g_per_ml": figure(pad.UsualOff), "hold.reading.temp_off_c": figure(pad.UsualTempOff),
+		},
+	}
 }

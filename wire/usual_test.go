@@ -12,7 +12,7 @@ import (
 // what its form begins with, and both against what a plan goes by.
 func TestUsual(t *testing.T) {
 	requests := map[string]any{"dribble": DribbleRequest{}, "strip": StripRequest{}, "pad": PadRequest{}}
-	elsewhere := map[string]string{"sugar_per_water": "1", "mean.boxes": "1", "applicator.unit_ml": "5", "uptake_g": UsualOf["strip"]["uptake.strip"]}
+	elsewhere := map[string]string{"sugar_per_water": "1", "mean.boxes": "1", "applicator.unit_ml": "5", "uptake_g": UsualOf()["strip"]["uptake.strip"]}
 	for of, request := range requests {
 		said := map[string]float64{}
 		told(reflect.TypeOf(request), "", said)
@@ -20,7 +20,7 @@ func TestUsual(t *testing.T) {
 			t.Errorf("%s: %v", of, said)
 		}
 		for path, given := range said {
-			want, here := UsualOf[of][path]
+			want, here := UsualOf()[of][path]
 			if !here {
 				want = elsewhere[path]
 			}
@@ -50,7 +50,7 @@ func TestUsual(t *testing.T) {
 		},
 	} {
 		for path, given := range goesBy {
-			if want := UsualOf[of][path]; figure(given) != want {
+			if want := UsualOf()[of][path]; figure(given) != want {
 				t.Errorf("%s: a plan goes by %v for %s, a form begins with %q", of, given, path, want)
 			}
 		}
