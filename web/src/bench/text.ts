@@ -219,7 +219,6 @@ export const text = {
   discardYes: 'It is thrown away',
   keepIt: 'Keep it',
   discarded: 'This batch was thrown away.',
-
   offBy: (percent: string, stronger: boolean) =>
     `It is ${percent} % ${stronger ? 'stronger' : 'weaker'} than the recipe`,
   offDose: {
@@ -243,7 +242,6 @@ export const text = {
   strangeYes: 'Yes, take it into what is learnt',
   soaked: 'Strips or sponges soaked',
   finishYes: 'It is made',
-
   begin: 'Begin',
   beginTitle: (n: number, name: string) => `No. ${n} · ${name}`,
   beginSub: 'What is at hand decides how it is weighed.',
@@ -299,5 +297,4 @@ export const text = {
     const two = (n: number) => String(n).padStart(2, '0')
     return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
   },
-  others: (name: string) => `last by ${name}`,
 }
