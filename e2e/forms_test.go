@@ -3,6 +3,7 @@ package e2e
 import (
 	"encoding/json"
 	"fmt"
+	"reflect"
 	"testing"
 
 	"keeler/wire"
@@ -96,5 +97,26 @@ func TestUsualForms(t *testing.T) {
 		if d["fridge_c"] != want[0] || d["size.reserve_percent"] != want[1] || p["bottle_ml"] != want[2] {
 			t.Errorf("%s: got %v %v %v, want %v", units, d["fridge_c"], d["size.reserve_percent"], p["bottle_ml"], want)
 		}
+	}
+}
+
+// A fault that no field in sight is named for must be said besides; and words that are not
+// there are told, so that the server can say at their field what it wants.
+func TestFaultsAreSeen(t *testing.T) {
+	ask := pure(t)
+	const panel = `({ title: '', entries: [{ of: 'id', unseen: true }, { of: 'name', as: 'words' }, { of: 'size', options: [['a', 'A']], list: true },
+		{ of: 'deep', when: (t) => t.name === 'x' }, { of: 'sure', as: 'tick' }, { of: 'grams' }] })`
+	for faults, want := range map[string]bool{
+		`{}`: false, `{"name": "no"}`: true, `{"size": "no", "sure": "no"}`: true, `{"id": "taken"}`: false, `{"deep": "no"}`: false, `{"name": "no", "elsewhere": "no"}`: false,
+	} {
+		var got bool
+		if ask(&got, "pure.entries.atFields("+panel+", { name: 'y' }, JSON.parse(a[0]))", faults); got != want {
+			t.Errorf("%s stands at fields: %v, want %v", faults, got, want)
+		}
+	}
+	var request map[string]any
+	ask(&request, "pure.entries.read(["+panel+"], { size: 'a' }, new pure.Reader('metric'))")
+	if want := map[string]any{"name": "", "size": "a", "sure": false}; !reflect.DeepEqual(request, want) {
+		t.Errorf("read %v, want %v", request, want)
 	}
 }

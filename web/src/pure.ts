@@ -1,4 +1,5 @@
 /** What needs no browser, in one script of its own, which Go's table tests load and call. */
+export * as entries from './kit/entries'
 export { pounds, seams, three, volume } from './kit/format'
 export { Reader, read, typed } from './kit/reader'
 export { rewriteTo } from './kit/rewrite'

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
-import type { Panel, Typed } from './entries'
+import { atFields, type Panel, type Typed } from './entries'
 import { Faults } from './faults'
 import { Entries, type EntriesProps } from './Panels'
 import page from './page.module.css'
@@ -8,7 +8,6 @@ import styles from './Form.module.css'
 import type { Reader } from './reader'
 import { Said } from './Said'
 import { text } from './text'
-import { wrongWith } from './useForm'
 import type { useSaving } from './useSaving'
 
 interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | 'after' | 'placeholders'> {
@@ -30,7 +29,7 @@ interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | '
 /** A form of one panel: its entries, what is wrong with them, and its buttons. */
 export function Form<Key extends string>(props: Props<Key>) {
   const { form, saving, onSave, save, mark, quiet, unfinished, onCancel, className, children } = props
-  const { faults, message } = wrongWith(form, saving)
+  const faults: Record<string, string> = { ...saving.faults, ...form.reader.faults }
   return (
     <Faults value={faults}>
       <form
@@ -44,7 +43,7 @@ export function Form<Key extends string>(props: Props<Key>) {
         {form.panel.title && <h2>{form.panel.title}</h2>}
         <Entries of={form.panel} {...props} typed={form.typed} change={form.change} />
         {children}
-        <Said message={message} />
+        <Said message={atFields(form.panel, form.typed, faults) ? undefined : saving.message} />
         <div className={`${page.bar} ${styles.buttons}`}>
           <Button
             type="submit"

@@ -7,7 +7,18 @@ import { Pick } from './Pick'
 import styles from './Panels.module.css'
 import { Section } from './Section'
 import { useUnits } from './units'
-import { asked, nameIn, optionsOf, pathOf, say, TICKED, type Entry, type Panel, type Typed } from './entries'
+import {
+  asked,
+  nameIn,
+  optionsOf,
+  pathOf,
+  say,
+  TICKED,
+  WORDS,
+  type Entry,
+  type Panel,
+  type Typed,
+} from './entries'
 
 export interface EntriesProps<Key extends string> {
   typed: Typed<Key>
@@ -18,9 +29,6 @@ export interface EntriesProps<Key extends string> {
   /** What an empty field goes by, where that is known here only. */
   placeholders?: Partial<Record<Key, string>>
 }
-
-/** What is typed as words, not as figures. */
-const WORDS = new Set(['words', 'lines', 'secret'])
 
 /** The panels of a form, each under its title. */
 export function Panels<Key extends string>({
@@ -75,14 +83,17 @@ function One<Key extends string>({
     })
   if (e.as === 'tick')
     return (
-      <label className={styles.tick}>
-        <input
-          type="checkbox"
-          checked={value === TICKED}
-          onChange={(event) => set(event.target.checked ? TICKED : '')}
-        />
-        {label}
-      </label>
+      <>
+        <label className={styles.tick}>
+          <input
+            type="checkbox"
+            checked={value === TICKED}
+            onChange={(event) => set(event.target.checked ? TICKED : '')}
+          />
+          {label}
+        </label>
+        <FaultLine path={pathOf(e)} />
+      </>
     )
   if (!options)
     return (
@@ -108,6 +119,7 @@ function One<Key extends string>({
         <div className={styles.listed}>
           <span>{label}</span>
           <Pick label={label} value={value} options={options} onChange={set} />
+          <FaultLine path={pathOf(e)} />
         </div>
       ) : (
         <Choice

@@ -48,7 +48,7 @@ export interface Entry<Key extends string> {
   also?: (typed: Typed<Key>) => void
   /** The screen's own: no request tells it. */
   aside?: true
-  /** It is chosen on a drawing. */
+  /** It has no field of its own: it is chosen on a drawing, or is the id of what is made. */
   unseen?: true | undefined
 }
 
@@ -102,6 +102,9 @@ export function begin<Key extends string>(panels: readonly Panel<Key>[], usual: 
   return out
 }
 
+/** What is typed as words, not as figures. */
+export const WORDS: ReadonlySet<string> = new Set(['words', 'lines', 'secret'])
+
 const FIGURES = ['number', 'whole', 'volume', 'degrees'] as const
 type FigureKind = (typeof FIGURES)[number]
 
@@ -120,7 +123,9 @@ export function read<Key extends string>(
     const text = typed[e.of] ?? ''
     const figure = figureOf(e)
     const v = figure ? reader[figure](pathOf(e), text) : e.as === 'tick' ? text === TICKED : text
-    if (v !== undefined && v !== '' && !e.aside) put(request, pathOf(e), v)
+    // Words are told even when there are none: what is missing is said at its field.
+    const told = v !== undefined && (v !== '' || WORDS.has(e.as ?? 'number'))
+    if (told && !e.aside && !(e.unseen && v === '')) put(request, pathOf(e), v)
   }
   return request
 }
@@ -148,6 +153,19 @@ export function inUnits<Key extends string>(panels: readonly Panel<Key>[], typed
   for (const e of panels.flatMap((p) => p.entries))
     if (e.as === 'volume' || e.as === 'degrees') out[e.of] = rewriteTo[to][e.as](typed[e.of] ?? '')
   return out
+}
+
+/** Whether every fault, of one at least, stands at a field that is seen just now: else it must be said besides. */
+export function atFields<Key extends string>(
+  panel: Panel<Key>,
+  typed: Typed<Key>,
+  faults: Readonly<Record<string, string>>,
+) {
+  const seen = asked([panel], typed)
+    .filter((e) => !e.unseen && !e.aside)
+    .map(pathOf)
+  const paths = Object.keys(faults)
+  return paths.length > 0 && paths.every((path) => seen.includes(path))
 }
 
 type Tree = Record<string, unknown>

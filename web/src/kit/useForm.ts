@@ -1,10 +1,9 @@
 import { produce } from 'immer'
 import { useState } from 'react'
 import type { Edit } from './edit'
-import { begin, pathOf, read, type Panel, type Typed } from './entries'
+import { begin, read, type Panel, type Typed } from './entries'
 import { Reader } from './reader'
 import { useKept } from './useKept'
-import type { useSaving } from './useSaving'
 
 /** A form that is kept under a key while it is typed, and the request that it stands for. */
 export function useForm<Key extends string>(key: string, panel: Panel<Key>, begin: () => Typed<Key>) {
@@ -23,15 +22,4 @@ export function useTyped<Key extends string>(panel: Panel<Key>, begun?: Typed<Ke
   const body: unknown = read([panel], typed, reader)
   const change: Edit<Typed<Key>> = (recipe) => set(produce(typed, recipe))
   return { panel, typed, change, body, reader, clear: () => set(begins()) }
-}
-
-/** What is wrong with a form, by field, and what is left to be said besides. */
-export function wrongWith<Key extends string>(
-  { panel, reader }: { panel: Panel<Key>; reader: Reader },
-  saving: Pick<ReturnType<typeof useSaving>, 'faults' | 'message'>,
-) {
-  const faults: Record<string, string> = { ...saving.faults, ...reader.faults }
-  const seen = new Set(panel.entries.map(pathOf))
-  const atFields = Object.keys(faults).length > 0 && Object.keys(faults).every((path) => seen.has(path))
-  return { faults, message: atFields ? undefined : saving.message }
 }
