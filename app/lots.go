@@ -10,7 +10,7 @@ import (
 	"keeler/wire"
 )
 
-// Lots are all there are.
+// Lots lists what was bought, the newest first.
 func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 	rows, err := d.op.Lots(ctx)
 	if err != nil {

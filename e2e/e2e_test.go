@@ -222,7 +222,7 @@ func (p page) says(selector string, words ...string) {
 		js := fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? '').replace(/\s+/g, ' ').includes(%q)`, selector, w)
 		look := chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))
 		_, err := chromedp.Run(p.ctx, look)
-		for replaced(err) {
+		for try := 0; replaced(err) && try < 10; try++ {
 			_, err = chromedp.Run(p.ctx, look)
 		}
 		if err != nil {

@@ -91,6 +91,11 @@ func TestUsualForms(t *testing.T) {
 	ask := pure(t)
 	var got map[string]map[string]any
 	ask(&got, `(d => ({metric: d, us: pure.inUnits(d, 'us'), back: pure.inUnits(pure.inUnits(d, 'us'), 'metric')}))(pure.emptyDraft(a[0]))`, wire.UsualOf())
+	// One's own recipe begins as the usual one, 500 g to 750 mL; by weight that is 750 × 1.26.
+	s, _ := got["metric"]["strip"].(map[string]any)
+	if s["recipe.oad_g"] != "500" || s["recipe.glycerol_ml"] != "750" || s["recipe.glycerol_g"] != "945" {
+		t.Errorf("one's own recipe begins with %v g to %v mL or %v g", s["recipe.oad_g"], s["recipe.glycerol_ml"], s["recipe.glycerol_g"])
+	}
 	for units, want := range map[string][3]string{"metric": {"4", "10", "1000"}, "us": {"39.2", "10", "33.81"}, "back": {"4", "10", "999.88"}} {
 		d, _ := got[units]["dribble"].(map[string]any)
 		p, _ := got[units]["pad"].(map[string]any)

@@ -144,5 +144,5 @@ func TestBoardByKeyboard(t *testing.T) {
 	p.says(`[data-colony="3"]`, "27 mL · 5½ seams")
 	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
-	p.says("[data-add]", "Number 2 is no count for this hive")
+	p.says("[data-add]", "Entry 2 is not a count for this hive")
 }

@@ -20,6 +20,7 @@ func figure[T ~float64](v T) string { return strconv.FormatFloat(round(v), 'f', 
 // UsualOf is that of each method. A form begins with it. It is a function, so that the core
 // in the browser goes without.
 func UsualOf() map[string]Usual {
+	own := strip.Usual()
 	return map[string]Usual{
 		string(method.Dribble): {
 			"balance_g": figure(mixing.UsualDivision), "strength.protocol": dribble.DefaultProtocol, "packet.grams": figure(dribble.UsualPacket),
@@ -29,7 +30,8 @@ func UsualOf() map[string]Usual {
 			"fridge_c": figure(dribble.UsualFridge), "yard_c": figure(dribble.UsualYard),
 		},
 		string(method.Strip): {
-			"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol, "uptake.strip": figure(strip.UsualUptake),
+			"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol, "recipe.oad_g": figure(own.OAD), "recipe.glycerol_ml": figure(own.Volume), "recipe.glycerol_g": figure(own.Glycerol),
+			"uptake.strip":     figure(strip.UsualUptake),
 			"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat), "headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
 			"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(strip.DefaultNumber.Most),
 		},

@@ -88,7 +88,7 @@ var faults = map[fault.Reason]string{
 	fault.NoColumn:   "This column is missing in the first row: yard, colony and boxes must be there.",
 	fault.BrokenRow:  "This row does not keep to the columns: a quotation mark or separator is amiss.",
 	fault.NoHive:     "Write the boxes from the floor up, such as deep 10 + medium 10.",
-	fault.NoCount:    "Number {low} is no count for this hive: type such as 6, 5½ or 5.5 with spaces between, and 7+4 for two boxes, the lower first.",
+	fault.NoCount:    "Entry {low} is not a count for this hive. Type counts like 6, 5½ or 5.5 with spaces between; for two boxes 7+4, the lower first.",
 	fault.YesOrNo:    "Write yes or no.",
 	fault.Taken:      "Another one has this name already.",
 	fault.Doubtful:   "Really? This is {times} what is wanted here, {high} g, or more. Look again; if it is so, say yes.",

@@ -11,3 +11,12 @@ const (
 	// UsualStays is offered for a tray: what must still stand in it to cover the strips, mL.
 	UsualStays chem.Millilitres = 120
 )
+
+// Usual is what one's own recipe begins as: the default protocol's, its glycerol told both
+// by volume and by weight, as bought at its strongest.
+func Usual() Recipe {
+	p, _ := Find(DefaultProtocol)
+	r := p.Recipe
+	r.Glycerol = r.Weight(chem.MaxGlycerol)
+	return r
+}

@@ -38,20 +38,25 @@ const account = (kinds: Entry['kind'][], unit: string): Panel<'id' | 'kind' | 'a
 
 /** A new line in an account; what is typed stays until it is written. */
 export function EntryForm({ id, kinds, unit, colony, extra, send, onDone }: Props) {
-  const fresh = (kind = kinds[0]!) => ({ id: crypto.randomUUID(), kind, amount: '', reason: '' })
-  const form = useForm(`entry.${id}`, account(kinds, unit), fresh)
-  const kind = kinds.find((k) => k === form.typed.kind) ?? kinds[0]!
+  const fresh = (kind: Entry['kind']) => ({ id: crypto.randomUUID(), kind, amount: '', reason: '' })
+  const can = (kind: string | undefined) => kinds.find((k) => k === kind) ?? kinds[0]!
+  const form = useForm(
+    `entry.${id}`,
+    account(kinds, unit),
+    () => fresh(kinds[0]!),
+    (kept) => ({ ...kept, kind: can(kept.kind) }),
+  )
+  const kind = can(form.typed.kind)
   const saving = useSaving(send, () => {
     form.set(fresh(kind))
     void onDone()
   })
-  const body = { ...(form.body as Entry), kind, ...(kind === 'used' && colony ? { colony_id: colony } : {}) }
+  const body = form.body as Entry
   return (
     <Form
       className={styles.entryForm}
       form={{
         ...form,
-        typed: { ...form.typed, kind },
         change: (recipe) => {
           saving.reset()
           form.change(recipe)
@@ -62,7 +67,7 @@ export function EntryForm({ id, kinds, unit, colony, extra, send, onDone }: Prop
       mark="entry"
       quiet
       unfinished={(body.amount as number | undefined) === undefined}
-      onSave={() => saving.save(body)}
+      onSave={() => saving.save({ ...body, ...(kind === 'used' && colony ? { colony_id: colony } : {}) })}
       before={{ amount: kind === 'used' && extra }}
     />
   )

@@ -23,7 +23,7 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
         d.colonies.push(colony)
       }
     })
-  const { save, faults, message } = useSaving(
+  const { save, busy, faults, message } = useSaving(
     (body: Schemas['CountsRequest']) => data(client.POST('/api/hive/counts', { body })),
     ({ hives }) => {
       add(hives)
@@ -52,7 +52,7 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
         inputProps={{ 'aria-label': text.addManyLabel, 'aria-invalid': fault !== undefined }}
         onChange={(e) => setTyped(e.target.value)}
       />
-      <Button type="submit" variant="outlined">
+      <Button type="submit" variant="outlined" disabled={busy}>
         {typed.trim() === '' ? text.addHive : text.addManyButton}
       </Button>
       {fault && <FormHelperText error>{fault}</FormHelperText>}

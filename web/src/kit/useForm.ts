@@ -6,12 +6,19 @@ import { Reader } from './reader'
 import { useKept } from './useKept'
 
 /** A form that is kept under a key while it is typed, and the request that it stands for. */
-export function useForm<Key extends string>(key: string, panel: Panel<Key>, begin: () => Typed<Key>) {
-  const kept = useKept(key, begin)
+export function useForm<Key extends string>(
+  key: string,
+  panel: Panel<Key>,
+  fresh: () => Typed<Key>,
+  /** What was kept, as it can still be. */
+  still: (kept: Typed<Key>) => Typed<Key> = (kept) => kept,
+) {
+  const { value, set, putDown } = useKept(key, fresh)
+  const typed = still(value)
   const reader = new Reader('metric')
-  const body: unknown = read([panel], kept.value, reader)
-  const change: Edit<Typed<Key>> = (recipe) => kept.set(produce(kept.value, recipe))
-  return { ...kept, panel, typed: kept.value, change, body, reader }
+  const body: unknown = read([panel], typed, reader)
+  const change: Edit<Typed<Key>> = (recipe) => set(produce(typed, recipe))
+  return { panel, typed, change, body, reader, set, putDown }
 }
 
 /** The same, kept nowhere: for what nobody else shall find, and for what is short. */

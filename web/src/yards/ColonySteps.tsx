@@ -84,13 +84,15 @@ interface StepProps {
   saving: { save: () => void; busy: boolean; message: string | undefined; faults: Record<string, string> }
   /** What the button says that does it. */
   yes: string
+  /** The path of its field. */
+  at?: string
   unfinished?: boolean
   harm?: boolean
   children: ReactNode
 }
 
 /** One step: what it is, what it needs, and the button that does it. */
-function Step({ hint, saving, yes, unfinished, harm, children }: StepProps) {
+function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepProps) {
   return (
     <Faults value={saving.faults}>
       {hint && <p className="quiet">{hint}</p>}
@@ -105,7 +107,7 @@ function Step({ hint, saving, yes, unfinished, harm, children }: StepProps) {
           {yes}
         </Button>
       </div>
-      <Said message={saving.message} />
+      <Said message={at in saving.faults ? undefined : saving.message} />
     </Faults>
   )
 }
@@ -149,7 +151,7 @@ function Split({ colony }: { colony: Whole }) {
     },
   )
   return (
-    <Step hint={text.splitHint} saving={splitting} yes={text.splitIt}>
+    <Step hint={text.splitHint} saving={splitting} yes={text.splitIt} at="child.name">
       <Field text label={text.splitName} path="child.name" value={name} onChange={setName} />
     </Step>
   )
@@ -176,7 +178,14 @@ function End({ colony }: { colony: Whole }) {
   const [reason, setReason] = useState('')
   const ending = useEnding(colony, { reason })
   return (
-    <Step hint={text.endHint} saving={ending} yes={text.endIt} unfinished={reason.trim() === ''} harm>
+    <Step
+      hint={text.endHint}
+      saving={ending}
+      yes={text.endIt}
+      unfinished={reason.trim() === ''}
+      at="reason"
+      harm
+    >
       <Field text label={text.endWhy} path="reason" value={reason} onChange={setReason} />
     </Step>
   )

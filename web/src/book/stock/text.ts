@@ -3,8 +3,8 @@ export const text = {
   title: 'Stock',
   intro:
     'What is mixed from, as it was bought: with the supplier’s number, its expiry and price. The bench takes from it.',
-  none: 'Nothing is in stock yet.',
-  failed: 'The stock could not be read; the server is asked again.',
+  none: 'Nothing in stock yet.',
+  failed: 'Stock could not be read; the server is asked again.',
   back: 'All batches',
   toStock: 'Stock',
   ingredients: [
@@ -25,8 +25,8 @@ export const text = {
   >,
   supplier: (no: string) => `supplier’s no. ${no}`,
   reconcile: 'to reconcile',
-  add: 'Add it to the stock',
-  addTitle: 'Something new in stock',
+  add: 'Add to stock',
+  addTitle: 'New in stock',
   what: 'What',
   name: 'Called',
   supplierNo: 'Supplier’s number',

@@ -20,7 +20,7 @@ const mixed = (t: DribbleTyped) => !bought(t)
 const own = when('strength.by', 'value')
 const device = (t: DribbleTyped) => t['applicator.device'] as Device
 
-const powder = (kind: PowderKind, grams: string, share: string): Entry<Key>[] => {
+const powder = (kind: PowderKind, share: string, grams?: string): Entry<Key>[] => {
   const held = when('hold.kind', kind)
   return [
     {
@@ -28,7 +28,7 @@ const powder = (kind: PowderKind, grams: string, share: string): Entry<Key>[] =>
       at: 'hold.grams',
       label: text.holdAmount[kind],
       unit: 'g',
-      first: grams,
+      ...(grams !== undefined && { first: grams }),
       when: held,
     },
     {
@@ -65,9 +65,9 @@ export const PANELS: readonly Panel<Key>[] = [
           if (t['hold.kind'] !== 'packet' && t['strength.by'] === 'packet') t['strength.by'] = 'protocol'
         },
       },
-      ...powder('crystals', '', '100'),
-      ...powder('packet', '35', ''),
-      ...powder('tablets', '1', '100'),
+      ...powder('crystals', '100', ''),
+      ...powder('packet', ''),
+      ...powder('tablets', '100', '1'),
       {
         of: 'hold.basis',
         label: shared.powderBasis,

@@ -32,19 +32,17 @@ export const PANELS: readonly Panel<Key>[] = [
     title: text.recipe,
     entries: [
       { of: 'recipe.protocol', label: text.recipe, options: text.recipes },
-      { of: 'recipe.oad_g', label: text.oad, unit: 'g', first: '500', when: own },
+      { of: 'recipe.oad_g', label: text.oad, unit: 'g', when: own },
       {
         of: 'recipe.glycerol_ml',
         label: text.ownGlycerol,
         unit: 'mL',
-        first: '750',
         when: (t) => own(t) && t.per === 'ml',
       },
       {
         of: 'recipe.glycerol_g',
         label: text.ownGlycerol,
         unit: 'g',
-        first: '750',
         when: (t) => own(t) && t.per === 'g',
       },
       { of: 'per', label: text.per, options: text.pers, aside: true, when: own },

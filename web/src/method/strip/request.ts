@@ -1,6 +1,6 @@
 import { anyBees } from '../../hive/hive'
 import { readColonies } from '../../hive/request'
-import { given, Reader, type Reading } from '../../kit/reader'
+import { Reader, type Reading } from '../../kit/reader'
 import { BALANCE } from '../balance'
 import * as form from '../../kit/entries'
 import type { Draft } from '../draft'
@@ -46,7 +46,6 @@ export function adopt(request: Request, begun: StripTyped): StripTyped {
       ...begun,
       per: recipe.glycerol_g ? 'g' : 'ml',
       between_boxes: request.between_boxes ? 'between' : 'each',
-      'carried.water_percent': given(request.carried?.water_percent, ''),
     },
   )
 }
