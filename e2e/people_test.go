@@ -110,7 +110,7 @@ func TestCardOfALabel(t *testing.T) {
 }
 
 // What becomes of a hive: split, and its child carries what was given; united, and
-// it leaves the line; counts that are wrong are struck out and stay.
+// it leaves the line; counts that are wrong are void and stay.
 func TestWhatBecomesOfAHive(t *testing.T) {
 	s := up(t, true)
 	p := open(t, s.URL, browser.Desk)
@@ -119,7 +119,7 @@ func TestWhatBecomesOfAHive(t *testing.T) {
 	p.says("main", "R3", "17 in 7 days", "over", "95 %: 1.41 to 3.89 a day", "Formic acid")
 	p.choose("Split")
 	p.choose("Split it off")
-	p.says("main", "A figure is needed here")
+	p.says("main", "Give it a name")
 	p.do(chromedp.SendKeys(`//label[text()="Name of the new hive"]/following-sibling::div/input`, "R3 child"))
 	p.choose("Split it off")
 	p.says("h1", "R3 child")

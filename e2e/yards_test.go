@@ -45,6 +45,8 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.says("header", "Owner", "Slipway crew")
 
 	p.choose("Add a yard")
+	p.choose("Save")
+	p.says(`[data-path="name"]`, "Give it a name")
 	p.write(`[data-path="name"] input`, "Slipway")
 	p.write(`[data-path="latitude"] input`, "200")
 	p.choose("Save")

@@ -24,6 +24,8 @@ var atField = map[string]string{
 	"colonies":      "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way.",
 	"mean.seams":    "Give the seams counted over all colonies.",
 	"mean.colonies": "Say how many colonies there are.",
+	"name":          "Give it a name.",
+	"child.name":    "Give it a name.",
 	"reason":        "Say why: it stays with the entry.",
 	"hold.card":     "Copy the label: how much or how many for which colony.",
 	"hold.kind":     "Say what you hold.",

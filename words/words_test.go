@@ -30,6 +30,7 @@ func TestFault(t *testing.T) {
 		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than stays dissolved at room temperature. Possible: 0.358 to 5.75 % w/v."},
 		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."},
 		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way."},
+		{fault.Fault{Field: "name", Reason: fault.Missing}, "Give it a name."},
 		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
 		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Too high. Possible: 0.986 to 1.209 g/mL."},
 		{fault.Fault{Field: "uptake_g", Reason: fault.Missing, Low: 0.5, High: 500, Unit: "g"}, "Weigh one dry and one soaked: the difference is what a piece takes up. Possible: 0.5 to 500 g."},

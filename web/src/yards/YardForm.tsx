@@ -21,7 +21,7 @@ const YARD = (isNew: boolean): Panel<Key> => ({
   title: '',
   entries: [
     { of: 'id', label: '', unseen: true },
-    { of: 'name', as: 'words', label: text.name, most: 80 },
+    { of: 'name', as: 'words', label: text.name, most: 60 },
     { of: 'place', as: 'words', label: text.place },
     { of: 'latitude', label: text.latitude, hint: () => text.latitudeHint },
     { of: 'deep_from', as: 'words', label: text.deep_from, hint: () => text.deepHint, when: () => !isNew },
