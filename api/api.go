@@ -5,6 +5,7 @@ package api
 import (
 	"log/slog"
 	"net/http"
+	"reflect"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -12,6 +13,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"keeler/app"
+	"keeler/core/hive"
 )
 
 // Front is what the HTTP side is made with.
@@ -90,6 +92,8 @@ func config() huma.Config {
 	c.SchemasPath = ""
 	c.DocsPath = ""
 	c.CreateHooks = nil
+	// What counts in quarters is told as a part of one.
+	c.Components.Schemas.RegisterTypeAlias(reflect.TypeFor[hive.Seam](), reflect.TypeFor[float64]())
 	c.Components.SecuritySchemes = map[string]*huma.SecurityScheme{
 		session: {Type: "apiKey", In: "cookie", Name: "keeler", Description: "Given by POST /api/session."},
 	}

@@ -293,7 +293,7 @@ func TestEveryOperationWarns(t *testing.T) {
 		notes, _ := answer["notes"].([]any)
 		if status != http.StatusOK || !slices.ContainsFunc(notes, func(n any) bool {
 			of := n.(map[string]any)
-			return of["code"] == c.code && of["level"] == "warn"
+			return of["code"] == c.code && of["warn"] == true
 		}) {
 			t.Errorf("%s %s: %d %v, want %s", c.path, c.body, status, answer["notes"], c.code)
 		}

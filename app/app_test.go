@@ -79,7 +79,7 @@ func TestSaveBatch(t *testing.T) {
 		t.Errorf("got %+v", b.BatchSummary)
 	}
 	// 1000/998.68 of 35 g.
-	if got := b.Answer.Dribble.Lines[2].Grams; got < 35.04 || got > 35.05 {
+	if got := b.Answer.Dribble.Lines[2].Mass; got < 35.04 || got > 35.05 {
 		t.Errorf("kept %v g of acid, want 35.05", got)
 	}
 	if b.Recipe.Dribble.Size.VolumeML != 1000 || b.SnapshotVersion != wire.SnapshotVersion {

@@ -105,8 +105,8 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 	}
 	for _, l := range worked.Lines {
 		row.Lines = append(row.Lines, store.BatchLine{
-			Step: l.Step, Ingredient: l.Ingredient,
-			WantedG: l.Grams, WantedML: l.VolumeML, WantedCount: l.Count,
+			Step: string(l.Step), Ingredient: l.Ingredient,
+			WantedG: chem.Clean(l.Mass), WantedML: chem.Clean(l.Volume), WantedCount: l.Count,
 		})
 	}
 	return row, nil

@@ -118,7 +118,7 @@ func TestJob(t *testing.T) {
 	}
 	// 2½ seams at 5 mL are 12.5 mL: a tie, 12 by the marks of a 60 mL syringe.
 	plan, err := wire.PlanDribble(*r.Recipe.Dribble)
-	if err != nil || len(plan.Doses) != 1 || plan.Doses[0].Seams != 2.5 || plan.GivenML != 12 {
+	if err != nil || len(plan.Doses) != 1 || plan.Doses[0].Seams != 2.5 || plan.Given != 12 {
 		t.Errorf("got %+v %v", plan, err)
 	}
 	_, err = d.JobRecipe(t.Context(), job.ID, "2026-12-24")

@@ -80,8 +80,8 @@ func TestRopewalk(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if len(plan.Doses) != 8 || plan.GivenML != 231 || plan.VolumeML != 265 || len(plan.Notes) != 0 {
-		t.Errorf("given %v, made %v, notes %v", plan.GivenML, plan.VolumeML, plan.Notes)
+	if len(plan.Doses) != 8 || plan.Given != 231 || plan.Volume != 265 || len(plan.Notes) != 0 {
+		t.Errorf("given %v, made %v, notes %v", plan.Given, plan.Volume, plan.Notes)
 	}
 	// One strip to 2½ of 6, 5½, 7, 4, 9¼, 5, 6½ and 3¼ seams: 2, 2, 3, 2, 4, 2, 3 and 1.
 	pot, err := wire.PlanStrip(*Welcome().Draft.Strip)
@@ -90,8 +90,8 @@ func TestRopewalk(t *testing.T) {
 	}
 	// Seven hives of ten combs and one of six: 7 × 20 + 12.
 	acid, err := wire.PlanPad(*Welcome().Draft.Pad)
-	if err != nil || acid.VisitML != 152 {
-		t.Errorf("%v mL of acid: %v", acid.VisitML, err)
+	if err != nil || acid.Visit != 152 {
+		t.Errorf("%v mL of acid: %v", acid.Visit, err)
 	}
 }
 

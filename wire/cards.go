@@ -93,7 +93,7 @@ func (c LabelCard) Said() []Note {
 	}
 	var out []Note
 	for _, n := range w.Notes {
-		if n.Level == "warn" && n.Code != "finer_balance" && n.Code != "crystals" {
+		if n.Warn && n.Code != "finer_balance" && n.Code != "crystals" {
 			out = append(out, n)
 		}
 	}

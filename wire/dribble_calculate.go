@@ -7,7 +7,6 @@ import (
 	"keeler/core/fault"
 	"keeler/core/method"
 	"keeler/core/method/dribble"
-	"keeler/core/mixing"
 )
 
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
@@ -36,10 +35,10 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 	}
 	out := DoseAnswer{
 		Doses: colonyDoses(doses, strength),
-		Notes: notes(method.Dribble, dribble.DoseNotes(doses, rule, with, strength)),
+		Notes: said(method.Dribble, dribble.DoseNotes(doses, rule, with, strength)),
 	}
 	for _, d := range out.Doses {
-		out.GivenML = round(out.GivenML + d.ML)
+		out.Given += d.Given
 	}
 	return out, nil
 }
@@ -51,7 +50,7 @@ func Packet(r PacketRequest) (PacketAnswer, error) {
 	}
 	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(dribble.SizeHand)}})
 	return PacketAnswer{
-		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), VolumeML: p.VolumeML,
+		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), Volume: p.Volume,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
 	}, err
 }
@@ -82,16 +81,7 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 	if err != nil {
 		return ThinningAnswer{}, under(under(err, "size."), "hold.")
 	}
-	out := ThinningAnswer{StockG: p.Use.Grams, StockML: p.Use.VolumeML, Made: *p.Made, Strength: p.Strength, Notes: p.Notes}
-	for _, line := range p.Lines {
-		switch mixing.Step(line.Step) {
-		case dribble.StepWater:
-			out.WaterG = line.Grams
-		case dribble.StepSugar:
-			out.SugarG = line.Grams
-		}
-	}
-	return out, nil
+	return ThinningAnswer{Thinning: *p.Thinning, Made: *p.Made, Strength: p.Strength, Notes: p.Notes}, nil
 }
 
 // Calibrate gives what one shot gives.

@@ -20,7 +20,7 @@ func (r *DribbleRequest) work() (Worked, error) {
 	if err != nil {
 		return Worked{}, err
 	}
-	a := dribbleAnswer(p, in.Hold)
+	a := dribbleAnswer(p)
 	return Worked{in.As(), p.As(in), RecipeAnswer{Dribble: &a}, a.Lines, a.Notes}, nil
 }
 

@@ -24,14 +24,14 @@ func TestRecipeOfJob(t *testing.T) {
 		}
 		worked[method] = w.Answer
 	}
-	if d := worked["dribble"].Dribble; d.GivenML != 30 || d.Strength.GPerL < 35 || d.Strength.GPerL > 35.1 {
-		t.Errorf("syrup: %v mL of %v g/L", d.GivenML, d.Strength.GPerL)
+	if d := worked["dribble"].Dribble; d.Given != 30 || d.Strength.GPerL < 35 || d.Strength.GPerL > 35.1 {
+		t.Errorf("syrup: %v mL of %v g/L", d.Given, d.Strength.GPerL)
 	}
 	if s := worked["strip"].Strip; s.Strips != 2 {
 		t.Errorf("%d strips", s.Strips)
 	}
-	if p := worked["pad"].Pad; p.VisitML != 20 {
-		t.Errorf("%v mL of acid", p.VisitML)
+	if p := worked["pad"].Pad; p.Visit != 20 {
+		t.Errorf("%v mL of acid", p.Visit)
 	}
 }
 
@@ -48,7 +48,7 @@ func TestRecipeOfCard(t *testing.T) {
 		return w.Answer
 	}
 	table := card("dribble", CardContent{Dribble: &Card{Rows: []CardRow{{UpToBees: 15_000, DoseML: 20}, {DoseML: 40}}}})
-	if got := table.Dribble.GivenML; got != 20 { // 6 × 2,200 bees are 13,200
+	if got := table.Dribble.Given; got != 20 { // 6 × 2,200 bees are 13,200
 		t.Errorf("by the table: %v mL", got)
 	}
 	each := 2
@@ -58,7 +58,7 @@ func TestRecipeOfCard(t *testing.T) {
 	if got := card("pad", CardContent{Pad: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
 		t.Errorf("%d pads", got)
 	}
-	if got := card("pad", CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.VisitML; got != 30 {
+	if got := card("pad", CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.Visit; got != 30 {
 		t.Errorf("%v mL", got)
 	}
 }

@@ -8,7 +8,7 @@ func TestNarrowCalculations(t *testing.T) {
 
 	// 35 g at 89 % are 31.15 g OAD; at 35.046 g/L that is 888.8 mL, 17 colonies.
 	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, Strength: protocol})
-	if err != nil || packet.OADG != 31.15 || packet.AtCap != 17 || packet.VolumeML < 888.7 || packet.VolumeML > 888.9 {
+	if err != nil || packet.OADG != 31.15 || packet.AtCap != 17 || packet.Volume < 888.7 || packet.Volume > 888.9 {
 		t.Errorf("packet: %+v %v", packet, err)
 	}
 	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, Strength: protocol, VolumeML: 500})
@@ -19,7 +19,7 @@ func TestNarrowCalculations(t *testing.T) {
 		Stock:    Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate"},
 		Strength: Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}, SugarPercentWW: 30, VolumeML: 1000,
 	})
-	if err != nil || thin.StockML != 750 || thin.SugarG < 343.3 || thin.SugarG > 343.7 || thin.WaterG < 36.7 || thin.WaterG > 37.3 {
+	if err != nil || round(thin.StockVolume) != 750 || thin.Sugar < 343.3 || thin.Sugar > 343.7 || thin.Water < 36.7 || thin.Water > 37.3 {
 		t.Errorf("thinning: %+v %v", thin, err)
 	}
 	// 45 g/L OAD is 4.5 % w/v, 3.2139 % w/v OAA.

@@ -20,8 +20,8 @@ func (r *PadRequest) work() (Worked, error) {
 	if err != nil {
 		return Worked{}, err
 	}
-	a := padAnswer(p, in.Hold.Kind)
-	return Worked{in.As(), p.As(in), RecipeAnswer{Pad: &a}, a.Lines, a.Notes}, nil
+	p.Notes = said(method.Pad, p.Notes)
+	return Worked{in.As(), p.As(in), RecipeAnswer{Pad: &PadAnswer{p}}, p.Lines, p.Notes}, nil
 }
 
 func (r *PadRequest) bare() Recipe {

@@ -7,8 +7,6 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
-	"keeler/core/note"
-	"keeler/words"
 )
 
 // Recipe is the plan of one method: exactly one is given.
@@ -51,9 +49,7 @@ func (a RecipeAnswer) Silent() RecipeAnswer {
 // Said is an answer with the words of its notes.
 func (a RecipeAnswer) Said() RecipeAnswer {
 	of, notes := a.notes()
-	for i, n := range notes {
-		notes[i].Text = words.Note(of, note.Note{Code: note.Code(n.Code), Figures: n.Figures, Unit: n.Unit, Colonies: n.Colonies})
-	}
+	copy(notes, said(of, notes))
 	return a
 }
 

@@ -129,7 +129,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 	d, err := DilutePad(PadDilutionRequest{
 		Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Size: PadSize{By: "stock", StockML: 674.646},
 	})
-	if err != nil || math.Abs(d.Dilution.WorkingML-1000) > 0.01 || len(d.Lines) != 2 {
+	if err != nil || math.Abs(float64(d.Dilution.WorkingML)-1000) > 0.01 || len(d.Lines) != 2 {
 		t.Errorf("dilution: %+v %v", d, err)
 	}
 	temperature, sure := 20.0, 0.0
@@ -144,7 +144,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 		plan, err := PlanPad(PadRequest{
 			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadAmount{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
 		})
-		if err != nil || plan.Course.Visits != s.Visits || plan.From != s.From || plan.Dilution.WaterG != 0 {
+		if err != nil || plan.Course.Visits != s.Visits || string(plan.From) != s.From || plan.Dilution.Water != 0 {
 			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)
 		}
 	}

@@ -6,7 +6,6 @@ import (
 	"keeler/core/hive"
 	"keeler/core/method"
 	"keeler/core/method/strip"
-	"keeler/core/mixing"
 )
 
 // Liquor is acid in glycerol.
@@ -47,42 +46,11 @@ type ColonyStrips struct {
 	Boxes  []StripBox `json:"boxes" doc:"The lowest first."`
 }
 
-// Bundles is how the strips go into the jig.
-type Bundles struct {
-	Soaks  int `json:"soaks" doc:"One after another."`
-	Fuller int `json:"fuller,omitempty" doc:"Slots, over all soaks, that hold one more than the others."`
-	More   int `json:"more,omitempty" doc:"Strips in a fuller slot."`
-	Slots  int `json:"slots" doc:"The other slots in use."`
-	Less   int `json:"less" doc:"Strips in one of them."`
-}
-
 // StripAnswer is one pot.
 type StripAnswer struct {
-	Liquor      Liquor         `json:"liquor" doc:"All of it, with what is carried over."`
-	AcidG       float64        `json:"acid_g" doc:"New OAD to weigh, g."`
-	GlycerolG   float64        `json:"glycerol_g" doc:"New glycerol as bought, g."`
-	GlycerolML  float64        `json:"glycerol_ml" doc:"The same, mL at 20 °C."`
-	Below       string         `json:"below,omitempty" doc:"The protocol at or next below in strength."`
-	Above       string         `json:"above,omitempty" doc:"The protocol next above."`
-	Strips      int            `json:"strips" doc:"Pieces to be soaked."`
-	Need        int            `json:"need" doc:"Pieces that the colonies, or else the count, ask for; 0 when nobody was asked."`
-	Served      int            `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
-	StripOADG   float64        `json:"strip_oad_g" doc:"g OAD in one piece."`
-	LeftoverG   float64        `json:"leftover_g" doc:"Liquor expected to be left, g."`
-	LeftoverML  float64        `json:"leftover_ml" doc:"The same, mL."`
-	VesselML    float64        `json:"vessel_ml" doc:"Pot size with headroom, mL."`
-	WarmToC     float64        `json:"warm_to_c" doc:"°C."`
-	HighestC    float64        `json:"highest_c" doc:"Never above it, °C."`
-	DipC        float64        `json:"dip_c" doc:"By how many °C the pot cools when the acid goes in: an estimate."`
-	Bundles     *Bundles       `json:"bundles,omitempty" doc:"Only with a jig."`
-	Number      StripNumber    `json:"number" doc:"The rule for the number that was used."`
-	Colonies    []ColonyStrips `json:"colonies"`
-	Lines       []Line         `json:"lines" doc:"In the order of the work."`
-	GiveGear    []string       `json:"give_gear" doc:"To be worn in the yard."`
-	Neutralise  Neutralise     `json:"neutralise"`
-	Cost        *Cost          `json:"cost,omitempty" doc:"Only where prices are given."`
-	CostOfStrip float64        `json:"cost_of_strip,omitempty" doc:"Cost of one soaked piece."`
-	Notes       []Note         `json:"notes"`
+	strip.Plan
+	Liquor   Liquor         `json:"liquor" doc:"All of it, with what is carried over."`
+	Colonies []ColonyStrips `json:"colonies"`
 }
 
 // StripPlacementAnswer is where the strips go.
@@ -119,16 +87,12 @@ func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
 	if len(l) > 0 {
 		return StripPlacementAnswer{}, l
 	}
-	placed, said, err := strip.Lay(in, chem.Grams(r.PieceOADG))
+	placed, noted, err := strip.Lay(in, chem.Grams(r.PieceOADG))
 	if err == nil && len(placed) == 0 {
 		l.Add("colonies", fault.Missing)
 		err = l
 	}
-	out := StripPlacementAnswer{Colonies: make([]ColonyStrips, len(placed)), Notes: notes(method.Strip, said)}
-	for i, c := range placed {
-		out.Colonies[i] = colonyStrips(c, in.Colonies[i])
-	}
-	return out, err
+	return StripPlacementAnswer{Colonies: colonyStripsOf(placed, in), Notes: said(method.Strip, noted)}, err
 }
 
 // StripProtocols lists the established recipes, weakest first.
@@ -150,33 +114,15 @@ func liquor(m chem.Mixture) Liquor {
 	}
 }
 
-var potIngredients = map[mixing.Step]string{
-	strip.StepGlycerol: "glycerol", strip.StepWater: "water", strip.StepCarried: "carried_liquor", strip.StepAcid: "oxalic_acid_dihydrate",
+func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
+	p.Notes = said(method.Strip, p.Notes)
+	return StripAnswer{Plan: p, Liquor: liquor(p.Liquor), Colonies: colonyStripsOf(p.Colonies, in)}
 }
 
-func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
-	out := StripAnswer{
-		Liquor: liquor(p.Liquor), AcidG: round(p.Acid), GlycerolG: round(p.Glycerol), GlycerolML: round(p.Pour),
-		Below: p.Below, Above: p.Above, Strips: p.Strips, Need: p.Need, Served: p.Served,
-		StripOADG: round(p.PieceOAD), LeftoverG: round(p.Leftover), LeftoverML: round(p.LeftVolume),
-		VesselML: float64(p.Vessel), WarmToC: float64(in.Heat), HighestC: float64(strip.HighestHeat), DipC: round(p.Dip),
-		Number:   StripNumber{By: string(in.Number.By), Each: in.Number.Each, Frames: in.Number.Frames, MostPerBox: &in.Number.Most},
-		Colonies: make([]ColonyStrips, len(p.Colonies)), Lines: make([]Line, len(p.Lines)),
-		GiveGear: gear(p.GiveGear), Neutralise: neutralise(p.Neutralise), Cost: cost(p.Cost),
-		CostOfStrip: round(p.PieceCost), Notes: notes(method.Strip, p.Notes),
-	}
-	for i, l := range p.Lines {
-		out.Lines[i] = line(l, potIngredients[l.Step])
-		if l.Step == strip.StepAcid && in.Basis == chem.Anhydrous {
-			out.Lines[i].Ingredient = "oxalic_acid_anhydrous"
-		}
-	}
-	for i, c := range p.Colonies {
-		out.Colonies[i] = colonyStrips(c, in.Colonies[i])
-	}
-	if p.Bundles.Soaks > 0 {
-		b := Bundles(p.Bundles)
-		out.Bundles = &b
+func colonyStripsOf(placed []strip.ColonyStrips, in strip.Request) []ColonyStrips {
+	out := make([]ColonyStrips, len(placed))
+	for i, c := range placed {
+		out[i] = colonyStrips(c, in.Colonies[i])
 	}
 	return out
 }

@@ -8,6 +8,14 @@ const (
 	Anhydrous Basis = "anhydrous" // OAA, the same acid without its crystal water
 )
 
+// Crystals names what is weighed in, where the acid is on this basis.
+func (b Basis) Crystals() string {
+	if b == Anhydrous {
+		return "oxalic_acid_anhydrous"
+	}
+	return "oxalic_acid_dihydrate"
+}
+
 const (
 	// AnhydrousShare is the mass of OAA in 1 g of OAD: the molar masses
 	// 90.03 and 126.07 g/mol, to the trade's four figures.

@@ -8,11 +8,11 @@ import (
 
 // Discard is how a batch that is not to be used is made harmless.
 type Discard struct {
-	Bicarbonate chem.Grams
-	Gas         chem.Litres
-	Portions    int         // one after another, each when the foam of the last has fallen
-	Each        chem.Grams  // of bicarbonate
-	Bucket      chem.Litres // the same as a wash-down bucket's water
+	Bicarbonate chem.Grams  `json:"bicarbonate_g"`
+	Gas         chem.Litres `json:"gas_l"`
+	Portions    int         `json:"portions" doc:"One after another, each when the foam of the last has fallen."`
+	Each        chem.Grams  `json:"each_g"`
+	Bucket      chem.Litres `json:"bucket_l" doc:"Water that makes the same a wash-down bucket."`
 }
 
 const (

@@ -4,8 +4,8 @@ import "keeler/core/calendar"
 
 // Keeping is how long a batch may be kept in a place by its protocol's rule.
 type Keeping struct {
-	Store string
-	Days  int // 0: no rule of days; as the date on what it was made of
+	Store string `json:"store" enum:"room,fridge,sealed,closed"`
+	Days  int    `json:"days" doc:"0: no rule of days; as the date on what it was made of."`
 }
 
 // UseBy is the last good day of what was made on a day.

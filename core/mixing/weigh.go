@@ -43,12 +43,12 @@ func (b Balance) Check(l *fault.List) {
 
 // Target is a mass as it is read on the balance.
 type Target struct {
-	Show  chem.Grams // all loads together, to the balance's division
-	Band  chem.Grams // allowed either way: 1 % of the mass, but never finer than one division
-	Loads int        // tared and counted; 1 when the balance carries it at once
-	Each  chem.Grams // one load
-	Last  chem.Grams // the last load, which makes up the rest of Show
-	Off   chem.Share // how far the mass may be off although it reads true
+	Show  chem.Grams `json:"show_g,omitempty" doc:"The mass as read on the balance, all loads together, g."`
+	Band  chem.Grams `json:"band_g,omitempty" doc:"Allowed either way, g: 1 % of the mass, but never finer than one division."`
+	Loads int        `json:"loads,omitempty" doc:"Loads that the balance carries, tared and counted; 1 when it carries all at once."`
+	Each  chem.Grams `json:"load_g,omitempty" doc:"One load, g."`
+	Last  chem.Grams `json:"last_g,omitempty" doc:"The last load, g, which makes up the rest of show_g."`
+	Off   chem.Share `json:"off_percent,omitempty" doc:"How far the mass may be off although it reads true, %."`
 }
 
 // Weigh is a mass on this balance alone, without a cup, as Scales.Weigh does it.
@@ -85,11 +85,11 @@ func (b Balance) Readable(lines []Line, steps ...Step) error {
 	var l fault.List
 	for _, line := range lines {
 		for _, step := range steps {
-			if line.Step == step && line.Read.Show <= 0 {
+			if line.Step == step && line.Show <= 0 {
 				l.AddRange("balance_g", fault.TooHigh, 0.001, float64(line.Mass), "g")
 			}
 		}
-		if line.Read.Loads > MaxLoads {
+		if line.Loads > MaxLoads {
 			l.AddRange("balance_capacity_g", fault.TooLow, float64(line.Mass/MaxLoads), MaxCapacity, "g")
 		}
 	}

@@ -77,10 +77,10 @@ func TestLoads(t *testing.T) {
 		t.Errorf("a balance of 50 divisions: %v", l)
 	}
 	b := Balance{Division: 0.1, Capacity: 20}
-	if err := b.Readable([]Line{WeighedAcid("acid", 2000, b)}); err == nil {
+	if err := b.Readable([]Line{WeighedAcid("acid", "acid", 2000, b)}); err == nil {
 		t.Error("a hundred loads must be refused")
 	}
-	if err := b.Readable([]Line{WeighedAcid("acid", 0.04, b)}, "acid"); err == nil {
+	if err := b.Readable([]Line{WeighedAcid("acid", "acid", 0.04, b)}, "acid"); err == nil {
 		t.Error("acid that reads 0.0 must be refused")
 	}
 }

@@ -7,11 +7,12 @@ type Code string
 
 // Note is one thing to know, and the colonies it is about.
 type Note struct {
-	Code     Code
-	Warn     bool
-	Figures  []float64
-	Unit     string // of the first figure, where it goes by what is held
-	Colonies []string
+	Code     Code      `json:"code"`
+	Warn     bool      `json:"warn,omitempty" doc:"The keeper should act on it or decide about it."`
+	Figures  []float64 `json:"figures,omitempty"`
+	Unit     string    `json:"unit,omitempty" doc:"Of the first figure, where it goes by what is held."`
+	Colonies []string  `json:"colonies,omitempty"`
+	Text     string    `json:"text" doc:"The same in words, which core leaves to others."`
 }
 
 // In says in what unit its first figure is.

@@ -78,8 +78,8 @@ func (a Applicator) check(path string, l *fault.List) {
 
 // Draw is one handling of the applicator for a colony.
 type Draw struct {
-	Volume chem.Millilitres
-	Count  float64 // squeezes, shots or seconds; 0 for a syringe, which is read in mL
+	Volume chem.Millilitres `json:"ml" doc:"mL."`
+	Count  float64          `json:"count,omitempty" doc:"Squeezes, shots or seconds; left out for a syringe, which is read in mL."`
 }
 
 // draws splits a dose of n steps into what the hand does: fillings of a

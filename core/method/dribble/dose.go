@@ -11,35 +11,35 @@ import (
 
 // GapDose is what one gap gets.
 type GapDose struct {
-	Open  bool // bees can sit here on a comb
-	Seam  hive.Seam
-	Given chem.Millilitres
-	OAD   chem.Milligrams // in it
+	Open  bool             `json:"open" doc:"Whether bees can sit here on a comb."`
+	Seam  hive.Seam        `json:"seam" doc:"Bees in it, 0 to 1 in quarters."`
+	Given chem.Millilitres `json:"ml" doc:"What it gets, in steps the applicator can give."`
+	OAD   chem.Milligrams  `json:"mg" doc:"mg OAD in that."`
 }
 
 // BoxDose is what one box gets; its gaps add up to it.
 type BoxDose struct {
-	Given chem.Millilitres
-	Gaps  []GapDose
+	Given chem.Millilitres `json:"ml" doc:"The sum of its gaps."`
+	Gaps  []GapDose        `json:"gaps"`
 }
 
 // ColonyDose is what one colony gets. Given is Dose in steps that the
 // applicator can really give; boxes, gaps and draws add up to Given.
 type ColonyDose struct {
-	Name      string
-	Nuc       bool
-	Quarters  int // seams in quarters
-	Reached   int // of them in the boxes that are dosed
-	Bees      int
-	Asked     chem.Millilitres // by the rule, before the cap
-	Dose      chem.Millilitres // after the cap
-	Given     chem.Millilitres
-	Short     chem.Millilitres // of a dose that is not rounded up, what the applicator cannot give
-	Capped    bool
-	PerSeam   chem.Millilitres // Given in each full seam that is reached; 0 without bees
-	SeamMilli chem.Milligrams  // OAD in each of them
-	Boxes     []BoxDose        // lowest first, the order in which they are dosed
-	Draws     []Draw
+	Name      string           `json:"name"`
+	Nuc       bool             `json:"-"`
+	Quarters  int              `json:"-"` // seams in quarters
+	Reached   int              `json:"-"` // of them in the boxes that are dosed
+	Bees      int              `json:"bees" doc:"Estimated from the seams."`
+	Asked     chem.Millilitres `json:"asked_ml" doc:"By the rule, before the cap."`
+	Dose      chem.Millilitres `json:"dose_ml" doc:"After the cap."`
+	Given     chem.Millilitres `json:"ml" doc:"The dose in steps the applicator can give; boxes, gaps and draws add up to it."`
+	Short     chem.Millilitres `json:"short_ml,omitempty" doc:"Of a dose that is not rounded up, what the applicator cannot give."`
+	Capped    bool             `json:"capped"`
+	PerSeam   chem.Millilitres `json:"seam_ml" doc:"In each full seam that is reached, on average; 0 without bees."`
+	SeamMilli chem.Milligrams  `json:"mg_per_seam" doc:"mg OAD in each of them."`
+	Boxes     []BoxDose        `json:"boxes" doc:"The lowest first, in the order of dosing."`
+	Draws     []Draw           `json:"draws"`
 	noMore    bool
 }
 

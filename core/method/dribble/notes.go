@@ -68,8 +68,8 @@ func notes(r Request, p Plan) []note.Note {
 	if p.Leftover < 0 {
 		add(NoteShort, true, float64(p.Given), float64(p.Volume))
 	}
-	if p.Use.Known && p.Use.Left < -1e-6 {
-		out = append(out, note.Warning(NoteHolding, -p.Use.Left).In(units[r.Hold.Kind]))
+	if p.Use.Left != nil && *p.Use.Left < 0 {
+		out = append(out, note.Warning(NoteHolding, -*p.Use.Left).In(units[r.Hold.Kind]))
 	}
 	return out
 }
@@ -105,8 +105,8 @@ func mixingNotes(r Request, p Plan) []note.Note {
 		out = append(out, note.Warning(NoteRatio, r.SugarRatio))
 	}
 	for _, line := range p.Lines {
-		if line.Acid && line.Read.Off > mixing.Certain {
-			out = append(out, note.Warning(NoteBalance, float64(r.Balance.Division), float64(line.Read.Off)))
+		if line.Acid && line.Off > mixing.Certain {
+			out = append(out, note.Warning(NoteBalance, float64(r.Balance.Division), float64(line.Off)))
 		}
 	}
 	if r.Hold.Kind == Tablets {

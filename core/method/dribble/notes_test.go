@@ -171,7 +171,7 @@ func TestCost(t *testing.T) {
 		t.Errorf("packet: got %+v %v, want 5.73", p.Cost, err)
 	}
 	r.Prices = Prices{}
-	if p, _ = New(r); p.Cost.Known {
+	if p, _ = New(r); p.Cost != nil {
 		t.Error("no price, no cost")
 	}
 }
@@ -183,8 +183,8 @@ func TestAPacketIsEnoughForItsLitre(t *testing.T) {
 	r.Hold = Hold{Kind: Packet, Grams: 35, Share: 1, Count: 1}
 	r.Size.Volume = 1000
 	p, err := New(r)
-	if err != nil || p.Use.Left != 0 || len(p.Notes) > 0 {
-		t.Errorf("left %v, notes %v, %v", p.Use.Left, p.Notes, err)
+	if err != nil || *p.Use.Left != 0 || len(p.Notes) > 0 {
+		t.Errorf("left %v, notes %v, %v", *p.Use.Left, p.Notes, err)
 	}
 	r.Size.Volume = 2000
 	if p, _ = New(r); !warned(p.Notes, NoteHolding) {

@@ -56,34 +56,38 @@ const firstWater = 1.0 / 3
 func powderLines(h Hold, use Use, made chem.Syrup, b mixing.Balance) []mixing.Line {
 	powder := h.gram()
 	sugarMass, waterMass := made.Sugar-use.Amount*powder.Sugar, made.Water-use.Amount*powder.Water
-	sugar := mixing.Weighed(StepSugar, sugarMass, b)
+	sugar := mixing.Weighed(StepSugar, "sugar", sugarMass, b)
 	if h.Kind == Tablets {
-		water := mixing.Weighed(StepAllWater, waterMass, b)
+		water := mixing.Weighed(StepAllWater, "water", waterMass, b)
 		water.Temp = warmWater
-		return []mixing.Line{sugar, water, {Step: StepTablets, Mass: use.Amount, Count: int(use.Count), Gear: mixing.CrystalGear, Acid: true}}
+		return []mixing.Line{sugar, water, {Step: StepTablets, Ingredient: "tablets", Mass: use.Amount, Count: int(use.Count), Gear: mixing.CrystalGear, Acid: true}}
 	}
-	first := mixing.Weighed(StepHotWater, waterMass*firstWater, b)
+	first := mixing.Weighed(StepHotWater, "water", waterMass*firstWater, b)
 	first.Temp, first.Gear = hotWater, mixing.CrystalGear
-	acid := mixing.WeighedAcid(StepAcid, use.Amount, b)
-	rest := mixing.Weighed(StepRestWater, waterMass-first.Mass, b)
+	ingredient := h.Basis.Crystals()
+	if h.Kind == Packet {
+		ingredient = "packet_powder"
+	}
+	acid := mixing.WeighedAcid(StepAcid, ingredient, use.Amount, b)
+	rest := mixing.Weighed(StepRestWater, "water", waterMass-first.Mass, b)
 	return []mixing.Line{sugar, first, acid, rest}
 }
 
 func thinLines(t Thinning, b mixing.Balance) []mixing.Line {
 	var lines []mixing.Line
 	if t.Sugar > 0 {
-		lines = append(lines, mixing.Weighed(StepSugar, t.Sugar, b))
+		lines = append(lines, mixing.Weighed(StepSugar, "sugar", t.Sugar, b))
 	}
 	if t.Water > 0 {
-		water := mixing.Weighed(StepWater, t.Water, b)
+		water := mixing.Weighed(StepWater, "water", t.Water, b)
 		water.Temp = warmWater
 		lines = append(lines, water)
 	}
-	stock := mixing.WeighedAcid(StepStock, t.Stock, b)
+	stock := mixing.WeighedAcid(StepStock, "ready_mix", t.Stock, b)
 	stock.Volume, stock.Gear = t.StockVolume, mixing.LiquidGear
 	return append(lines, stock)
 }
 
 func readyLines(v chem.Millilitres, card *Card) []mixing.Line {
-	return []mixing.Line{{Step: StepWarmBottle, Volume: v, Temp: giveAt, Gear: handling(card)}}
+	return []mixing.Line{{Step: StepWarmBottle, Ingredient: "ready_to_use", Volume: v, Temp: giveAt, Gear: handling(card)}}
 }

@@ -9,47 +9,45 @@ import (
 
 // Plan is one batch of syrup: what to weigh, what it is, and whom it serves.
 type Plan struct {
-	Volume   chem.Millilitres
-	Made     chem.Syrup   // by mass; zero for a ready-to-use product, whose masses nobody knows
-	Holds    chem.Mixture // what is known to be in it: of a product the acids alone
-	Strength chem.GramsPerLitre
-	Medium   chem.Medium
-	SeamOAD  chem.Milligrams // in a full seam at the full dose
-	CapOAD   chem.Grams      // in the largest dose of a colony
-	Place    Place
+	Volume   chem.Millilitres   `json:"volume_ml" doc:"Finished volume at 20 °C, mL."`
+	Made     chem.Syrup         `json:"-"` // by mass; zero for a ready-to-use product, whose masses nobody knows
+	Holds    chem.Mixture       `json:"-"` // what is known to be in it: of a product the acids alone
+	Strength chem.GramsPerLitre `json:"-"`
+	Medium   chem.Medium        `json:"-"`
+	SeamOAD  chem.Milligrams    `json:"-"` // in a full seam at the full dose
+	CapOAD   chem.Grams         `json:"-"` // in the largest dose of a colony
+	Place    Place              `json:"-"`
 
-	Use      Use
-	Lines    []mixing.Line
-	GiveGear []mixing.Gear // to be worn in the yard
-	Thinning *Thinning
+	Use      Use           `json:"use"`
+	Lines    []mixing.Line `json:"lines" doc:"In the order of the work."`
+	GiveGear []mixing.Gear `json:"give_gear" doc:"To be worn in the yard."`
+	Thinning *Thinning     `json:"-"`
 
-	Doses     []ColonyDose
-	Given     chem.Millilitres // the sum of the doses, or the mean's estimate
-	Leftover  chem.Millilitres // what the doses leave, dead volume included; below 0 it runs short
-	AtCap     int              // colonies that the volume serves at the cap
-	FullSeams float64          // full seams that the volume serves
+	Doses     []ColonyDose     `json:"-"`
+	Given     chem.Millilitres `json:"given_ml" doc:"The sum of the doses, or the estimate of a mean."`
+	Leftover  chem.Millilitres `json:"leftover_ml" doc:"What the doses leave, dead volume included; below 0 it runs short."`
+	AtCap     int              `json:"at_cap" doc:"Colonies that the volume serves at the cap."`
+	FullSeams float64          `json:"full_seams" doc:"Full seams that the volume serves."`
 
-	Clarity    Clarity
-	Neutralise mixing.Neutralise
-	Cost       mixing.Cost
-	Notes      []note.Note
+	Clarity    *Clarity          `json:"clarity,omitempty" doc:"Left out for a ready-to-use product."`
+	Neutralise mixing.Neutralise `json:"neutralise"`
+	Cost       *mixing.Cost      `json:"cost,omitempty" doc:"Only where prices are given."`
+	Notes      []note.Note       `json:"notes"`
 }
 
 // Use is what the plan takes out of what is held.
 type Use struct {
-	Amount chem.Grams // powder, tablets or stock by weight; 0 for a ready-to-use product
-	Count  float64    // packets or tablets
-	Volume chem.Millilitres
-	// Left is what stays of it in the unit it is held in: g, packets, tablets
-	// or mL; only when Known.
-	Left  float64
-	Known bool
+	Amount chem.Grams       `json:"grams,omitempty" doc:"Powder, tablets or bought solution, g."`
+	Count  float64          `json:"count,omitempty" doc:"Packets or tablets."`
+	Volume chem.Millilitres `json:"volume_ml,omitempty" doc:"Of a bought liquid, mL."`
+	Left   *float64         `json:"left,omitempty" doc:"What stays, in g, packets, tablets or mL; below 0 it is not enough. Left out when what is held was not said."`
 }
 
 // Clarity says where the acid stays dissolved.
 type Clarity struct {
-	Saturation   chem.Celsius // colder than this, crystals can fall out
-	Fridge, Yard bool
+	Saturation chem.Celsius `json:"saturation_c" doc:"Colder than this, crystals can fall out, °C; 0 when it stays clear at freezing."`
+	Fridge     bool         `json:"fridge" doc:"Stays clear where it is kept."`
+	Yard       bool         `json:"yard" doc:"Stays clear where it is used."`
 }
 
 // New works out a plan. Its error is a fault.List that names each field that
@@ -91,7 +89,7 @@ func (p *Plan) mix(r Request, t target) error {
 	switch h.Kind {
 	case ReadyToUse:
 		p.Holds = h.Card.Holds(p.Volume)
-		p.Use = Use{Volume: p.Volume, Left: left(float64(h.Volume), float64(p.Volume)), Known: h.Volume > 0}
+		p.Use = Use{Volume: p.Volume, Left: left(float64(h.Volume), float64(p.Volume))}
 		p.Lines = readyLines(p.Volume, h.Card)
 		return nil
 	case ReadyMix:
@@ -100,8 +98,7 @@ func (p *Plan) mix(r Request, t target) error {
 			return r.atAim(err)
 		}
 		p.Thinning, p.Made = &thin, thin.Result
-		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume,
-			Left: left(float64(h.Volume), float64(thin.StockVolume)), Known: h.Volume > 0}
+		p.Use = Use{Amount: thin.Stock, Volume: thin.StockVolume, Left: left(float64(h.Volume), float64(thin.StockVolume))}
 		p.Holds = p.Made.Mixture()
 		p.Lines = thinLines(thin, r.Balance)
 		return nil
@@ -112,7 +109,10 @@ func (p *Plan) mix(r Request, t target) error {
 		}
 		p.Use.Count = float64(n)
 		p.Strength = chem.GramsPerLitre(1000 * float64(n) * float64(h.Grams*h.gram().OAD) / float64(p.Volume))
-		p.Use.Left, p.Use.Known = h.Count-p.Use.Count, h.Count > 0
+		if h.Count > 0 { // every one counts
+			stays := h.Count - p.Use.Count
+			p.Use.Left = &stays
+		}
 	}
 	p.Made = chem.MakeSyrup(p.Volume, p.Strength, t.sugar)
 	p.Holds = p.Made.Mixture()
@@ -124,10 +124,10 @@ func (p *Plan) mix(r Request, t target) error {
 	}
 	switch h.Kind {
 	case Crystals:
-		p.Use.Left, p.Use.Known = left(float64(h.Grams), float64(p.Use.Amount)), h.Grams > 0
+		p.Use.Left = left(float64(h.Grams), float64(p.Use.Amount))
 	case Packet:
 		p.Use.Count = float64(p.Use.Amount / h.Grams)
-		p.Use.Left, p.Use.Known = left(h.Count, p.Use.Count), h.Count > 0
+		p.Use.Left = left(h.Count, p.Use.Count)
 	}
 	p.Lines = powderLines(h, p.Use, p.Made, r.Balance)
 	return nil
@@ -137,12 +137,17 @@ func (p *Plan) mix(r Request, t target) error {
 // a label's "a litre" is no closer.
 const enough = 0.005
 
-// left is what stays of a stock; below 0 it is not enough.
-func left(held, used float64) float64 {
-	if short := used - held; short > 0 && short <= enough*used {
-		return 0
+// left is what stays of a stock, cleaned of dust; below 0 it is not enough. Nil when what
+// is held was not said.
+func left(held, used float64) *float64 {
+	if held <= 0 {
+		return nil
 	}
-	return held - used
+	stays := chem.Clean(held - used)
+	if -stays <= enough*used {
+		stays = max(stays, 0)
+	}
+	return &stays
 }
 
 // atAim moves a fault of the strength to where it was chosen.
@@ -183,16 +188,18 @@ func (p *Plan) read(r Request) {
 	n.Leftover, n.LeftoverGas = mixing.Bicarbonate(p.Holds.Times(chem.Grams(max(p.Leftover, 0) / p.Volume)))
 	n.Whole, n.WholeGas = mixing.Bicarbonate(p.Holds)
 	if p.Made.Water > 0 {
-		p.Clarity.Saturation = chem.Saturation(p.Made.OAD, p.Made.Water)
-		p.Clarity.Fridge = chem.Dissolves(p.Made.OAD, p.Made.Water, r.Fridge)
-		p.Clarity.Yard = chem.Dissolves(p.Made.OAD, p.Made.Water, r.Yard)
+		p.Clarity = &Clarity{
+			Saturation: chem.Saturation(p.Made.OAD, p.Made.Water),
+			Fridge:     chem.Dissolves(p.Made.OAD, p.Made.Water, r.Fridge),
+			Yard:       chem.Dissolves(p.Made.OAD, p.Made.Water, r.Yard),
+		}
 	}
 }
 
-func cost(r Request, p Plan) mixing.Cost {
+func cost(r Request, p Plan) *mixing.Cost {
 	hold, sugar := r.Prices.Hold, r.Prices.Sugar
 	if hold == 0 && sugar == 0 {
-		return mixing.Cost{}
+		return nil
 	}
 	units := p.Use.Count
 	bought := p.Made.Sugar
@@ -205,7 +212,7 @@ func cost(r Request, p Plan) mixing.Cost {
 	if p.Thinning != nil {
 		bought = p.Thinning.Sugar
 	}
-	c := mixing.Cost{Total: hold*units + sugar*float64(bought)/1000, Known: true}
+	c := &mixing.Cost{Total: hold*units + sugar*float64(bought)/1000}
 	if n := served(r, p); n > 0 {
 		c.PerColony = c.Total / float64(n)
 	}

@@ -101,8 +101,8 @@ func FuzzPlan(f *testing.F) {
 		}
 		water := map[mixing.Step]chem.Grams{}
 		for _, line := range p.Lines {
-			if line.Mass < 0 || line.Read.Show < 0 || math.IsNaN(float64(line.Mass)) {
-				t.Errorf("%s: %v g, shown %v", line.Step, line.Mass, line.Read.Show)
+			if line.Mass < 0 || line.Show < 0 || math.IsNaN(float64(line.Mass)) {
+				t.Errorf("%s: %v g, shown %v", line.Step, line.Mass, line.Show)
 			}
 			water[line.Step] = line.Mass
 		}

@@ -21,11 +21,11 @@ type Stock struct {
 
 // Thinning is how a stock becomes a weaker syrup.
 type Thinning struct {
-	Stock       chem.Grams
-	StockVolume chem.Millilitres
-	Water       chem.Grams // to add
-	Sugar       chem.Grams // to add
-	Result      chem.Syrup
+	Stock       chem.Grams       `json:"stock_g" doc:"g of the bought solution."`
+	StockVolume chem.Millilitres `json:"stock_ml" doc:"mL of it at 20 °C."`
+	Water       chem.Grams       `json:"water_g" doc:"g water to add."`
+	Sugar       chem.Grams       `json:"sugar_g" doc:"g sugar to add."`
+	Result      chem.Syrup       `json:"-"`
 }
 
 // composition solves for 100 g of the stock from its strength and sugar.

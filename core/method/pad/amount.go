@@ -10,18 +10,18 @@ import (
 
 // Amount is what one colony gets at one visit.
 type Amount struct {
-	Name     string
-	Alike    int // colonies that get the same; 1 unless they are a mean's
-	Combs    int
-	Boxes    int
-	Asked    chem.Millilitres // before the cap
-	ML       chem.Millilitres // to the whole mL, below 10 to the half; 0 for ready pads
-	Capped   bool
-	Pads     int        // ready pads, or sheets of the size said; 0 when it was not said
-	AreaCM2  float64    // of sheet that takes it up
-	Pure     chem.Grams // formic acid
-	ByPart   bool       // a nuc's part of an amount meant for a full colony
-	Unspoken bool       // a nuc, and the label says nothing of nucs
+	Name     string           `json:"name"`
+	Alike    int              `json:"alike" doc:"Colonies that get the same: 1, or those of a mean."`
+	Combs    int              `json:"combs"`
+	Boxes    int              `json:"boxes"`
+	Asked    chem.Millilitres `json:"asked_ml,omitempty" doc:"By the rule, before rounding and cap."`
+	ML       chem.Millilitres `json:"ml,omitempty" doc:"Working acid, whole mL, below 10 half ones."`
+	Capped   bool             `json:"capped,omitempty"`
+	Pads     int              `json:"pads,omitempty" doc:"Ready pads, or sheets that take it up."`
+	AreaCM2  float64          `json:"area_cm2,omitempty" doc:"Sheet that takes it up, cm²."`
+	Pure     chem.Grams       `json:"formic_g" doc:"Pure formic acid, g."`
+	ByPart   bool             `json:"-"` // a nuc's part of an amount meant for a full colony
+	Unspoken bool             `json:"-"` // a nuc, and the label says nothing of nucs
 }
 
 // potency is the pure acid in a mL of a strength by mass, in g.

@@ -7,9 +7,13 @@ import (
 
 // Dilution is stock and water that make the working acid, by weight; volumes at 20 °C.
 type Dilution struct {
-	Stock, Water, Working       chem.Grams
-	StockML, WaterML, WorkingML chem.Millilitres
-	Shrinkage                   chem.Millilitres // stock and water apart take up so much more
+	Stock     chem.Grams       `json:"stock_g" doc:"g of the acid as bought."`
+	StockML   chem.Millilitres `json:"stock_ml" doc:"The same, mL."`
+	Water     chem.Grams       `json:"water_g" doc:"g of water."`
+	WaterML   chem.Millilitres `json:"water_ml" doc:"The same, mL."`
+	Working   chem.Grams       `json:"working_g" doc:"g of working acid."`
+	WorkingML chem.Millilitres `json:"working_ml" doc:"The same, mL."`
+	Shrinkage chem.Millilitres `json:"shrinkage_ml" doc:"By so much stock and water apart take up more room, mL."`
 }
 
 // Given says which of the three is known.

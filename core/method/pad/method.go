@@ -92,5 +92,5 @@ func (w worked) Meant() chem.Milligrams {
 	if w.ready() {
 		return chem.Milligrams(1000 * float64(w.request.Hold.Card.Pure))
 	}
-	return chem.Milligrams(1000 * float64(w.plan.Made.Formic) / float64(w.plan.Dilution.WorkingML))
+	return chem.Milligrams(1000 * w.plan.Potency)
 }

@@ -55,7 +55,7 @@ func notes(r Request, rule Rule, p Plan) []note.Note {
 			out = append(out, note.Info(NoteSpoons, float64(s.Count), float64(s.US), float64(s.Metric), float64(s.Australian), float64(s.Dose)))
 		}
 		for _, line := range p.Lines {
-			warn(line.Acid && line.Read.Off > mixing.Certain, NoteBalance, float64(r.Balance.Division), float64(line.Read.Off))
+			warn(line.Acid && line.Off > mixing.Certain, NoteBalance, float64(r.Balance.Division), float64(line.Off))
 		}
 		out = append(out, ruleNotes(r, rule, p)...)
 	}

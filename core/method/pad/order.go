@@ -18,11 +18,11 @@ const fridge chem.Celsius = 4
 func (r Request) lines(d Dilution) []mixing.Line {
 	var out []mixing.Line
 	if d.Water > 1e-7 {
-		water := mixing.Weighed(StepWater, d.Water, r.Balance)
+		water := mixing.Weighed(StepWater, "water", d.Water, r.Balance)
 		water.Temp = fridge
 		out = append(out, water)
 	}
-	stock := mixing.WeighedAcid(StepStock, d.Stock, r.Balance)
+	stock := mixing.WeighedAcid(StepStock, "formic_acid", d.Stock, r.Balance)
 	stock.Volume, stock.Temp, stock.Gear = d.StockML, fridge, mixing.FormicGear
 	return append(out, stock)
 }

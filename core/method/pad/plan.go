@@ -11,22 +11,26 @@ import (
 
 // Course is all visits together.
 type Course struct {
-	Visits, Apart, Days int              // days from the first visit to the end of the last
-	Working, Stock      chem.Millilitres // with the reserve; 0 for ready pads
-	Bottles             int              // of stock, to buy
-	Bottle              chem.Millilitres // what one of them holds
-	Spare               chem.Millilitres // of stock left in the last bottle
-	Pads                int              // ready pads, or sheets
-	Pure                chem.Grams       // formic acid for all colonies, without reserve
+	Visits  int              `json:"visits"`
+	Apart   int              `json:"days_apart"`
+	Days    int              `json:"days" doc:"From the first visit to the end of the last."`
+	Working chem.Millilitres `json:"working_ml,omitempty" doc:"Working acid for all visits and colonies with the reserve, mL."`
+	Stock   chem.Millilitres `json:"stock_ml,omitempty" doc:"Stock for it, mL."`
+	Bottles int              `json:"bottles,omitempty" doc:"Of stock, to buy."`
+	Bottle  chem.Millilitres `json:"bottle_ml,omitempty" doc:"What one of them holds, mL."`
+	Spare   chem.Millilitres `json:"spare_ml,omitempty" doc:"Of stock, left in the last bottle, mL."`
+	Pads    int              `json:"pads,omitempty" doc:"Ready pads, or sheets, for all visits."`
+	Pure    chem.Grams       `json:"formic_g" doc:"Pure formic acid for all visits, without reserve, g."`
 }
 
 // Spoons is what so many tablespoons would do instead of a dose: never a measure,
 // only a warning.
 type Spoons struct {
-	Dose  chem.Millilitres
-	Count int
-	// What they hold, by the three spoons of the world.
-	US, Metric, Australian chem.Millilitres
+	Dose       chem.Millilitres `json:"dose_ml" doc:"The largest dose, mL."`
+	Count      int              `json:"count" doc:"Tablespoons nearest to it."`
+	US         chem.Millilitres `json:"us_ml" doc:"What they hold at 14.8 mL."`
+	Metric     chem.Millilitres `json:"metric_ml" doc:"What they hold at 15 mL."`
+	Australian chem.Millilitres `json:"australian_ml" doc:"What they hold at 20 mL."`
 }
 
 // Tablespoons, in mL.
@@ -38,24 +42,27 @@ const (
 
 // Plan is one mixing of working acid, or ready pads, and whom it serves.
 type Plan struct {
-	Stock, StockOff     chem.Share // strength by mass, and how far off either way
-	Working, WorkingOff chem.Share
-	Dilution            Dilution
-	Made                chem.Mixture
-	From                From
-	Amounts             []Amount // for one visit
-	Visit               chem.Millilitres
-	VisitPads           int
-	VisitPure           chem.Grams
-	Course              Course
-	Visits              int              // visits that the batch does; 0 when nobody gets any
-	Leftover            chem.Millilitres // after those visits
-	Spoons              Spoons
-	Lines               []mixing.Line
-	GiveGear            []mixing.Gear
-	Neutralise          mixing.Neutralise
-	Cost                mixing.Cost
-	Notes               []note.Note
+	Stock      chem.Share              `json:"stock_percent,omitempty" doc:"Strength of the stock by weight, %."`
+	StockOff   chem.Share              `json:"stock_off_percent,omitempty" doc:"How far off it can be either way, %; only from a reading."`
+	Working    chem.Share              `json:"working_percent,omitempty" doc:"Strength used by weight, %."`
+	WorkingOff chem.Share              `json:"working_off_percent,omitempty" doc:"How far off it can be either way, %."`
+	Potency    chem.GramsPerMillilitre `json:"formic_g_per_ml,omitempty" doc:"Pure acid in a mL of it, g."`
+	Dilution   Dilution                `json:"dilution,omitzero" doc:"Left out for ready pads."`
+	Made       chem.Mixture            `json:"-"`
+	From       From                    `json:"from" doc:"above or below."`
+	Amounts    []Amount                `json:"given" doc:"At one visit."`
+	Visit      chem.Millilitres        `json:"visit_ml" doc:"Working acid for one visit to all, mL."`
+	VisitPads  int                     `json:"visit_pads" doc:"Pads or sheets for one visit to all."`
+	VisitPure  chem.Grams              `json:"visit_formic_g" doc:"Pure acid in them, g."`
+	Course     Course                  `json:"course"`
+	Visits     int                     `json:"visits" doc:"Visits that the batch does; 0 when nobody gets any."`
+	Leftover   chem.Millilitres        `json:"leftover_ml" doc:"Of it after those visits, mL."`
+	Spoons     Spoons                  `json:"spoons,omitzero"`
+	Lines      []mixing.Line           `json:"lines" doc:"In the order of the work: acid goes into water."`
+	GiveGear   []mixing.Gear           `json:"give_gear" doc:"To be worn in the yard."`
+	Neutralise mixing.Neutralise       `json:"neutralise"`
+	Cost       *mixing.Cost            `json:"cost,omitempty" doc:"Only where a price is given."`
+	Notes      []note.Note             `json:"notes"`
 }
 
 // New works out a plan. Its error is a fault.List that names each field that
@@ -121,7 +128,7 @@ func (p *Plan) count(r Request) error {
 	}
 	p.Visits = 1
 	p.Made.Formic = p.VisitPure
-	p.Lines = []mixing.Line{{Step: StepPads, Count: p.VisitPads, Gear: mixing.FormicGear}}
+	p.Lines = []mixing.Line{{Step: StepPads, Ingredient: "ready_pads", Count: p.VisitPads, Gear: mixing.FormicGear}}
 	return nil
 }
 
@@ -158,6 +165,7 @@ func (p *Plan) dilute(r Request) error {
 	d := p.Dilution
 	p.Made = chem.Mixture{Formic: d.Working * chem.Grams(p.Working)}
 	p.Made.Water = d.Working - p.Made.Formic
+	p.Potency = chem.GramsPerMillilitre(float64(p.Made.Formic) / float64(d.WorkingML))
 	p.Lines = r.lines(d)
 	if err := r.Balance.Readable(p.Lines, StepStock); err != nil {
 		return err
@@ -211,8 +219,7 @@ func (p *Plan) price(r Request) {
 	if r.Prices.StockL == 0 {
 		return
 	}
-	p.Cost.Known = true
-	p.Cost.Total = r.Prices.StockL * float64(p.Dilution.StockML) / 1000
+	p.Cost = &mixing.Cost{Total: r.Prices.StockL * float64(p.Dilution.StockML) / 1000}
 	if r.Hold.Kind == ReadyPads {
 		p.Cost.Total = r.Prices.StockL * float64(p.VisitPads)
 	}

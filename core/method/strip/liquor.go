@@ -9,12 +9,12 @@ import (
 
 // Pot is one pot of liquor: what goes into it, and what it then is.
 type Pot struct {
-	Carried  chem.Mixture // from the earlier pot
-	Acid     chem.Grams   // new OAD
-	Glycerol chem.Grams   // new, as bought
-	Pour     chem.Millilitres
-	Liquor   chem.Mixture // all of it
-	Volume   chem.Millilitres
+	Carried  chem.Mixture     `json:"-"` // from the earlier pot
+	Acid     chem.Grams       `json:"acid_g" doc:"New OAD to weigh, g."`
+	Glycerol chem.Grams       `json:"glycerol_g" doc:"New glycerol as bought, g."`
+	Pour     chem.Millilitres `json:"glycerol_ml" doc:"The same, mL at 20 °C."`
+	Liquor   chem.Mixture     `json:"-"` // all of it
+	Volume   chem.Millilitres `json:"-"`
 }
 
 // mixture is the carried liquor's parts.

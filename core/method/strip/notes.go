@@ -52,7 +52,7 @@ func notes(r Request, p Plan) []note.Note {
 		out = append(out, note.Info(NoteWater, 100*float64(1-r.Glycerol), float64(p.Liquor.Water)))
 	}
 	for _, line := range p.Lines {
-		warn(line.Step == StepAcid && line.Read.Off > mixing.Certain, NoteBalance, float64(r.Balance.Division), float64(line.Read.Off))
+		warn(line.Step == StepAcid && line.Off > mixing.Certain, NoteBalance, float64(r.Balance.Division), float64(line.Off))
 	}
 	if r.Size.By == SizeCount && p.PieceOAD*chem.Grams(r.Size.Each) > r.Layout.Carrier.bounds().warnColony {
 		warn(true, NoteHiveHigh, float64(p.PieceOAD)*r.Size.Each, float64(r.Layout.Carrier.bounds().warnColony))

@@ -18,10 +18,10 @@ const (
 
 // Number is the rule for how many strips a colony gets.
 type Number struct {
-	By     NumberBy
-	Each   int     // by box or colony
-	Frames float64 // by bees: frames of bees to one strip
-	Most   int     // at most so many a box; 0 for no limit
+	By     NumberBy `json:"by" enum:"bees,box,colony" doc:"One to so many frames of bees (a full seam counts as one), so many a box with bees, or so many a colony."`
+	Each   int      `json:"each,omitempty" doc:"By box or colony, 1 to 40."`
+	Frames float64  `json:"frames,omitempty" doc:"By bees: frames of bees to one strip, 0.5 to 20; 2.5 when left out."`
+	Most   int      `json:"most_per_box" doc:"By bees: at most so many a box, 0 to 20; 0 for no limit."`
 }
 
 // DefaultNumber is 1 strip to 2½ frames of bees, up to 4 a box. Source: docs/sources.md,

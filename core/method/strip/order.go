@@ -14,18 +14,18 @@ const (
 func (r Request) lines(p Pot) []mixing.Line {
 	var out []mixing.Line
 	if p.Glycerol > dust {
-		line := mixing.Weighed(StepGlycerol, p.Glycerol, r.Balance)
+		line := mixing.Weighed(StepGlycerol, "glycerol", p.Glycerol, r.Balance)
 		line.Volume = p.Pour
 		out = append(out, line)
 	}
 	if water := p.Acid - r.powder(p.Acid); water > dust {
-		out = append(out, mixing.Weighed(StepWater, water, r.Balance))
+		out = append(out, mixing.Weighed(StepWater, "water", water, r.Balance))
 	}
 	if mass := p.Carried.Mass(); mass > dust {
-		out = append(out, mixing.WeighedAcid(StepCarried, mass, r.Balance))
+		out = append(out, mixing.WeighedAcid(StepCarried, "carried_liquor", mass, r.Balance))
 	}
 	if p.Acid > dust {
-		line := mixing.WeighedAcid(StepAcid, r.powder(p.Acid), r.Balance)
+		line := mixing.WeighedAcid(StepAcid, r.Basis.Crystals(), r.powder(p.Acid), r.Balance)
 		line.Temp = r.Heat
 		out = append(out, line)
 	}

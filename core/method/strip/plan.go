@@ -24,34 +24,38 @@ type ColonyStrips struct {
 // Bundles is how many strips go into each slot of the jig: Fuller slots hold one
 // more than the others.
 type Bundles struct {
-	Soaks  int // one after another; 0 without a jig
-	Fuller int // slots, over all soaks
-	More   int // strips in a fuller slot
-	Slots  int // the other slots that are used
-	Less   int // strips in one of them
+	Soaks  int `json:"soaks" doc:"One after another."`
+	Fuller int `json:"fuller,omitempty" doc:"Slots, over all soaks, that hold one more than the others."`
+	More   int `json:"more,omitempty" doc:"Strips in a fuller slot."`
+	Slots  int `json:"slots" doc:"The other slots in use."`
+	Less   int `json:"less" doc:"Strips in one of them."`
 }
 
 // Plan is one pot: what to weigh, how many pieces it does, and where they go.
 type Plan struct {
 	Pot
-	Strength     chem.Share // OAD in the liquor by mass
-	Below, Above string     // protocols
-	Colonies     []ColonyStrips
-	Need         int // pieces that the colonies, or else the count, ask for
-	Strips       int // pieces to be soaked
-	Served       int // colonies that they do; 0 when it cannot be said
-	PieceOAD     chem.Grams
-	Leftover     chem.Grams // liquor expected to be left
-	LeftVolume   chem.Millilitres
-	Vessel       chem.Millilitres // pot size with headroom, among the sizes that are sold
-	Dip          chem.Celsius     // estimated fall when the acid goes in
-	Bundles      Bundles
-	Lines        []mixing.Line
-	GiveGear     []mixing.Gear
-	Neutralise   mixing.Neutralise
-	Cost         mixing.Cost
-	PieceCost    float64
-	Notes        []note.Note
+	Strength   chem.Share        `json:"-"` // OAD in the liquor by mass
+	Below      string            `json:"below,omitempty" doc:"The protocol at or next below in strength."`
+	Above      string            `json:"above,omitempty" doc:"The protocol next above."`
+	Colonies   []ColonyStrips    `json:"-"`
+	Need       int               `json:"need" doc:"Pieces that the colonies, or else the count, ask for; 0 when nobody was asked."`
+	Strips     int               `json:"strips" doc:"Pieces to be soaked."`
+	Served     int               `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
+	PieceOAD   chem.Grams        `json:"strip_oad_g" doc:"g OAD in one piece."`
+	Leftover   chem.Grams        `json:"leftover_g" doc:"Liquor expected to be left, g."`
+	LeftVolume chem.Millilitres  `json:"leftover_ml" doc:"The same, mL."`
+	Vessel     chem.Millilitres  `json:"vessel_ml" doc:"Pot size with headroom, among the sizes that are sold."`
+	Heat       chem.Celsius      `json:"warm_to_c" doc:"°C."`
+	Hottest    chem.Celsius      `json:"highest_c" doc:"Never above it, °C."`
+	Dip        chem.Celsius      `json:"dip_c" doc:"By how many °C the pot cools when the acid goes in: an estimate."`
+	Bundles    Bundles           `json:"bundles,omitzero" doc:"Only with a jig."`
+	Number     Number            `json:"number" doc:"The rule for the number that was used."`
+	Lines      []mixing.Line     `json:"lines" doc:"In the order of the work."`
+	GiveGear   []mixing.Gear     `json:"give_gear" doc:"To be worn in the yard."`
+	Neutralise mixing.Neutralise `json:"neutralise"`
+	Cost       *mixing.Cost      `json:"cost,omitempty" doc:"Only where prices are given."`
+	PieceCost  float64           `json:"cost_of_strip,omitempty" doc:"Cost of one soaked piece."`
+	Notes      []note.Note       `json:"notes"`
 }
 
 // New works out a plan. Its error is a fault.List that names each field that
@@ -63,7 +67,7 @@ func New(r Request) (Plan, error) {
 	}
 	recipe := r.recipe()
 	made := recipe.Made(r.Glycerol)
-	p := Plan{Colonies: r.placed(&l), GiveGear: mixing.StripGear}
+	p := Plan{Colonies: r.placed(&l), GiveGear: mixing.StripGear, Heat: r.Heat, Hottest: HighestHeat, Number: r.Number}
 	for _, c := range p.Colonies {
 		p.Need += len(c.Placement.Spots)
 	}
@@ -216,9 +220,9 @@ func (p *Plan) price(r Request) {
 	if r.Prices == (Prices{}) {
 		return
 	}
-	p.Cost.Known = true
-	p.Cost.Total = r.Prices.AcidKg*float64(r.powder(p.Acid))/1000 + r.Prices.GlycerolL*float64(p.Pour)/1000 +
-		r.Prices.Strip*float64(p.Strips)
+	p.Cost = &mixing.Cost{
+		Total: r.Prices.AcidKg*float64(r.powder(p.Acid))/1000 + r.Prices.GlycerolL*float64(p.Pour)/1000 + r.Prices.Strip*float64(p.Strips),
+	}
 	if p.Strips > 0 {
 		p.PieceCost = p.Cost.Total / float64(p.Strips)
 	}

@@ -309,8 +309,8 @@ func TestUsualNumbersAreQuiet(t *testing.T) {
 func TestAcidIsShownToTheDivision(t *testing.T) {
 	p := plan(t, func(r *Request) { r.Balance = mixing.Balance{Division: 0.1, Capacity: 200} })
 	acid := p.Lines[len(p.Lines)-1]
-	near(t, "acid of 276.82 g", float64(acid.Read.Show), 276.8, 1e-9)
-	near(t, "in loads", float64(acid.Read.Each*chem.Grams(acid.Read.Loads-1)+acid.Read.Last), 276.8, 1e-9)
+	near(t, "acid of 276.82 g", float64(acid.Show), 276.8, 1e-9)
+	near(t, "in loads", float64(acid.Each*chem.Grams(acid.Loads-1)+acid.Last), 276.8, 1e-9)
 }
 
 func TestRefused(t *testing.T) {

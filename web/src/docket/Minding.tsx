@@ -5,17 +5,17 @@ import { text } from './text'
 
 type Notes = readonly Schemas['Note'][]
 
-const texts = (notes: Notes, level: Schemas['Note']['level']) =>
-  notes.filter((n) => n.level === level).map((n) => n.text)
+const texts = (notes: Notes, warn: boolean) =>
+  notes.filter((n) => (n.warn ?? false) === warn).map((n) => n.text)
 
 /** What to act on or decide about. */
 export function Warnings({ notes }: { notes: Notes }) {
-  return <Advice title={text.notes} harm lines={texts(notes, 'warn')} />
+  return <Advice title={text.notes} harm lines={texts(notes, true)} />
 }
 
 /** What only explains. */
 export function Asides({ notes }: { notes: Notes }) {
-  return <Advice title="" lines={texts(notes, 'info')} />
+  return <Advice title="" lines={texts(notes, false)} />
 }
 
 interface Props {

@@ -4,7 +4,7 @@ import { text } from './text'
 
 type Notes = readonly Schemas['Note'][] | undefined
 
-const warnings = (notes: Notes) => (notes ?? []).filter((n) => n.level === 'warn')
+const warnings = (notes: Notes) => (notes ?? []).filter((n) => n.warn)
 
 /** What can harm, beside the jar that it concerns. */
 export function Heed({ notes }: { notes: Notes }) {

@@ -44,4 +44,4 @@ export const refused = (unit: Amount['unit'], faults: Record<string, string> | u
 })
 
 export const warned = (notes: readonly Schemas['Note'][] | undefined) =>
-  (notes ?? []).filter((n) => n.level === 'warn').map((n) => n.text)
+  (notes ?? []).filter((n) => n.warn).map((n) => n.text)

@@ -52,8 +52,8 @@ export default function CardsPage() {
           {c.notes?.map((n) => (
             <p
               key={n.code + n.text}
-              className={n.level === 'warn' ? page.harm : 'quiet'}
-              data-card-note={n.level}
+              className={n.warn ? page.harm : 'quiet'}
+              data-card-note={n.warn ? 'warn' : 'info'}
             >
               {n.text}
             </p>

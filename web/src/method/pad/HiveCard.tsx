@@ -9,7 +9,7 @@ import { HiveCard } from '../../hive/HiveCard'
 import { gapsOf } from '../../hive/seams'
 import { text } from './text'
 
-type Row = Schemas['PadGiven']
+type Row = Schemas['Amount']
 
 interface Props {
   colony: DraftColony
