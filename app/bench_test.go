@@ -93,7 +93,7 @@ func (s *stood) all() {
 		if a := s.act(next); a.Kind == "count" {
 			s.does(wire.BenchEvent{Kind: "added", Act: next, Load: len(a.Added), Count: a.Count})
 		} else {
-			s.weighs(next, a.Rest.Loads[0].TargetG)
+			s.weighs(next, float64(a.Rest.Loads[0].Target))
 		}
 	}
 }
@@ -135,7 +135,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 351, Balance: 1}), "grams", fault.Doubtful)
 	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 35, Balance: 9}), "balance", fault.Unknown)
 	refused(t, s.try(wire.BenchEvent{Kind: "added", Act: "acid", Grams: 35, Balance: 1, Source: "balance", Instrument: "i1"}), "grams", fault.Unsteady)
-	if w := s.act("acid").Rest; w.Balance != 1 || off(w.TotalG, 35, 0.11) || off(w.OffPercent, 0.14, 0.01) {
+	if w := s.act("acid").Rest; w.Balance != 1 || off(float64(w.Total), 35, 0.11) || off(float64(100*w.Share), 0.14, 0.01) {
 		t.Errorf("the acid goes to the fine balance: %+v", w)
 	}
 	refused(t, s.try(wire.BenchEvent{Kind: "finished", Keeping: "fridge"}), "acts[acid]", fault.Missing)
@@ -148,7 +148,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 		t.Fatalf("mending: %+v", m)
 	}
 	s.does(wire.BenchEvent{Kind: "corrected"})
-	if s.run.Mending != nil || off(s.act("rest_water").TargetG, 685.7-200.3, 1) || off(s.act("more_sugar_1").TargetG, 685.7-601, 1) {
+	if s.run.Mending != nil || off(float64(s.act("rest_water").Target), 685.7-200.3, 1) || off(float64(s.act("more_sugar_1").Target), 685.7-601, 1) {
 		t.Errorf("mended: %+v", s.run.Acts)
 	}
 	s.all()
@@ -234,7 +234,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	// All of it is in ten strips: some 24 g each, within a quarter of the 20.3 g learnt.
 	u = s.run.Uptake
 	if u == nil || off(u.EachG, s.run.SoFar.MassG/10, 1e-6) || off(u.EachG, 24, 0.6) || u.Strange ||
-		u.Learnt == nil || u.Learnt.Pots != 1 || off(u.Learnt.EachG, 20.3, 1e-6) {
+		u.Learnt == nil || u.Learnt.Pots != 1 || off(float64(u.Learnt.Each), 20.3, 1e-6) {
 		t.Errorf("uptake of the next pot: %+v", u)
 	}
 	s.does(wire.BenchEvent{Kind: "finished", Keeping: "sealed", Pieces: 6}) // 40 g each: not taken without a yes
@@ -242,7 +242,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 		t.Errorf("the rest is used: %+v %v", after, err)
 	}
 	learnt, err := s.d.Learnt(t.Context())
-	if err != nil || len(learnt.Learnt) != 1 || learnt.Learnt[0].Pots != 1 || off(learnt.Learnt[0].EachG, 20.3, 1e-6) {
+	if err != nil || len(learnt.Learnt) != 1 || learnt.Learnt[0].Pots != 1 || off(float64(learnt.Learnt[0].Each), 20.3, 1e-6) {
 		t.Errorf("learnt: %+v %v", learnt, err)
 	}
 }
@@ -258,7 +258,7 @@ func TestFormicDiscarded(t *testing.T) {
 	}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pads", Recipe: wire.Recipe{Pad: &pad}}, wire.BeginBench{VesselML: 250})
 	s.all()
-	if s.run.Comes.Unit != "percent_formic" || off(s.run.Comes.Strength.Value, 60, 0.5) || s.run.Discard.BicarbonateG <= 0 {
+	if s.run.Comes.Unit != "percent_formic" || off(s.run.Comes.Strength.Value, 60, 0.5) || s.run.Discard.Bicarbonate <= 0 {
 		t.Errorf("let down: %+v", s.run.Comes)
 	}
 	s.does(wire.BenchEvent{Kind: "discarded"})

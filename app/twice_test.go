@@ -106,7 +106,7 @@ func TestOnlyWhatWasMadeIsPoured(t *testing.T) {
 		t.Fatal(err)
 	}
 	at := slices.IndexFunc(run.Acts, func(a wire.BenchAct) bool { return a.ID == "sugar" })
-	_, err = v.d.Happen(t.Context(), begun.ID, wire.BenchEvent{ID: uuid.NewString(), Kind: "added", Act: "sugar", Grams: run.Acts[at].TargetG})
+	_, err = v.d.Happen(t.Context(), begun.ID, wire.BenchEvent{ID: uuid.NewString(), Kind: "added", Act: "sugar", Grams: float64(run.Acts[at].Target)})
 	if err != nil {
 		t.Fatal(err)
 	}

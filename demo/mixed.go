@@ -66,9 +66,9 @@ func (b bench) mix(ctx context.Context, d app.Desk, batch string) (rest string, 
 		a := run.Acts[i]
 		switch a.Kind {
 		case "weigh":
-			for n := 0; err == nil && run.Acts[i].Rest != nil; n++ {
+			for n := 0; err == nil && len(run.Acts[i].Rest.Loads) > 0; n++ {
 				w := run.Acts[i].Rest
-				happen(wire.BenchEvent{Kind: "added", Act: a.ID, Load: n, Grams: w.Loads[0].TargetG, Balance: w.Balance})
+				happen(wire.BenchEvent{Kind: "added", Act: a.ID, Load: n, Grams: float64(w.Loads[0].Target), Balance: w.Balance})
 			}
 		case "left":
 			happen(wire.BenchEvent{Kind: "added", Act: a.ID, Grams: b.leftG, Balance: a.Balance})

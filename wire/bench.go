@@ -1,6 +1,12 @@
 package wire
 
-import "time"
+import (
+	"time"
+
+	"keeler/core/chem"
+	"keeler/core/method/strip"
+	"keeler/core/mixing"
+)
 
 // BenchBalance is a balance at hand.
 type BenchBalance struct {
@@ -46,79 +52,28 @@ type BenchEvent struct {
 	At  time.Time `json:"at,omitzero" readOnly:"true"`
 }
 
-// BenchSpan is a figure with its uncertainty and its band.
-type BenchSpan struct {
-	Value float64 `json:"value"`
-	Off   float64 `json:"off" doc:"It may be off by so much either way, at 95 %."`
-	Low   float64 `json:"low" doc:"Of the band around what was wanted."`
-	High  float64 `json:"high"`
-	Stand string  `json:"stand" enum:"within,below,above"`
-}
-
 // BenchMade is what a batch is, by its weights.
 type BenchMade struct {
-	Composition []Component `json:"composition"`
-	MassG       float64     `json:"mass_g"`
-	VolumeML    float64     `json:"volume_ml" doc:"At 20 °C."`
-	Unit        string      `json:"unit" enum:"g_per_l,percent_oad,percent_formic" doc:"Of the strength: g OAD per litre, or acid by weight."`
-	Strength    BenchSpan   `json:"strength"`
-	PercentWV   float64     `json:"percent_wv_oad,omitempty" doc:"g OAD per 100 mL."`
-	PercentWVA  float64     `json:"percent_wv_oaa,omitempty" doc:"g OAA per 100 mL."`
-	PercentWW   float64     `json:"percent_ww" doc:"Acid by weight: OAD, or formic acid."`
-	PercentWWA  float64     `json:"percent_ww_oaa,omitempty" doc:"The oxalic acid counted anhydrous, by weight."`
-	Ratio       *BenchSpan  `json:"sugar_per_water,omitempty"`
-	ClearDownC  *float64    `json:"clear_down_c,omitempty" doc:"Of a syrup: colder than this, crystals can fall out, °C."`
-}
-
-// BenchLoad is what lies on the balance at one time.
-type BenchLoad struct {
-	TargetG float64 `json:"target_g"`
-	BandG   float64 `json:"band_g"`
-}
-
-// BenchWeighing is how a mass is weighed.
-type BenchWeighing struct {
-	Balance    int         `json:"balance" doc:"Which of the balances, from 0."`
-	Loads      []BenchLoad `json:"loads"`
-	TotalG     float64     `json:"total_g" doc:"As read."`
-	OffG       float64     `json:"off_g" doc:"It may be off by so much although it reads true."`
-	OffPercent float64     `json:"off_percent"`
-	FinerG     float64     `json:"finer_g,omitempty" doc:"The readability that would know it to 1 %."`
-	Light      bool        `json:"light,omitempty" doc:"Less than the balance feels sensibly."`
-}
-
-// BenchAdded is a load that is in.
-type BenchAdded struct {
-	Grams float64 `json:"grams"`
-	OffG  float64 `json:"off_g"`
-	Count int     `json:"count,omitempty"`
+	Composition []Component  `json:"composition"`
+	MassG       float64      `json:"mass_g"`
+	VolumeML    float64      `json:"volume_ml" doc:"At 20 °C."`
+	Unit        string       `json:"unit" enum:"g_per_l,percent_oad,percent_formic" doc:"Of the strength: g OAD per litre, or acid by weight."`
+	Strength    mixing.Span  `json:"strength"`
+	PercentWV   float64      `json:"percent_wv_oad,omitempty" doc:"g OAD per 100 mL."`
+	PercentWVA  float64      `json:"percent_wv_oaa,omitempty" doc:"g OAA per 100 mL."`
+	PercentWW   float64      `json:"percent_ww" doc:"Acid by weight: OAD, or formic acid."`
+	PercentWWA  float64      `json:"percent_ww_oaa,omitempty" doc:"The oxalic acid counted anhydrous, by weight."`
+	Ratio       *mixing.Span `json:"sugar_per_water,omitempty"`
+	ClearDownC  *float64     `json:"clear_down_c,omitempty" doc:"Of a syrup: colder than this, crystals can fall out, °C."`
 }
 
 // BenchAct is one step of the work, as it stands.
 type BenchAct struct {
-	ID         string         `json:"id"`
-	Kind       string         `json:"kind" enum:"weigh,count,do,heat,wait,test,left"`
-	Ingredient string         `json:"ingredient,omitempty" doc:"sugar, water, acid, tablets, stock, glycerol or carried."`
-	Distilled  bool           `json:"distilled,omitempty" doc:"The water test was cloudy: take distilled water."`
-	Acid       bool           `json:"acid,omitempty" doc:"What is handled holds acid."`
-	Gear       []string       `json:"gear,omitempty" doc:"To be put on before."`
-	Clean      bool           `json:"clean,omitempty" doc:"With clean hands."`
-	Check      bool           `json:"check,omitempty" doc:"Asks whether it is as it should be."`
-	TargetG    float64        `json:"target_g,omitempty"`
-	BandG      float64        `json:"band_g,omitempty"`
-	VolumeML   float64        `json:"volume_ml,omitempty"`
-	Count      int            `json:"count,omitempty"`
-	Balance    int            `json:"balance" doc:"The one it is weighed on, of the balances, from 0."`
-	Added      []BenchAdded   `json:"added"`
-	Rest       *BenchWeighing `json:"rest,omitempty" doc:"How what is still wanted is weighed."`
-	LowC       float64        `json:"low_c,omitempty"`
-	HighC      float64        `json:"high_c,omitempty"`
-	AlarmC     float64        `json:"alarm_c,omitempty" doc:"Never hotter."`
-	TempC      *float64       `json:"temp_c,omitempty" doc:"As last read."`
-	Seconds    int            `json:"seconds,omitempty" doc:"Of waiting."`
-	LeftS      *float64       `json:"left_s,omitempty" doc:"Of a wait that has begun: seconds left, below 0 when it is over."`
-	Answer     string         `json:"answer,omitempty"`
-	Done       bool           `json:"done,omitempty"`
+	mixing.Station
+	Ingredient string           `json:"ingredient,omitempty" doc:"sugar, water, acid, tablets, stock, glycerol or carried."`
+	Volume     chem.Millilitres `json:"volume_ml,omitempty"`
+	Count      int              `json:"count,omitempty"`
+	LeftS      *float64         `json:"left_s,omitempty" doc:"Of a wait that has begun: seconds left, below 0 when it is over."`
 }
 
 // BenchMending is what brings a batch back.
@@ -128,12 +83,6 @@ type BenchMending struct {
 	Made     BenchMade  `json:"made" doc:"What it then is."`
 	MoreML   float64    `json:"more_ml" doc:"By so much it is more than was planned."`
 	Fits     *bool      `json:"fits,omitempty" doc:"Whether the vessel still takes it; left out when its size was not said."`
-}
-
-// BenchSurplus is dry powder over its target, which nothing has wetted yet.
-type BenchSurplus struct {
-	Act   string  `json:"act"`
-	Grams float64 `json:"grams" doc:"To be taken off."`
 }
 
 // BenchOff is what a batch that is off its recipe would do.
@@ -146,19 +95,10 @@ type BenchOff struct {
 
 // BenchAdd is an ingredient that still goes in.
 type BenchAdd struct {
-	Ingredient string         `json:"ingredient"`
-	Grams      float64        `json:"grams"`
-	Count      int            `json:"count,omitempty"`
-	Weighing   *BenchWeighing `json:"weighing,omitempty"`
-}
-
-// BenchDiscard is how the batch is made harmless.
-type BenchDiscard struct {
-	BicarbonateG float64 `json:"bicarbonate_g"`
-	GasL         float64 `json:"gas_l"`
-	Portions     int     `json:"portions"`
-	EachG        float64 `json:"each_g"`
-	BucketL      float64 `json:"bucket_l" doc:"Water that makes the same a wash-down bucket."`
+	Ingredient string           `json:"ingredient"`
+	Grams      float64          `json:"grams"`
+	Count      int              `json:"count,omitempty"`
+	Weighing   *mixing.Weighing `json:"weighing,omitempty"`
 }
 
 // BenchUptake is what the strips of a pot took up.
@@ -174,10 +114,8 @@ type BenchUptake struct {
 
 // Learnt is what pieces of a kind take up.
 type Learnt struct {
-	Carrier string  `json:"carrier" enum:"strip,long,sponge"`
-	EachG   float64 `json:"each_g"`
-	OffG    float64 `json:"off_g" doc:"± at 95 % of what the pieces of the next pot take up."`
-	Pots    int     `json:"pots"`
+	Carrier string `json:"carrier" enum:"strip,long,sponge"`
+	strip.Learnt
 }
 
 // Uptakes is what was learnt, by carrier.
@@ -185,44 +123,38 @@ type Uptakes struct {
 	Learnt []Learnt `json:"learnt"`
 }
 
-// BenchKeeping is a place to keep a batch, and how long by the rule.
-type BenchKeeping struct {
-	Store string `json:"store" enum:"room,fridge,sealed,closed"`
-	Days  int    `json:"days" doc:"0: no rule of days; as the date on what it was made of."`
-}
-
 // BenchRun is a batch at the bench, as it stands.
 type BenchRun struct {
-	BatchID  string         `json:"batch_id"`
-	Number   int            `json:"number"`
-	Name     string         `json:"name"`
-	State    string         `json:"state" enum:"planned,bench,made,discarded"`
-	Method   string         `json:"method" enum:"dribble,strip,pad"`
-	Begun    bool           `json:"begun" doc:"Before it is begun all figures are those of the plan, on the balances at hand."`
-	Seq      int            `json:"seq" doc:"Of the last event."`
-	Order    string         `json:"order"`
-	Orders   []string       `json:"orders" doc:"Those that fit what is held."`
-	Balances []BenchBalance `json:"balances"`
-	CupG     float64        `json:"cup_g,omitempty"`
-	VesselML float64        `json:"vessel_ml,omitempty"`
-	RoomML   float64        `json:"room_ml" doc:"The vessel that it goes into with headroom, as it will come."`
-	At       int            `json:"at" doc:"The act on the screen, from 0."`
-	Acts     []BenchAct     `json:"acts"`
-	SoFar    *BenchMade     `json:"so_far,omitempty" doc:"What is in; left out for a product."`
-	Comes    *BenchMade     `json:"comes,omitempty" doc:"What comes of it when the rest goes in as wanted."`
-	JugC     *float64       `json:"jug_c,omitempty" doc:"How warm the water with the acid must at least be for it to go clear."`
-	JugCold  bool           `json:"jug_cold,omitempty" doc:"The water was read colder than that."`
-	Complete bool           `json:"complete"`
-	Mending  *BenchMending  `json:"mending,omitempty" doc:"Where it would not come out as wanted."`
-	Surplus  *BenchSurplus  `json:"surplus,omitempty" doc:"What can be undone instead: dry powder that comes off with a spoon."`
-	OffBy    *BenchOff      `json:"off_by,omitempty" doc:"What is in, held against the recipe, where it is complete and more than 5 % off: asked before it is finished."`
-	Discard  BenchDiscard   `json:"discard"`
-	Uptake   *BenchUptake   `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
-	Keepings []BenchKeeping `json:"keepings"`
-	Lots     []BenchLot     `json:"lots" doc:"What comes out of stock, and from which lot."`
-	Ended    string         `json:"ended,omitempty" enum:"finished,discarded"`
-	Leftover string         `json:"leftover_id,omitempty" doc:"The batch that what the pot left over became."`
-	Events   []BenchEvent   `json:"events" doc:"All that happened, in its order."`
+	BatchID  string           `json:"batch_id"`
+	Number   int              `json:"number"`
+	Name     string           `json:"name"`
+	State    string           `json:"state" enum:"planned,bench,made,discarded"`
+	Method   string           `json:"method" enum:"dribble,strip,pad"`
+	Begun    bool             `json:"begun" doc:"Before it is begun all figures are those of the plan, on the balances at hand."`
+	Seq      int              `json:"seq" doc:"Of the last event."`
+	Order    string           `json:"order"`
+	Orders   []string         `json:"orders" doc:"Those that fit what is held."`
+	Balances []BenchBalance   `json:"balances"`
+	CupG     float64          `json:"cup_g,omitempty"`
+	VesselML float64          `json:"vessel_ml,omitempty"`
+	RoomML   float64          `json:"room_ml" doc:"The vessel that it goes into with headroom, as it will come."`
+	At       int              `json:"at" doc:"The act on the screen, from 0."`
+	Acts     []BenchAct       `json:"acts"`
+	SoFar    *BenchMade       `json:"so_far,omitempty" doc:"What is in; left out for a product."`
+	Comes    *BenchMade       `json:"comes,omitempty" doc:"What comes of it when the rest goes in as wanted."`
+	JugC     *float64         `json:"jug_c,omitempty" doc:"How warm the water with the acid must at least be for it to go clear."`
+	JugCold  bool             `json:"jug_cold,omitempty" doc:"The water was read colder than that."`
+	Complete bool             `json:"complete"`
+	Mending  *BenchMending    `json:"mending,omitempty" doc:"Where it would not come out as wanted."`
+	Surplus  *mixing.Surplus  `json:"surplus,omitempty" doc:"What can be undone instead: dry powder that comes off with a spoon."`
+	OffBy    *BenchOff        `json:"off_by,omitempty" doc:"What is in, held against the recipe, where it is complete and more than 5 % off: asked before it is finished."`
+	Discard  mixing.Discard   `json:"discard"`
+	Uptake   *BenchUptake     `json:"uptake,omitempty" doc:"Of a pot, once what is left was weighed."`
+	Keepings []mixing.Keeping `json:"keepings"`
+	Lots     []BenchLot       `json:"lots" doc:"What comes out of stock, and from which lot."`
+	Ended    string           `json:"ended,omitempty" enum:"finished,discarded"`
+	Leftover string           `json:"leftover_id,omitempty" doc:"The batch that what the pot left over became."`
+	Events   []BenchEvent     `json:"events" doc:"All that happened, in its order."`
 }
 
 // BenchLot is the lot that an ingredient comes from.

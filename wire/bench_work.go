@@ -66,16 +66,12 @@ func (m Mixing) CheckBench(in BeginBench) error {
 func (m Mixing) BenchState(s mixing.State, scales mixing.Scales, vesselML float64) BenchRun {
 	out := BenchRun{
 		Order: m.Order, Orders: m.Orders, At: s.At, Complete: s.Complete, Ended: string(s.Ended), VesselML: vesselML,
-		Acts: make([]BenchAct, len(s.Stations)), Lots: []BenchLot{}, Events: []BenchEvent{}, Keepings: []BenchKeeping{},
-	}
-	for _, k := range m.Keepings {
-		out.Keepings = append(out.Keepings, BenchKeeping(k))
+		Acts: make([]BenchAct, len(s.Stations)), Lots: []BenchLot{}, Events: []BenchEvent{}, Keepings: m.Keepings,
 	}
 	for i, st := range s.Stations {
 		out.Acts[i] = m.act(st)
 	}
-	d := mixing.DiscardOf(s.SoFar.Mixture)
-	out.Discard = BenchDiscard{round(d.Bicarbonate), round(d.Gas), d.Portions, round(d.Each), round(d.Bucket)}
+	out.Discard = mixing.DiscardOf(s.SoFar.Mixture)
 	if m.Measure == mixing.Unmeasured {
 		return out
 	}
@@ -90,7 +86,7 @@ func (m Mixing) BenchState(s mixing.State, scales mixing.Scales, vesselML float6
 	if !s.Comes.Right() && s.Ended == "" {
 		out.Mending = m.mending(s, vesselML)
 		if over, ok := s.Surplus(m.Work); ok {
-			out.Surplus = &BenchSurplus{over.Act, round(over.Mass)}
+			out.Surplus = &over
 		}
 	}
 	if s.Complete && s.Ended == "" && !s.SoFar.Right() {
@@ -119,7 +115,7 @@ func (m Mixing) mending(s mixing.State, vesselML float64) *BenchMending {
 		if p.Each > 0 {
 			add.Count = int(a.Mass/p.Each + 0.5)
 		} else if w, ok := s.WeighAddition(m.Work, a); ok {
-			add.Weighing = weighing(w)
+			add.Weighing = &w
 		}
 		out.Add = append(out.Add, add)
 	}
@@ -131,38 +127,11 @@ func (m Mixing) mending(s mixing.State, vesselML float64) *BenchMending {
 }
 
 func (m Mixing) act(st mixing.Station) BenchAct {
-	a := BenchAct{
-		Distilled: st.Distilled,
-		ID:        st.ID, Kind: string(st.Kind), Acid: st.Acid || st.Kind == mixing.Left, Gear: gear(st.Gear), Clean: st.Clean, Check: st.Check,
-		TargetG: round(st.Target), BandG: round(st.Band), VolumeML: round(st.Line.Volume), Count: st.Line.Count,
-		Added: make([]BenchAdded, len(st.Added)), LowC: float64(st.Low), HighC: float64(st.High), AlarmC: float64(st.Alarm),
-		Seconds: st.Seconds, Answer: st.Answer, Done: st.Done, Balance: st.Balance,
-	}
+	a := BenchAct{Station: st, Volume: st.Line.Volume, Count: st.Line.Count}
 	if st.Part >= 0 {
 		a.Ingredient = m.Parts[st.Part].Name
 	}
-	for i, g := range st.Added {
-		a.Added[i] = BenchAdded{round(g.Mass), round(g.Off), g.Count}
-	}
-	if len(st.Rest.Loads) > 0 {
-		a.Rest = weighing(st.Rest)
-	}
-	if st.Temp != nil {
-		t := float64(*st.Temp)
-		a.TempC = &t
-	}
 	return a
-}
-
-func weighing(w mixing.Weighing) *BenchWeighing {
-	out := &BenchWeighing{
-		Balance: w.Balance, TotalG: round(w.Total), OffG: round(w.Off), OffPercent: round(100 * w.Share), FinerG: round(w.Finer), Light: w.Light,
-		Loads: make([]BenchLoad, len(w.Loads)),
-	}
-	for i, l := range w.Loads {
-		out.Loads[i] = BenchLoad{round(l.Target), round(l.Band)}
-	}
-	return out
 }
 
 func (m Mixing) made(b mixing.Made) *BenchMade { return made(m.Measure, b) }
@@ -180,7 +149,7 @@ func Is(b batch.Batch) *BenchMade {
 func made(k mixing.Measure, b mixing.Made) *BenchMade {
 	out := &BenchMade{
 		Composition: Components(b.Mixture), MassG: round(b.Mixture.Mass()), VolumeML: round(b.Volume),
-		Unit: string(k), Strength: span(b.Strength),
+		Unit: string(k), Strength: b.Strength, Ratio: b.Ratio,
 	}
 	if out.Composition == nil {
 		out.Composition = []Component{}
@@ -194,19 +163,11 @@ func made(k mixing.Measure, b mixing.Made) *BenchMade {
 			out.PercentWV, out.PercentWVA = round(wv), round(chem.FromDihydrate(wv, chem.Anhydrous))
 		}
 	}
-	if b.Ratio != nil {
-		r := span(*b.Ratio)
-		out.Ratio = &r
-	}
 	if k == mixing.PerLitre {
 		c := round(b.Clear)
 		out.ClearDownC = &c
 	}
 	return out
-}
-
-func span(s mixing.Span) BenchSpan {
-	return BenchSpan{round(s.Value), round(s.Off), round(s.Low), round(s.High), string(s.Stand)}
 }
 
 // Additions turns what a mending puts in into core's, by the names of ingredients.
@@ -252,7 +213,7 @@ func (m Mixing) Uptakes(s mixing.State, pieces int, l strip.Learnt) BenchUptake 
 
 // LearntOf writes what was learnt of a carrier.
 func LearntOf(carrier string, l strip.Learnt) Learnt {
-	return Learnt{carrier, round(l.Each), round(l.Off), l.Pots}
+	return Learnt{carrier, l}
 }
 
 // UsualBalances are those of a kitchen, until the keeper says what there is.

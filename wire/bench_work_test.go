@@ -89,7 +89,7 @@ func TestMixedAsWanted(t *testing.T) {
 		s := mixed(t, m, balances)
 		out := m.BenchState(s, balances, 1e6)
 		if !out.Complete || out.Mending != nil || out.SoFar == nil || out.SoFar.Strength.Stand != "within" || out.SoFar.Strength.Off <= 0 ||
-			out.RoomML <= out.SoFar.VolumeML || out.Discard.BicarbonateG <= 0 || len(out.Keepings) == 0 {
+			out.RoomML <= out.SoFar.VolumeML || out.Discard.Bicarbonate <= 0 || len(out.Keepings) == 0 {
 			t.Errorf("%s: %+v", name, out)
 		}
 		var got []string

@@ -44,9 +44,9 @@ func next(run wire.BenchRun) []wire.BenchEvent {
 	var out []wire.BenchEvent
 	switch a.Kind {
 	case "weigh":
-		out = append(out, wire.BenchEvent{Kind: "added", Act: a.ID, Load: len(a.Added), Grams: a.Rest.Loads[0].TargetG, Balance: a.Balance})
+		out = append(out, wire.BenchEvent{Kind: "added", Act: a.ID, Load: len(a.Added), Grams: float64(a.Rest.Loads[0].Target), Balance: a.Balance})
 	case "heat":
-		out = append(out, wire.BenchEvent{Kind: "measured", Act: a.ID, TempC: a.LowC + 1})
+		out = append(out, wire.BenchEvent{Kind: "measured", Act: a.ID, TempC: float64(a.Low) + 1})
 	case "wait":
 		out = append(out, wire.BenchEvent{Kind: "started", Act: a.ID})
 	case "test":

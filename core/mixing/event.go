@@ -37,6 +37,7 @@ type Event struct {
 
 // AddedLoad is a load that went in.
 type AddedLoad struct {
-	Mass, Off chem.Grams
-	Count     int
+	Mass  chem.Grams `json:"grams"`
+	Off   chem.Grams `json:"off_g"`
+	Count int        `json:"count,omitempty"`
 }

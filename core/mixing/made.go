@@ -32,9 +32,11 @@ const Likely = 1.96 / 1.7320508
 
 // Span is a figure with its uncertainty at 95 %, and the band it should lie in.
 type Span struct {
-	Value, Off float64
-	Low, High  float64
-	Stand      Stand
+	Value float64 `json:"value"`
+	Off   float64 `json:"off" doc:"It may be off by so much either way, at 95 %."`
+	Low   float64 `json:"low" doc:"Of the band around what was wanted."`
+	High  float64 `json:"high"`
+	Stand Stand   `json:"stand" enum:"within,below,above"`
 }
 
 // Made is what a batch really is, from what was weighed.

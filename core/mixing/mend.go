@@ -61,8 +61,8 @@ func (w Work) Mend(taken []Taken) (out []Addition, ok bool) {
 
 // Surplus is dry powder over its target that can still come off with a spoon.
 type Surplus struct {
-	Act  string
-	Mass chem.Grams
+	Act  string     `json:"act"`
+	Mass chem.Grams `json:"grams" doc:"To be taken off."`
 }
 
 // Surplus finds what undoes the last weighing instead of adding to everything: too

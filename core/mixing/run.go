@@ -37,7 +37,7 @@ type running struct {
 
 // add puts an act in at a place.
 func (r *running) add(at int, a Act, target chem.Grams) {
-	st := Station{Act: a, Part: -1}
+	st := Station{Act: a, Part: -1, Acid: a.Kind == Left, Added: []AddedLoad{}}
 	if a.Kind == WeighIt || a.Kind == CountIt {
 		st.Line, st.Part, st.Target = r.w.line(a.Line), r.w.part(a.Line), target
 		st.Acid = r.w.Parts[st.Part].Acid()

@@ -14,18 +14,21 @@ type Scales struct {
 }
 
 // Load is what lies on the tared balance at one time.
-type Load struct{ Target, Band chem.Grams }
+type Load struct {
+	Target chem.Grams `json:"target_g"`
+	Band   chem.Grams `json:"band_g"`
+}
 
 // Weighing is how a mass is weighed on the balance that fits it.
 type Weighing struct {
-	Balance int // its place among the balances
-	Loads   []Load
-	Total   chem.Grams // of all loads, as read
-	Band    chem.Grams // allowed either way on the total
-	Off     chem.Grams // how far the total may be off although it reads true
-	Share   chem.Share // the same as a share of the total
-	Finer   chem.Grams // the readability that would bring it within Certain; 0 when this one does
-	Light   bool       // a load lies below what the balance feels sensibly
+	Balance int        `json:"balance" doc:"Which of the balances, from 0."`
+	Loads   []Load     `json:"loads"`
+	Total   chem.Grams `json:"total_g" doc:"Of all loads, as read."`
+	Band    chem.Grams `json:"-"` // allowed either way on the total
+	Off     chem.Grams `json:"off_g" doc:"It may be off by so much although it reads true."`
+	Share   chem.Share `json:"off_percent" doc:"The same as a share of the total."`
+	Finer   chem.Grams `json:"finer_g,omitempty" doc:"The readability that would know it to 1 %; left out where this one does."`
+	Light   bool       `json:"light,omitempty" doc:"A load lies below what the balance feels sensibly."`
 	count   int        // of loads, also where they are too many
 }
 

@@ -7,22 +7,20 @@ import (
 // Station is an act as it stands.
 type Station struct {
 	Act
-	Line   Line       // what is weighed; zero for other kinds
-	Part   int        // its ingredient, -1 for other kinds
-	Acid   bool       // the ingredient holds acid
-	Target chem.Grams // all that is wanted here
-	Band   chem.Grams
-	// Balance is the one that it is weighed on, by its place.
-	Balance   int
-	Added     []AddedLoad
-	Rest      Weighing // how what is still wanted is weighed; no loads when there is enough
-	Answer    string
-	Temp      *chem.Celsius
-	StartedBy int // the event that began it, from 1; 0 when it has not begun
-	Done      bool
-	// Distilled: the water test was cloudy. Source: calcium takes acid out as a
-	// haze that hides what has not dissolved.
-	Distilled bool
+	Line      Line          `json:"-"` // what is weighed; zero for other kinds
+	Part      int           `json:"-"` // its ingredient, -1 for other kinds
+	Acid      bool          `json:"acid,omitempty" doc:"What is handled holds acid."`
+	Target    chem.Grams    `json:"target_g,omitempty" doc:"All that is wanted here."`
+	Band      chem.Grams    `json:"band_g,omitempty"`
+	Balance   int           `json:"balance" doc:"The one it is weighed on, of the balances, from 0."`
+	Added     []AddedLoad   `json:"added"`
+	Rest      Weighing      `json:"rest,omitzero" doc:"How what is still wanted is weighed; left out where there is enough."`
+	Answer    string        `json:"answer,omitempty"`
+	Temp      *chem.Celsius `json:"temp_c,omitempty" doc:"As last read."`
+	StartedBy int           `json:"-"` // the event that began it, from 1; 0 when it has not begun
+	Done      bool          `json:"done,omitempty"`
+	// Source: calcium takes acid out as a haze that hides what has not dissolved.
+	Distilled bool `json:"distilled,omitempty" doc:"The water test was cloudy: take distilled water."`
 }
 
 // State is a run as it stands.

@@ -18,17 +18,18 @@ const (
 // Act is one step of the work at the bench. A protocol's order of work is a list
 // of them; Keeler shows one at a time.
 type Act struct {
-	ID        string
-	Kind      Kind
-	Line      Step   // what is weighed or counted
-	Gear      []Gear // to be put on before
-	Clean     bool   // with clean hands, before anything that holds acid is out
-	Check     bool   // asks whether it is as it should be
-	Seconds   int    // of waiting, or of stirring at most
-	Low, High chem.Celsius
-	Alarm     chem.Celsius // never hotter; 0 where heat does no harm
-	Jug       bool         // what is weighed here goes to the acid before the rest does
-	Join      bool         // what is added to mend comes just before this
+	ID      string       `json:"id"`
+	Kind    Kind         `json:"kind" enum:"weigh,count,do,heat,wait,test,left"`
+	Line    Step         `json:"-"` // what is weighed or counted
+	Gear    []Gear       `json:"gear,omitempty" doc:"To be put on before."`
+	Clean   bool         `json:"clean,omitempty" doc:"With clean hands, before anything that holds acid is out."`
+	Check   bool         `json:"check,omitempty" doc:"Asks whether it is as it should be."`
+	Seconds int          `json:"seconds,omitempty" doc:"Of waiting, or of stirring at most."`
+	Low     chem.Celsius `json:"low_c,omitempty"`
+	High    chem.Celsius `json:"high_c,omitempty"`
+	Alarm   chem.Celsius `json:"alarm_c,omitempty" doc:"Never hotter; left out where heat does no harm."`
+	Jug     bool         `json:"-"` // what is weighed here goes to the acid before the rest does
+	Join    bool         `json:"-"` // what is added to mend comes just before this
 }
 
 // Order is one protocol's order of work.

@@ -103,10 +103,10 @@ type Seen struct{ Each, Off chem.Grams }
 
 // Learnt is what pieces of one kind take up, from several pots.
 type Learnt struct {
-	Each   chem.Grams // the mean
-	Spread chem.Grams // the standard deviation from pot to pot; 0 of a single one
-	Off    chem.Grams // ± at 95 % of what the next pot's pieces take up
-	Pots   int
+	Each   chem.Grams `json:"each_g" doc:"The mean."`
+	Spread chem.Grams `json:"-"` // the standard deviation from pot to pot; 0 of a single one
+	Off    chem.Grams `json:"off_g" doc:"± at 95 % of what the pieces of the next pot take up."`
+	Pots   int        `json:"pots"`
 }
 
 // Learn takes the mean of what was seen; nothing of nothing. The ± is that of the
