@@ -6,6 +6,7 @@ import (
 	"log/slog"
 	"net/http"
 	"reflect"
+	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -92,12 +93,28 @@ func config() huma.Config {
 	c.SchemasPath = ""
 	c.DocsPath = ""
 	c.CreateHooks = nil
+	c.Components = &huma.Components{Schemas: huma.NewMapRegistry("#/components/schemas/", schemaName)}
 	// What counts in quarters is told as a part of one.
 	c.Components.Schemas.RegisterTypeAlias(reflect.TypeFor[hive.Seam](), reflect.TypeFor[float64]())
 	c.Components.SecuritySchemes = map[string]*huma.SecurityScheme{
 		session: {Type: "apiKey", In: "cookie", Name: "keeler", Description: "Given by POST /api/session."},
 	}
 	return c
+}
+
+// schemaName sets the name of the method before what several have, such as a size; the
+// dribble's go without.
+func schemaName(t reflect.Type, hint string) string {
+	name := huma.DefaultSchemaNamer(t, hint)
+	if t.Kind() == reflect.Pointer {
+		t = t.Elem()
+	}
+	for path, before := range map[string]string{"keeler/core/method/strip": "Strip", "keeler/core/method/pad": "Pad"} {
+		if t.PkgPath() == path {
+			return before + strings.TrimPrefix(name, before)
+		}
+	}
+	return name
 }
 
 // Document is the OpenAPI document as JSON.

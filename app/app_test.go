@@ -9,6 +9,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/store"
 	"keeler/store/mariadbd"
@@ -152,7 +153,7 @@ func TestPotsParent(t *testing.T) {
 		r := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
 		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}
 		if parent != "" {
-			r.Carried, in.Parent = &wire.StripCarried{Grams: 100, OADPercent: carried}, &parent
+			r.Carried, in.Parent = &wire.StripCarried{Mass: 100, OAD: chem.Share(carried / 100)}, &parent
 		}
 		return in
 	}

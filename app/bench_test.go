@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/store"
 	"keeler/wire"
@@ -226,7 +227,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	}
 
 	next := pot
-	next.Carried = &wire.StripCarried{Grams: 25, OADPercent: rest.Strength.Value, WaterPercent: 0.33}
+	next.Carried = &wire.StripCarried{Mass: 25, OAD: chem.Share(rest.Strength.Value / 100), Water: 0.0033}
 	parent := rest.ID
 	s = standAt(t, d, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
 	s.all()
@@ -253,7 +254,7 @@ func wireMass(parts []wire.Component) float64 { return float64(wire.Mixture(part
 // batch that is thrown away stays in the book with what was done to it.
 func TestFormicDiscarded(t *testing.T) {
 	pad := wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{Protocol: "sponge-above"},
+		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"},
 		Size: wire.PadSize{By: "visit"}, Mean: &wire.PadMean{Colonies: 5, Combs: 10},
 	}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pads", Recipe: wire.Recipe{Pad: &pad}}, wire.BeginBench{VesselML: 250})

@@ -157,7 +157,7 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 	d, _, hives := ready(t, 5)
 	copied := wire.LabelCard{ID: uuid.NewString(), Name: "Two acids", Method: "dribble", Content: wire.CardContent{
 		Content: card.Content{MinC: 0, MaxC: 15, Supers: "off", Withdrawal: 14},
-		Dribble: &wire.Card{Actives: []wire.Active{{Name: "oxalic", GPerL: 39, Basis: "dihydrate"}, {Name: "formic", GPerL: 5}}, Rows: []wire.CardRow{{DoseML: 12}}},
+		Dribble: &wire.Card{Actives: []wire.Active{{Acid: "oxalic", Strength: 39, Basis: "dihydrate"}, {Acid: "formic", Strength: 5}}, Rows: []wire.CardRow{{Volume: 12}}},
 	}}
 	if _, err := d.AddCard(t.Context(), copied); err != nil {
 		t.Fatal(err)

@@ -29,7 +29,7 @@ func past() []kept { return append(lastWinter(), thisYear()...) }
 
 func lastWinter() []kept {
 	saltmarsh := wire.DribbleRequest{
-		Hold:       wire.Hold{Kind: "crystals", OADPercent: 100},
+		Hold:       wire.Hold{Kind: "crystals", Share: 1},
 		Strength:   wire.Aim{By: "protocol", Protocol: "label-litre"},
 		Size:       wire.Size{By: "seams"},
 		Mean:       &wire.Mean{Seams: 88, Colonies: 10},
@@ -70,12 +70,12 @@ func thisYear() []kept {
 	}
 	second := wire.StripRequest{
 		Recipe: recipe, StaysML: 120, Size: wire.StripSize{By: "count", Colonies: 8, Each: 3},
-		Carried: &wire.StripCarried{Grams: 150, OADPercent: 34.6, WaterPercent: 0.33},
+		Carried: &wire.StripCarried{Mass: 150, OAD: 0.346, Water: 0.0033},
 		Jig:     wire.StripJig{Slots: 6, Most: 8}, BalanceG: 0.1, BalanceCapacityG: 500,
 	}
 	august := wire.PadRequest{
 		Hold: wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000}, WorkingPercent: 60,
-		Amount: wire.PadAmount{Protocol: "sponge-above"}, Size: wire.PadSize{By: "visit"},
+		Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "visit"},
 		Mean: &wire.PadMean{Colonies: 8, Combs: 10}, BalanceG: 0.1,
 	}
 	return []kept{

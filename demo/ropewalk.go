@@ -26,12 +26,12 @@ func drafts() *wire.Recipe {
 	}
 	return &wire.Recipe{
 		Dribble: &wire.DribbleRequest{
-			Hold:       wire.Hold{Kind: "crystals", Grams: 64, OADPercent: 100},
+			Hold:       wire.Hold{Kind: "crystals", Grams: 64, Share: 1},
 			Strength:   wire.Aim{By: "protocol", Protocol: "label-litre"},
 			Size:       wire.Size{By: "seams"},
 			Applicator: &wire.Applicator{Device: "syringe", SizeML: 60},
 			BalanceG:   0.1,
-			Prices:     wire.Prices{Hold: 38, SugarKg: 1.4},
+			Prices:     wire.Prices{Hold: 38, Sugar: 1.4},
 			Colonies:   colonies,
 		},
 		Strip: &wire.StripRequest{
@@ -47,7 +47,7 @@ func drafts() *wire.Recipe {
 		Pad: &wire.PadRequest{
 			Hold:           wire.PadHold{Kind: "acid", Percent: 85, VolumeML: 1000},
 			WorkingPercent: 60,
-			Amount:         wire.PadAmount{Protocol: "sponge-above"},
+			Amount:         wire.PadRule{Protocol: "sponge-above"},
 			Size:           wire.PadSize{By: "visit"},
 			BottleML:       1000,
 			BalanceG:       0.1,

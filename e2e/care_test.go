@@ -246,7 +246,7 @@ func TestLabelHoldsItsText(t *testing.T) {
 			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
 		}},
 		"acid": {Pad: &wire.PadRequest{
-			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadAmount{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
+			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
 		}},
 	} {
 		id := uuid.NewString()

@@ -20,17 +20,17 @@ func recipes() map[string]Recipe {
 	label := Aim{By: "protocol", Protocol: "label-litre"}
 	return map[string]Recipe{
 		"crystals":        dribble(Hold{Kind: "crystals"}, label),
-		"packet":          dribble(Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, label),
-		"tablets":         dribble(Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, label),
-		"ready mix":       dribble(Hold{Kind: "ready_mix", Stock: &Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 0}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
+		"packet":          dribble(Hold{Kind: "packet", Grams: 35, Share: 0.89, Count: 1}, label),
+		"tablets":         dribble(Hold{Kind: "tablets", Grams: 1, Share: 1}, label),
+		"ready mix":       dribble(Hold{Kind: "ready_mix", Stock: Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate"}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
 		"strips":          {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
 		"anhydrous syrup": dribble(Hold{Kind: "crystals", Basis: "anhydrous"}, label),
 		"anhydrous strips": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, AcidBasis: "anhydrous", UptakeG: 20, StaysML: 60,
 			Size: StripSize{By: "strips", Strips: 12}}},
 		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
 		"carried": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
-			Carried: &StripCarried{Grams: 80, OADPercent: 34.6, WaterPercent: 0.33}}},
-		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadAmount{Protocol: "sponge-above"},
+			Carried: &StripCarried{Mass: 80, OAD: 0.346, Water: 0.0033}}},
+		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadRule{Protocol: "sponge-above"},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
 	}
 }
@@ -114,10 +114,10 @@ func TestMixedAsWanted(t *testing.T) {
 
 // What is bought ready is counted or warmed; nothing is mixed, and none is weighed.
 func TestProductsAtTheBench(t *testing.T) {
-	label := &Card{Name: "By its label", Actives: []Active{{Name: "oxalic", GPerL: 44, Basis: "dihydrate"}}, Rows: []CardRow{{DoseML: 50}}}
+	label := &Card{Name: "By its label", Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}}}
 	for name, recipe := range map[string]Recipe{
 		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", VolumeML: 300}}},
-		"pads": {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", FormicG: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
+		"pads": {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", Pure: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
 	} {
 		m, err := recipe.Mixing("")

@@ -25,9 +25,9 @@ type CardContent struct {
 
 	Dribble *Card        `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
 	Rule    *Rule        `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
-	Strip   *StripNumber `json:"strip,omitempty" doc:"For strips: how many to how many frames of bees, a box or a colony."`
+	Strip   *StripRule `json:"strip,omitempty" doc:"For strips: how many to how many frames of bees, a box or a colony."`
 	Pad     *PadCard     `json:"pad,omitempty" doc:"For ready pads."`
-	Amount  *PadAmount   `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
+	Amount  *PadRule     `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
 }
 
 // LabelCards are all of an operation, and blank ones to begin with.
@@ -46,7 +46,7 @@ func (c LabelCard) CoreConditions() (fit.Conditions, error) {
 func (k CardContent) course() card.Course {
 	switch {
 	case k.Pad != nil:
-		return card.Course{Visits: k.Pad.Visits, Apart: k.Pad.DaysApart}
+		return card.Course{Visits: k.Pad.Visits, Apart: k.Pad.Apart}
 	case k.Amount != nil:
 		return card.Course{Visits: k.Amount.Visits}
 	case k.Dribble != nil:
@@ -120,11 +120,11 @@ func BlankCards() []LabelCard {
 		k.Content = card.Begin(m)
 		return LabelCard{Name: name, Method: string(m), Content: k}
 	}
-	acid := blank("Formic acid", method.Pad, CardContent{Amount: &PadAmount{Per: "comb", ML: 2, From: "above", Visits: 4}})
+	acid := blank("Formic acid", method.Pad, CardContent{Amount: &PadRule{Per: "comb", ML: 2, From: "above", Visits: 4}})
 	acid.Content.Repeats, acid.Content.DaysApart, acid.Content.DaysInLow, acid.Content.DaysInHigh = 3, 5, 0, 0
 	return []LabelCard{
 		blank("Ready solution", method.Dribble, CardContent{Rule: &Rule{}}),
-		blank("Strips", method.Strip, CardContent{Strip: &StripNumber{By: "bees"}}),
+		blank("Strips", method.Strip, CardContent{Strip: &StripRule{By: "bees"}}),
 		blank("Ready pads", method.Pad, CardContent{Pad: &PadCard{Per: "colony", Each: 2, From: "above", Visits: 1}}),
 		acid,
 	}

@@ -45,19 +45,19 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 
 // Packet says how far packets in hand go.
 func Packet(r PacketRequest) (PacketAnswer, error) {
-	if r.Hold.Kind != string(dribble.Packet) {
+	if r.Hold.Kind != dribble.Packet {
 		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
 	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(dribble.SizeHand)}})
 	return PacketAnswer{
-		OADG: round(r.Hold.Grams * r.Hold.Count * r.Hold.OADPercent / 100), Volume: p.Volume,
+		OADG: round(float64(r.Hold.Grams) * r.Hold.Count * float64(r.Hold.Share)), Volume: p.Volume,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
 	}, err
 }
 
 // Tablets rounds to whole tablets and says what strength they really give.
 func Tablets(r TabletsRequest) (TabletsAnswer, error) {
-	if r.Hold.Kind != string(dribble.Tablets) {
+	if r.Hold.Kind != dribble.Tablets {
 		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
 	size := Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML}
@@ -73,7 +73,7 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 // Thinning lets a bought solution down.
 func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 	p, err := PlanDribble(DribbleRequest{
-		Hold:           Hold{Kind: string(dribble.ReadyMix), Stock: &r.Stock},
+		Hold:           Hold{Kind: dribble.ReadyMix, Stock: r.Stock},
 		Strength:       r.Strength,
 		SugarPercentWW: &r.SugarPercentWW,
 		Size:           Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML},
@@ -105,7 +105,7 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 // Convert gives a strength in every form.
 func Convert(r StrengthRequest) (Strength, error) {
 	p, err := PlanDribble(DribbleRequest{
-		Hold: Hold{Kind: string(dribble.Crystals)}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
+		Hold: Hold{Kind: dribble.Crystals}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
 		Size: Size{By: string(dribble.SizeVolume), VolumeML: 1000},
 	})
 	return p.Strength, err

@@ -33,13 +33,13 @@ func (r *DribbleRequest) bare() Recipe {
 // beginDribble is a syrup to begin with: the shipped defaults, or what a card says.
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{
-		Hold: Hold{Kind: string(dribble.Crystals), OADPercent: 100}, Strength: Aim{By: string(dribble.ByProtocol), Protocol: dribble.DefaultProtocol},
+		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Strength: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
 		Size: Size{By: string(dribble.SizeSeams)}, Applicator: &Applicator{Device: string(dribble.Syringe), SizeML: float64(dribble.UsualSyringe)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
 	}
 	if k.Dribble != nil {
 		label := *k.Dribble
 		label.Name = name
-		r.Hold, r.Strength = Hold{Kind: string(dribble.ReadyToUse), Card: &label}, Aim{}
+		r.Hold, r.Strength = Hold{Kind: dribble.ReadyToUse, Card: &label}, Aim{}
 	}
 	if k.Rule != nil {
 		r.Rule = *k.Rule

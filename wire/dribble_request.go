@@ -1,56 +1,18 @@
 package wire
 
-// Hold is what the keeper has.
-type Hold struct {
-	Kind       string  `json:"kind" enum:"crystals,packet,tablets,ready_mix,ready_to_use" doc:"What is held: oxalic acid dihydrate (OAD) crystals, packets of powder, tablets, a bought solution to be thinned, or a product given as it is."`
-	Grams      float64 `json:"grams,omitempty" doc:"g. Crystals: in hand, 0.5 to 25000, may be left out unless sized by in_hand. Packet: powder in one packet, 1 to 5000. Tablets: one tablet, 0.1 to 50."`
-	OADPercent float64 `json:"oad_percent,omitempty" doc:"Share of acid in the powder or tablet, 1 to 100 %; required for packets and tablets, 100 for crystals when left out. Filler counts as sugar. A share of about 71.4 is asked about, see sure."`
-	Basis      string  `json:"basis,omitempty" doc:"Of the powder or tablet: anhydrous where its acid has no crystal water; dihydrate, which is what is sold, when left out."`
-	Sure       bool    `json:"sure,omitempty" doc:"Yes, oad_percent is a purity, and not the dihydrate counted anhydrous."`
-	Count      float64 `json:"count,omitempty" doc:"Packets (0.05 to 1000) or whole tablets (1 to 10000) in hand; may be left out unless sized by in_hand."`
-	MadeUpToML float64 `json:"made_up_to_ml,omitempty" doc:"Finished volume that one packet's label makes of it, mL, 10 to 100000."`
-	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Bought solution or product in hand, mL, 10 to 100000."`
-	Stock      *Stock  `json:"stock,omitempty" doc:"The label of a bought solution; required for ready_mix."`
-	Card       *Card   `json:"card,omitempty" doc:"What the keeper copied from the label of a ready-to-use product; required for ready_to_use."`
-}
+import "keeler/core/method/dribble"
 
-// Stock is the label of a bought solution.
-type Stock struct {
-	Value          float64 `json:"value" doc:"Strength as quoted, in form and on basis; at least 5 g OAD per litre, at most what dissolves at 30 °C."`
-	Form           string  `json:"form" enum:"g_per_l,percent_wv,percent_ww" doc:"g per litre, g per 100 mL, or g per 100 g."`
-	Basis          string  `json:"basis,omitempty" doc:"dihydrate or anhydrous. Never guessed: the two differ by a factor of 1.4."`
-	SugarPercentWW float64 `json:"sugar_percent_ww,omitempty" doc:"Sugar in the whole weight, 0 to 65 %."`
-}
-
-// Card is the label of a ready-to-use product.
-type Card struct {
-	Name    string    `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls it."`
-	Actives []Active  `json:"actives,omitempty" maxItems:"4" doc:"The acids in it, as labelled."`
-	Rows    []CardRow `json:"rows" maxItems:"12" doc:"The label's table: up to so many bees, so many mL; may be empty where rule.by_label doses by the seam."`
-	Repeats int       `json:"repeats,omitempty" doc:"Further doses that the label asks for when there is brood, 0 to 10."`
-}
-
-// Active is one acid in a product.
-type Active struct {
-	Name  string  `json:"name" enum:"oxalic,formic,other" doc:"Which acid."`
-	GPerL float64 `json:"g_per_l" doc:"As labelled, g per litre, 0.1 to 700."`
-	Basis string  `json:"basis,omitempty" doc:"For oxalic: dihydrate or anhydrous."`
-}
-
-// CardRow is one row of a label's table.
-type CardRow struct {
-	UpToBees int     `json:"up_to_bees,omitempty" doc:"Colonies up to this many bees, 100 to 200000, rising; left out in the last row: any larger colony."`
-	DoseML   float64 `json:"dose_ml" doc:"mL for such a colony, 1 to 250."`
-}
-
-// Aim is the wanted strength.
-type Aim struct {
-	By       string  `json:"by" enum:"protocol,value,packet" doc:"By a protocol, by a free value, or as the packet's own label makes it."`
-	Protocol string  `json:"protocol,omitempty" doc:"ID from /api/protocols."`
-	Value    float64 `json:"value,omitempty" doc:"Free strength in form and on basis; at least 5 g OAD per litre, at most what stays dissolved at 20 °C (about 80 g OAD per litre in 1 : 1 syrup)."`
-	Form     string  `json:"form,omitempty" doc:"g_per_l, percent_wv, percent_ww, mg_per_seam (in a full seam) or g_per_colony (at the cap)."`
-	Basis    string  `json:"basis,omitempty" doc:"dihydrate or anhydrous; never guessed."`
-}
+// What core takes as it is.
+type (
+	Hold    = dribble.Hold
+	Stock   = dribble.Stock
+	Card    = dribble.Card
+	Active  = dribble.Active
+	CardRow = dribble.CardRow
+	Aim     = dribble.Aim
+	Mean    = dribble.Mean
+	Prices  = dribble.Prices
+)
 
 // Size settles how much is made.
 type Size struct {
@@ -58,12 +20,6 @@ type Size struct {
 	VolumeML       float64  `json:"volume_ml,omitempty" doc:"Finished volume at 20 °C, mL, 10 to 100000."`
 	Colonies       int      `json:"colonies,omitempty" doc:"Colonies at the cap, 1 to 1000."`
 	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top of the doses when sized by seams, 0 to 100 %; 10 when left out."`
-}
-
-// Mean is a count over many colonies.
-type Mean struct {
-	Seams    float64 `json:"seams" doc:"Full seams in all, from 0.25."`
-	Colonies int     `json:"colonies" doc:"In so many colonies, 1 to 1000."`
 }
 
 // Rule is how much a colony gets.
@@ -82,12 +38,6 @@ type Applicator struct {
 	SizeML float64  `json:"size_ml,omitempty" doc:"A syringe's size, 1 to 100 mL."`
 	UnitML float64  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to 5), squeeze (0.5 to 10) or shot (0.5 to 5; 5 when left out), or second of spraying (0.2 to 10, required)."`
 	DeadML *float64 `json:"dead_ml,omitempty" doc:"Stays in the applicator and the jar, 0 to 500 mL; 10 when left out."`
-}
-
-// Prices are in any one currency.
-type Prices struct {
-	Hold    float64 `json:"hold,omitempty" doc:"For a kilogram of crystals, one packet, one tablet, or a litre of solution."`
-	SugarKg float64 `json:"sugar_kg,omitempty" doc:"For a kilogram of sugar."`
 }
 
 // DribbleRequest is all that a plan depends on.

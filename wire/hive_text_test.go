@@ -42,7 +42,7 @@ func TestBlankCards(t *testing.T) {
 			t.Errorf("%s says what is in it", kind)
 		}
 		if c.Content.Pad != nil {
-			c.Content.Pad.FormicG = 10 // the label says
+			c.Content.Pad.Pure = 10 // the label says
 		}
 		if err := c.Check(); err != nil {
 			t.Errorf("%s: %v", kind, err)

@@ -47,18 +47,18 @@ func TestRecipeOfCard(t *testing.T) {
 		}
 		return w.Answer
 	}
-	table := card("dribble", CardContent{Dribble: &Card{Rows: []CardRow{{UpToBees: 15_000, DoseML: 20}, {DoseML: 40}}}})
+	table := card("dribble", CardContent{Dribble: &Card{Rows: []CardRow{{UpTo: 15_000, Volume: 20}, {Volume: 40}}}})
 	if got := table.Dribble.Given; got != 20 { // 6 × 2,200 bees are 13,200
 		t.Errorf("by the table: %v mL", got)
 	}
 	each := 2
-	if got := card("strip", CardContent{Strip: &StripNumber{By: "box", Each: each}}).Strip.Strips; got != 2 {
+	if got := card("strip", CardContent{Strip: &StripRule{By: "box", Each: each}}).Strip.Strips; got != 2 {
 		t.Errorf("%d strips", got)
 	}
-	if got := card("pad", CardContent{Pad: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
+	if got := card("pad", CardContent{Pad: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
 		t.Errorf("%d pads", got)
 	}
-	if got := card("pad", CardContent{Amount: &PadAmount{Per: "comb", ML: 3, From: "below"}}).Pad.Visit; got != 30 {
+	if got := card("pad", CardContent{Amount: &PadRule{Per: "comb", ML: 3, From: "below"}}).Pad.Visit; got != 30 {
 		t.Errorf("%v mL", got)
 	}
 }
@@ -66,7 +66,7 @@ func TestRecipeOfCard(t *testing.T) {
 // What is wrong on a card is told at its place on the card.
 func TestCardFaults(t *testing.T) {
 	good := func() LabelCard {
-		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{Content: card.Content{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56}, Strip: &StripNumber{By: "box", Each: 2}}}
+		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{Content: card.Content{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56}, Strip: &StripRule{By: "box", Each: 2}}}
 	}
 	c := good()
 	if err := c.Check(); err != nil {
@@ -85,12 +85,12 @@ func TestCardFaults(t *testing.T) {
 		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = 366 },
 		"content.strip.each":              func(c *LabelCard) { c.Content.Strip.Each = 41 },
 		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = "dribble", &Rule{FullSeamML: &eleven} },
-		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = "dribble", &Card{Rows: []CardRow{{DoseML: 501}}} },
+		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = "dribble", &Card{Rows: []CardRow{{Volume: 501}}} },
 		"content.pad.formic_g": func(c *LabelCard) {
 			c.Method, c.Content.Pad = "pad", &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
 		},
 		"content.amount.ml": func(c *LabelCard) {
-			c.Method, c.Content.Amount = "pad", &PadAmount{Per: "comb", ML: 501, From: "above"}
+			c.Method, c.Content.Amount = "pad", &PadRule{Per: "comb", ML: 501, From: "above"}
 		},
 	} {
 		c := good()

@@ -14,8 +14,8 @@ func TestEveryFigureMatters(t *testing.T) {
 	pot := func() *StripRequest {
 		return &StripRequest{
 			Recipe: StripRecipe{OADG: 500, GlycerolML: 750}, GlycerolPercent: 95, WarmToC: 68, Carrier: "strip",
-			Number: &StripNumber{By: "bees", Frames: 2.5}, UptakeG: 20, StaysML: 100, Size: StripSize{By: "colonies"},
-			Colonies: []StripColony{{Colony: hive}}, Carried: &StripCarried{Grams: 50, OADPercent: 30, WaterPercent: 1},
+			Number: &StripRule{By: "bees", Frames: 2.5}, UptakeG: 20, StaysML: 100, Size: StripSize{By: "colonies"},
+			Colonies: []StripColony{{Colony: hive}}, Carried: &StripCarried{Mass: 50, OAD: 0.3, Water: 0.01},
 			Jig: StripJig{Slots: 3, Most: 4}, BalanceG: 0.1, BalanceCapacityG: 200,
 			Prices: StripPrices{AcidKg: 10, GlycerolL: 5, Strip: 0.1},
 		}
@@ -32,7 +32,7 @@ func TestEveryFigureMatters(t *testing.T) {
 		"between_boxes":       func(r *StripRequest) { r.Carrier, r.BetweenBoxes = "sponge", true },
 		"number.frames":       func(r *StripRequest) { r.Number.Frames = 5 },
 		"number.most_per_box": func(r *StripRequest) { r.Number.MostPerBox = &most },
-		"number.each":         func(r *StripRequest) { r.Number = &StripNumber{By: "colony", Each: 1} },
+		"number.each":         func(r *StripRequest) { r.Number = &StripRule{By: "colony", Each: 1} },
 		"uptake_g":            func(r *StripRequest) { r.UptakeG = 21 },
 		"stays_ml":            func(r *StripRequest) { r.StaysML = 90 },
 		"size":                func(r *StripRequest) { r.Size = StripSize{By: "times", Times: 0.2} },
@@ -41,9 +41,9 @@ func TestEveryFigureMatters(t *testing.T) {
 			r.Colonies[0].Boxes = []Box{{Kind: "deep", Frames: 10, Seams: double.Seams, Brood: []bool{false, false, true}}, double}
 		},
 		"colonies.boxes.seams":  func(r *StripRequest) { r.Colonies[0].Boxes = []Box{double} },
-		"carried.grams":         func(r *StripRequest) { r.Carried.Grams = 60 },
-		"carried.oad_percent":   func(r *StripRequest) { r.Carried.OADPercent = 31 },
-		"carried.water_percent": func(r *StripRequest) { r.Carried.WaterPercent = 2 },
+		"carried.grams":         func(r *StripRequest) { r.Carried.Mass = 60 },
+		"carried.oad_percent":   func(r *StripRequest) { r.Carried.OAD = 0.31 },
+		"carried.water_percent": func(r *StripRequest) { r.Carried.Water = 0.02 },
 		"headroom_percent":      func(r *StripRequest) { r.HeadroomPercent = &headroom },
 		"jig.slots":             func(r *StripRequest) { r.Jig.Slots = 2 },
 		"jig.most":              func(r *StripRequest) { r.Jig.Most = 1 },
@@ -60,9 +60,9 @@ func TestEveryFigureMatters(t *testing.T) {
 		reserve := 10.0
 		return &PadRequest{
 			Hold: PadHold{Kind: "acid", Percent: 85, VolumeML: 20}, WorkingPercent: 60,
-			Amount: PadAmount{Per: "box", ML: 20, AtPercent: 62, From: "above", NucML: 7, CapML: 100, Visits: 3, DaysApart: 5},
+			Amount: PadRule{Per: "box", ML: 20, AtPercent: 62, From: "above", NucML: 7, CapML: 100, Visits: 3, DaysApart: 5},
 			Size:   PadSize{By: "visit", ReservePercent: &reserve}, Colonies: []Colony{hive, {Name: "N", Nuc: true, Boxes: []Box{double}}},
-			Sheet: &PadSheet{TakesML: 10, WidthCM: 10, LengthCM: 20}, BottleML: 500, BalanceG: 0.1, BalanceCapacityG: 1000,
+			Sheet: &PadSheet{Takes: 10, Width: 10, Length: 20}, BottleML: 500, BalanceG: 0.1, BalanceCapacityG: 1000,
 			Prices: PadPrices{Stock: 12},
 		}
 	}
@@ -74,7 +74,7 @@ func TestEveryFigureMatters(t *testing.T) {
 		"hold.reading.temp_off": func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.1894, TempC: &warm, TempOffC: &surer} },
 		"hold.volume_ml":        func(r *PadRequest) { r.Hold.VolumeML = 15 },
 		"hold.kind": func(r *PadRequest) {
-			r.Hold = PadHold{Kind: "ready_pads", Card: &PadCard{FormicG: 68, Per: "box", Each: 1, From: "above", Visits: 2}}
+			r.Hold = PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "box", Each: 1, From: "above", Visits: 2}}
 		},
 		"working_percent":      func(r *PadRequest) { r.WorkingPercent = 61 },
 		"amount.per":           func(r *PadRequest) { r.Amount.Per = "colony" },
@@ -85,13 +85,13 @@ func TestEveryFigureMatters(t *testing.T) {
 		"amount.cap_ml":        func(r *PadRequest) { r.Amount.CapML = 30 },
 		"amount.visits":        func(r *PadRequest) { r.Amount.Visits = 4 },
 		"amount.days_apart":    func(r *PadRequest) { r.Amount.DaysApart = 6 },
-		"amount.protocol":      func(r *PadRequest) { r.Amount = PadAmount{Protocol: "floor-sheet"} },
+		"amount.protocol":      func(r *PadRequest) { r.Amount = PadRule{Protocol: "floor-sheet"} },
 		"size.by":              func(r *PadRequest) { r.Size.By = "course" },
 		"size.reserve_percent": func(r *PadRequest) { r.Size.ReservePercent = &reserve },
 		"colonies.nuc":         func(r *PadRequest) { r.Colonies[1].Nuc = false },
-		"sheet.takes_ml":       func(r *PadRequest) { r.Sheet.TakesML = 9 },
-		"sheet.width_cm":       func(r *PadRequest) { r.Sheet.WidthCM = 11 },
-		"sheet.length_cm":      func(r *PadRequest) { r.Sheet.LengthCM = 21 },
+		"sheet.takes_ml":       func(r *PadRequest) { r.Sheet.Takes = 9 },
+		"sheet.width_cm":       func(r *PadRequest) { r.Sheet.Width = 11 },
+		"sheet.length_cm":      func(r *PadRequest) { r.Sheet.Length = 21 },
 		"bottle_ml":            func(r *PadRequest) { r.BottleML = 100 },
 		"balance_g":            func(r *PadRequest) { r.BalanceG = 1 },
 		"balance_capacity_g":   func(r *PadRequest) { r.BalanceCapacityG = 20 },

@@ -7,11 +7,11 @@ func TestNarrowCalculations(t *testing.T) {
 	protocol := Aim{By: "protocol", Protocol: "label-litre"}
 
 	// 35 g at 89 % are 31.15 g OAD; at 35.046 g/L that is 888.8 mL, 17 colonies.
-	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, OADPercent: 89, Count: 1}, Strength: protocol})
+	packet, err := Packet(PacketRequest{Hold: Hold{Kind: "packet", Grams: 35, Share: 0.89, Count: 1}, Strength: protocol})
 	if err != nil || packet.OADG != 31.15 || packet.AtCap != 17 || packet.Volume < 888.7 || packet.Volume > 888.9 {
 		t.Errorf("packet: %+v %v", packet, err)
 	}
-	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, OADPercent: 100}, Strength: protocol, VolumeML: 500})
+	tablets, err := Tablets(TabletsRequest{Hold: Hold{Kind: "tablets", Grams: 1, Share: 1}, Strength: protocol, VolumeML: 500})
 	if err != nil || tablets.Tablets != 18 || tablets.Strength.GPerL != 36 {
 		t.Errorf("tablets: %+v %v", tablets, err)
 	}

@@ -55,7 +55,7 @@ func PlanPad(r PadRequest) (PadAnswer, error) {
 func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 	a, err := PlanPad(PadRequest{
 		Hold: r.Hold, WorkingPercent: r.WorkingPercent, Size: r.Size, BalanceG: r.BalanceG,
-		Amount: PadAmount{Protocol: pad.DefaultProtocol},
+		Amount: PadRule{Protocol: pad.DefaultProtocol},
 	})
 	if err != nil {
 		return PadDilutionAnswer{}, err

@@ -34,14 +34,14 @@ func (r *PadRequest) bare() Recipe {
 func beginPad(colonies []Colony, name string, k CardContent) Recipe {
 	weakest := 100 * float64(pad.WeakestWorking)
 	r := PadRequest{
-		Hold: PadHold{Kind: string(pad.Acid), Percent: weakest}, WorkingPercent: weakest, Amount: PadAmount{Protocol: pad.DefaultProtocol},
+		Hold: PadHold{Kind: string(pad.Acid), Percent: weakest}, WorkingPercent: weakest, Amount: PadRule{Protocol: pad.DefaultProtocol},
 		Size: PadSize{By: string(pad.SizeVisit)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
 	}
 	switch {
 	case k.Pad != nil:
 		pads := *k.Pad
 		pads.Name = name
-		r.Hold, r.Amount = PadHold{Kind: string(pad.ReadyPads), Card: &pads}, PadAmount{}
+		r.Hold, r.Amount = PadHold{Kind: string(pad.ReadyPads), Card: &pads}, PadRule{}
 	case k.Amount != nil:
 		r.Amount = *k.Amount
 		r.Amount.ByLabel = true

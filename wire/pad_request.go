@@ -1,6 +1,8 @@
 package wire
 
 import (
+	"cmp"
+
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method/pad"
@@ -14,17 +16,13 @@ type PadReading struct {
 	TempOffC  *float64 `json:"temp_off_c,omitempty" doc:"How far off the temperature can be, 0 to 10 °C; 1 when left out."`
 }
 
-// PadCard is the label of ready pads.
-type PadCard struct {
-	Name      string  `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls them."`
-	FormicG   float64 `json:"formic_g" doc:"Formic acid in one pad, 1 to 200 g."`
-	Per       string  `json:"per" enum:"colony,box" doc:"What the number goes by."`
-	Each      int     `json:"each" doc:"Pads together for it at a visit, 1 to 10, and at most 500 g of pure acid."`
-	NucEach   int     `json:"nuc_each,omitempty" doc:"Pads for a nuc, 0 to 10; 0 when the label says nothing of nucs."`
-	From      string  `json:"from" enum:"above,below"`
-	Visits    int     `json:"visits" doc:"1 to 15."`
-	DaysApart int     `json:"days_apart,omitempty" doc:"0 to 30."`
-}
+// What core takes as it is.
+type (
+	PadCard   = pad.Card
+	PadMean   = pad.Mean
+	PadSheet  = pad.Sheet
+	PadPrices = pad.Prices
+)
 
 // PadHold is what the keeper has.
 type PadHold struct {
@@ -36,8 +34,8 @@ type PadHold struct {
 	Count    int         `json:"count,omitempty" doc:"Ready pads in hand, 0 to 10000."`
 }
 
-// PadAmount is how much a colony gets and how often: a protocol's, or the keeper's own.
-type PadAmount struct {
+// PadRule is how much a colony gets and how often: a protocol's, or the keeper's own.
+type PadRule struct {
 	Protocol  string  `json:"protocol,omitempty" doc:"ID from /api/pad/protocols; or give per, ml and from."`
 	Per       string  `json:"per,omitempty" doc:"Own: comb, box or colony."`
 	ML        float64 `json:"ml,omitempty" doc:"Own: mL for it, from 0.1; as much as brings no box over 100 g of pure acid at a visit."`
@@ -59,30 +57,11 @@ type PadSize struct {
 	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top for a visit or course, 0 to 100 %; 5 when left out."`
 }
 
-// PadMean is many colonies alike.
-type PadMean struct {
-	Colonies int `json:"colonies" doc:"1 to 1000."`
-	Combs    int `json:"combs" doc:"Combs in each, 1 to 20 a box."`
-	Boxes    int `json:"boxes,omitempty" doc:"Boxes of each, 1 to 6; 1 when left out."`
-}
-
-// PadSheet is a cloth or sponge, and what one takes up.
-type PadSheet struct {
-	TakesML  float64 `json:"takes_ml" doc:"Measured with water, mL, 1 to 1000."`
-	WidthCM  float64 `json:"width_cm" doc:"cm, 1 to 200."`
-	LengthCM float64 `json:"length_cm" doc:"cm, 1 to 200."`
-}
-
-// PadPrices are in any one currency.
-type PadPrices struct {
-	Stock float64 `json:"stock,omitempty" doc:"For a litre of stock, or one ready pad, 0 to 1000000."`
-}
-
 // PadRequest is all that a plan with formic acid depends on.
 type PadRequest struct {
 	Hold             PadHold   `json:"hold"`
 	WorkingPercent   float64   `json:"working_percent,omitempty" doc:"Strength to be used by weight, 5 to 100 % and never above the stock's; 60 when left out."`
-	Amount           PadAmount `json:"amount,omitempty" doc:"Not needed for ready pads."`
+	Amount           PadRule   `json:"amount,omitempty" doc:"Not needed for ready pads."`
 	Size             PadSize   `json:"size,omitempty"`
 	Colonies         []Colony  `json:"colonies,omitempty" doc:"Up to 1000; seams do not matter."`
 	Mean             *PadMean  `json:"mean,omitempty" doc:"Used when there are no colonies."`
@@ -111,7 +90,7 @@ func (r PadRequest) core() (pad.Request, error) {
 	out := pad.Request{
 		Hold: pad.Hold{
 			Kind: pad.HoldKind(r.Hold.Kind), Label: chem.Share(r.Hold.Percent / 100),
-			Volume: chem.Millilitres(r.Hold.VolumeML), Count: r.Hold.Count,
+			Volume: chem.Millilitres(r.Hold.VolumeML), Card: r.Hold.Card, Count: r.Hold.Count,
 		},
 		Working:  chem.Share(r.WorkingPercent / 100),
 		Protocol: r.Amount.Protocol, Visits: r.Amount.Visits, Apart: r.Amount.DaysApart,
@@ -123,7 +102,7 @@ func (r PadRequest) core() (pad.Request, error) {
 		Colonies: readColonies(r.Colonies, &l),
 		Bottle:   pad.UsualBottle,
 		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
-		Prices:   pad.Prices{StockL: r.Prices.Stock},
+		Prices:   r.Prices,
 	}
 	if r.WorkingPercent == 0 {
 		out.Working = pad.WeakestWorking
@@ -131,12 +110,6 @@ func (r PadRequest) core() (pad.Request, error) {
 	if r.Hold.Reading != nil {
 		reading := r.Hold.Reading.core()
 		out.Hold.Reading = &reading
-	}
-	if c := r.Hold.Card; c != nil {
-		out.Hold.Card = &pad.Card{
-			Name: c.Name, Pure: chem.Grams(c.FormicG), Per: pad.Per(c.Per), Each: c.Each, Nuc: c.NucEach,
-			From: pad.From(c.From), Visits: c.Visits, Apart: c.DaysApart,
-		}
 	}
 	if a := r.Amount; a.Protocol == "" {
 		out.Own = &pad.Rule{
@@ -148,14 +121,13 @@ func (r PadRequest) core() (pad.Request, error) {
 			out.Own.At = out.Working
 		}
 	}
-	if m := r.Mean; m != nil {
-		out.Mean = &pad.Mean{Colonies: m.Colonies, Combs: m.Combs, Boxes: m.Boxes}
-		if m.Boxes == 0 {
-			out.Mean.Boxes = 1
-		}
+	if r.Mean != nil {
+		mean := *r.Mean
+		mean.Boxes = cmp.Or(mean.Boxes, 1)
+		out.Mean = &mean
 	}
-	if s := r.Sheet; s != nil {
-		out.Sheet = pad.Sheet{Takes: chem.Millilitres(s.TakesML), Width: s.WidthCM, Length: s.LengthCM}
+	if r.Sheet != nil {
+		out.Sheet = *r.Sheet
 	}
 	if r.BottleML != 0 {
 		out.Bottle = chem.Millilitres(r.BottleML)

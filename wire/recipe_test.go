@@ -17,15 +17,15 @@ var (
 	}
 	fortyStrips = &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
 	litreOf60   = &PadRequest{
-		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadAmount{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
+		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
 	}
 	sixteenPads = &PadRequest{
-		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{FormicG: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
+		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
 		Mean: &PadMean{Colonies: 8, Combs: 10},
 	}
 	product = &DribbleRequest{
 		Hold: Hold{Kind: "ready_to_use", Card: &Card{
-			Actives: []Active{{Name: "oxalic", GPerL: 44, Basis: "dihydrate"}}, Rows: []CardRow{{DoseML: 50}},
+			Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}},
 		}},
 		Size: Size{By: "volume", VolumeML: 200},
 	}
@@ -106,7 +106,7 @@ func TestCheckParent(t *testing.T) {
 	parent := chem.Mixture{OAD: 500, Glycerol: 940, Water: 5}
 	for percent, ok := range map[float64]bool{34.6: true, 34.69: true, 34.4: false, 50: false} {
 		r := *fortyStrips
-		r.Carried = &StripCarried{Grams: 100, OADPercent: percent}
+		r.Carried = &StripCarried{Mass: 100, OAD: chem.Share(percent / 100)}
 		if err := (Recipe{Strip: &r}).CheckParent(parent); (err == nil) != ok {
 			t.Errorf("%v %%: %v", percent, err)
 		}
@@ -142,7 +142,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 	}
 	for _, s := range PadProtocols() { // each is a plan that can be done, from 60 % as it is
 		plan, err := PlanPad(PadRequest{
-			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadAmount{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
+			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadRule{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
 		})
 		if err != nil || plan.Course.Visits != s.Visits || string(plan.From) != s.From || plan.Dilution.Water != 0 {
 			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)

@@ -33,7 +33,7 @@ func (r *StripRequest) bare() Recipe {
 // beginStrip is a pot to begin with: the shipped defaults, or what a card says.
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
 	r := StripRequest{
-		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: string(strip.SizeColonies)},
+		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: strip.SizeColonies},
 		Number: k.Strip, BalanceG: float64(mixing.UsualDivision),
 	}
 	for _, c := range colonies {

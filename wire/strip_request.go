@@ -15,50 +15,26 @@ type StripRecipe struct {
 	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Own: mL glycerol as bought to that much acid, 1 to 50000."`
 }
 
-// StripNumber is the rule for how many strips a colony gets.
-type StripNumber struct {
+// StripRule is the rule for how many strips a colony gets.
+type StripRule struct {
 	By         string  `json:"by" enum:"bees,box,colony" doc:"One to so many frames of bees (a full seam counts as one), so many a box with bees, or so many a colony."`
 	Each       int     `json:"each,omitempty" doc:"By box or colony, 1 to 40."`
 	Frames     float64 `json:"frames,omitempty" doc:"By bees: frames of bees to one strip, 0.5 to 20; 2.5 when left out."`
 	MostPerBox *int    `json:"most_per_box,omitempty" doc:"By bees: at most so many a box, 0 to 20; 4 when left out, 0 for no limit."`
 }
 
-// StripSize settles how much liquor is made.
-type StripSize struct {
-	By         string  `json:"by" enum:"colonies,count,strips,acid,glycerol,times,volume" doc:"By the strips placed in the colonies; by so many colonies with so many each; by strips; or the other way round by the acid or glycerol in hand, the recipe so many times, or the volume of the liquor."`
-	Colonies   int     `json:"colonies,omitempty" doc:"By count, 1 to 1000."`
-	Each       float64 `json:"each,omitempty" doc:"By count: strips a colony, 0.25 to 40."`
-	Strips     int     `json:"strips,omitempty" doc:"1 to 20000."`
-	AcidG      float64 `json:"acid_g,omitempty" doc:"Acid as bought in hand, g, 7 to 25000."`
-	GlycerolML float64 `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 15 to 50000."`
-	Times      float64 `json:"times,omitempty" doc:"The recipe so many times, 0.02 to 50."`
-	VolumeML   float64 `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 20 to 75000."`
-}
-
-// StripCarried is liquor left from an earlier pot.
-type StripCarried struct {
-	Grams        float64 `json:"grams" doc:"g of it, at most what this pot can take."`
-	OADPercent   float64 `json:"oad_percent" doc:"OAD in it by weight, 1 to 60 %."`
-	WaterPercent float64 `json:"water_percent,omitempty" doc:"Water in it by weight, 0 to 30 %; the rest counts as glycerol."`
-}
-
-// StripJig is what the strips are soaked in.
-type StripJig struct {
-	Slots int `json:"slots,omitempty" doc:"0 to 500."`
-	Most  int `json:"most,omitempty" doc:"Strips in a slot at most, 0 to 500; 0 for no limit."`
-}
+// What core takes as it is.
+type (
+	StripSize    = strip.Size
+	StripCarried = strip.Carried
+	StripJig     = strip.Jig
+	StripPrices  = strip.Prices
+)
 
 // StripColony is one colony, and where the keeper himself puts the strips.
 type StripColony struct {
 	Colony
 	Placed [][]int `json:"placed,omitempty" doc:"The gaps chosen by hand, by box from the lowest, counted from 0 at the left wall; left out where Keeler places."`
-}
-
-// StripPrices are in any one currency.
-type StripPrices struct {
-	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of acid as bought, 0 to 1000000."`
-	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought, 0 to 1000000."`
-	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge, 0 to 1000000."`
 }
 
 // StripRequest is all that a pot depends on.
@@ -69,7 +45,7 @@ type StripRequest struct {
 	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
-	Number           *StripNumber  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	Number           *StripRule  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
 	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
 	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
 	Size             StripSize     `json:"size"`
@@ -86,7 +62,7 @@ type StripRequest struct {
 type StripPlacementRequest struct {
 	Carrier      string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"strip when left out."`
 	BetweenBoxes bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
-	Number       *StripNumber  `json:"number,omitempty" doc:"As in a plan."`
+	Number       *StripRule  `json:"number,omitempty" doc:"As in a plan."`
 	PieceOADG    float64       `json:"piece_oad_g,omitempty" doc:"g OAD in one piece, so that boxes and colonies are held against their bounds; left out when it is not known."`
 	Colonies     []StripColony `json:"colonies" doc:"1 to 1000."`
 }
@@ -101,15 +77,11 @@ func (r StripRequest) core() (strip.Request, error) {
 		Layout:   strip.Layout{Carrier: carrier(r.Carrier), Between: r.BetweenBoxes},
 		Uptake:   chem.Grams(r.UptakeG),
 		Stays:    chem.Millilitres(r.StaysML),
-		Size: strip.Size{
-			By: strip.SizeBy(r.Size.By), Colonies: r.Size.Colonies, Each: r.Size.Each, Strips: r.Size.Strips,
-			Acid: chem.Grams(r.Size.AcidG), Glycerol: chem.Millilitres(r.Size.GlycerolML),
-			Times: r.Size.Times, Volume: chem.Millilitres(r.Size.VolumeML),
-		},
+		Size:     r.Size,
 		Headroom: share(r.HeadroomPercent, strip.UsualHeadroom),
-		Jig:      strip.Jig{Slots: r.Jig.Slots, Most: r.Jig.Most},
+		Jig:      r.Jig,
 		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
-		Prices:   strip.Prices{AcidKg: r.Prices.AcidKg, GlycerolL: r.Prices.GlycerolL, Strip: r.Prices.Strip},
+		Prices:   r.Prices,
 	}
 	out.Colonies, out.Placed = readStripColonies(r.Colonies, &l)
 	if r.GlycerolPercent != 0 {
@@ -128,8 +100,8 @@ func (r StripRequest) core() (strip.Request, error) {
 		out.Uptake = strip.UsualUptake
 	}
 	out.Number = r.Number.core(sponges)
-	if c := r.Carried; c != nil {
-		out.Carried = strip.Carried{Mass: chem.Grams(c.Grams), OAD: chem.Share(c.OADPercent / 100), Water: chem.Share(c.WaterPercent / 100)}
+	if r.Carried != nil {
+		out.Carried = *r.Carried
 	}
 	return out, l.Err()
 }
@@ -142,7 +114,7 @@ func carrier(named string) strip.Carrier {
 	return strip.Carrier(named)
 }
 
-func (n *StripNumber) core(sponges bool) strip.Number {
+func (n *StripRule) core(sponges bool) strip.Number {
 	switch {
 	case n == nil && sponges:
 		return strip.Number{By: strip.PerBox, Each: strip.SpongesPerBox}

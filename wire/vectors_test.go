@@ -162,7 +162,7 @@ func TestNotANumber(t *testing.T) {
 // gets a plan.
 func TestRangeInWordsIsAccepted(t *testing.T) {
 	request := DribbleRequest{
-		Hold:     Hold{Kind: "ready_mix", Stock: &Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", SugarPercentWW: 50}},
+		Hold:     Hold{Kind: "ready_mix", Stock: Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", Sugar: 0.5}},
 		Strength: Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
 		Size:     Size{By: "volume", VolumeML: 500},
 	}

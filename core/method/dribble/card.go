@@ -8,10 +8,10 @@ import (
 // Card is what the keeper copied from the label of a ready-to-use product; it
 // overrides the protocols. Its rows give mL by the size of the colony.
 type Card struct {
-	Name    string
-	Actives []Active
-	Rows    []CardRow
-	Repeats int // further doses that the label asks for when there is brood; 0 to 10
+	Name    string    `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls it."`
+	Actives []Active  `json:"actives,omitempty" maxItems:"4" doc:"The acids in it, as labelled."`
+	Rows    []CardRow `json:"rows" maxItems:"12" doc:"The label's table: up to so many bees, so many mL; may be empty where rule.by_label doses by the seam."`
+	Repeats int       `json:"repeats,omitempty" doc:"Further doses that the label asks for when there is brood, 0 to 10."`
 }
 
 // What a card holds at most; names in characters.
@@ -28,16 +28,16 @@ const (
 
 // Active is one acid in a product.
 type Active struct {
-	Acid     Acid
-	Strength float64    // g per litre as the label counts it
-	Basis    chem.Basis // of an oxalic active
+	Acid     Acid       `json:"name" enum:"oxalic,formic,other" doc:"Which acid."`
+	Strength float64    `json:"g_per_l" doc:"As labelled, g per litre, 0.1 to 700."`
+	Basis    chem.Basis `json:"basis,omitempty" doc:"For oxalic: dihydrate or anhydrous."`
 }
 
 // CardRow is one line of the label's table: up to so many bees, so many mL.
 // UpTo 0 stands for any larger colony and may only be the last.
 type CardRow struct {
-	UpTo   int
-	Volume chem.Millilitres
+	UpTo   int              `json:"up_to_bees,omitempty" doc:"Colonies up to this many bees, 100 to 200000, rising; left out in the last row: any larger colony."`
+	Volume chem.Millilitres `json:"dose_ml" doc:"mL for such a colony, 1 to 250."`
 }
 
 // strength is the product's oxalic acid in g OAD per litre; 0 when it has none.

@@ -34,16 +34,16 @@ const (
 
 // Hold is what the keeper has.
 type Hold struct {
-	Kind     HoldKind
-	Grams    chem.Grams       // crystals in hand; powder in one packet; mass of one tablet
-	Share    chem.Share       // acid in the powder or tablet; the rest counts as sugar
-	Basis    chem.Basis       // of that acid; "" is dihydrate, which is what is sold
-	Sure     bool             // yes, Share is a purity and not the acid counted anhydrous
-	Count    float64          // packets or tablets in hand; 0 when not said
-	MadeUpTo chem.Millilitres // what a packet's label makes of it; 0 when not said
-	Volume   chem.Millilitres // of a bought solution or product in hand; 0 when not said
-	Stock    Stock
-	Card     *Card
+	Kind     HoldKind         `json:"kind" enum:"crystals,packet,tablets,ready_mix,ready_to_use" doc:"What is held: oxalic acid dihydrate (OAD) crystals, packets of powder, tablets, a bought solution to be thinned, or a product given as it is."`
+	Grams    chem.Grams       `json:"grams,omitempty" doc:"g. Crystals: in hand, 0.5 to 25000, may be left out unless sized by in_hand. Packet: powder in one packet, 1 to 5000. Tablets: one tablet, 0.1 to 50."`
+	Share    chem.Share       `json:"oad_percent,omitempty" doc:"Share of acid in the powder or tablet, 1 to 100 %; required for packets and tablets, 100 for crystals when left out. Filler counts as sugar. A share of about 71.4 is asked about, see sure."`
+	Basis    chem.Basis       `json:"basis,omitempty" doc:"Of the powder or tablet: anhydrous where its acid has no crystal water; dihydrate, which is what is sold, when left out."`
+	Sure     bool             `json:"sure,omitempty" doc:"Yes, oad_percent is a purity, and not the dihydrate counted anhydrous."`
+	Count    float64          `json:"count,omitempty" doc:"Packets (0.05 to 1000) or whole tablets (1 to 10000) in hand; may be left out unless sized by in_hand."`
+	MadeUpTo chem.Millilitres `json:"made_up_to_ml,omitempty" doc:"Finished volume that one packet's label makes of it, mL, 10 to 100000."`
+	Volume   chem.Millilitres `json:"volume_ml,omitempty" doc:"Bought solution or product in hand, mL, 10 to 100000."`
+	Stock    Stock            `json:"stock,omitzero" doc:"The label of a bought solution; required for ready_mix."`
+	Card     *Card            `json:"card,omitempty" doc:"What the keeper copied from the label of a ready-to-use product; required for ready_to_use."`
 }
 
 // AimBy is how the wanted strength is given.
@@ -57,11 +57,11 @@ const (
 
 // Aim is the wanted strength.
 type Aim struct {
-	By       AimBy
-	Protocol string
-	Value    float64
-	Form     chem.Form
-	Basis    chem.Basis
+	By       AimBy      `json:"by" enum:"protocol,value,packet" doc:"By a protocol, by a free value, or as the packet's own label makes it."`
+	Protocol string     `json:"protocol,omitempty" doc:"ID from /api/protocols."`
+	Value    float64    `json:"value,omitempty" doc:"Free strength in form and on basis; at least 5 g OAD per litre, at most what stays dissolved at 20 °C (about 80 g OAD per litre in 1 : 1 syrup)."`
+	Form     chem.Form  `json:"form,omitempty" doc:"g_per_l, percent_wv, percent_ww, mg_per_seam (in a full seam) or g_per_colony (at the cap)."`
+	Basis    chem.Basis `json:"basis,omitempty" doc:"dihydrate or anhydrous; never guessed."`
 }
 
 // SizeBy is what settles how much is made.
@@ -84,13 +84,15 @@ type Size struct {
 
 // Mean is a count over many colonies of which none was looked at singly.
 type Mean struct {
-	Seams    float64
-	Colonies int
+	Seams    float64 `json:"seams" doc:"Full seams in all, from 0.25."`
+	Colonies int     `json:"colonies" doc:"In so many colonies, 1 to 1000."`
 }
 
-// Prices in any one currency; 0 when not said. Hold is for a kilogram of
-// crystals, one packet, one tablet, or a litre of solution.
-type Prices struct{ Hold, Sugar float64 }
+// Prices in any one currency; 0 when not said.
+type Prices struct {
+	Hold  float64 `json:"hold,omitempty" doc:"For a kilogram of crystals, one packet, one tablet, or a litre of solution."`
+	Sugar float64 `json:"sugar_kg,omitempty" doc:"For a kilogram of sugar."`
+}
 
 // Request is all that a plan depends on.
 type Request struct {

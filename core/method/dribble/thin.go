@@ -13,10 +13,10 @@ const maxThinSugar = 65.0
 
 // Stock is a bought solution, by what its label says.
 type Stock struct {
-	Value float64 // strength in Form on Basis
-	Form  chem.Form
-	Basis chem.Basis
-	Sugar chem.Share // of the whole weight, 0 to 0.65
+	Value float64    `json:"value" doc:"Strength as quoted, in form and on basis; at least 5 g OAD per litre, at most what dissolves at 30 °C."`
+	Form  chem.Form  `json:"form" enum:"g_per_l,percent_wv,percent_ww" doc:"g per litre, g per 100 mL, or g per 100 g."`
+	Basis chem.Basis `json:"basis,omitempty" doc:"dihydrate or anhydrous. Never guessed: the two differ by a factor of 1.4."`
+	Sugar chem.Share `json:"sugar_percent_ww,omitempty" doc:"Sugar in the whole weight, 0 to 65 %."`
 }
 
 // Thinning is how a stock becomes a weaker syrup.

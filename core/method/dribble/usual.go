@@ -17,3 +17,11 @@ const (
 	// UsualPacket is the powder in one packet, g.
 	UsualPacket chem.Grams = 35
 )
+
+// Settled is what is held with what is not said of it as it is sold: crystals are pure.
+func (h Hold) Settled() Hold {
+	if h.Kind == Crystals && h.Share == 0 {
+		h.Share = 1
+	}
+	return h
+}

@@ -172,7 +172,7 @@ func TestCourse(t *testing.T) {
 		r.Colonies, r.Mean = nil, &Mean{Colonies: 8, Combs: 10, Boxes: 1}
 		r.Size.Reserve, r.Bottle = 0.05, 250
 		r.Sheet = Sheet{Takes: 12, Width: 10, Length: 15}
-		r.Prices.StockL = 20
+		r.Prices.Stock = 20
 	})
 	near(t, "a visit", float64(p.Visit), 160, 1e-9)
 	near(t, "the course", float64(p.Course.Working), 672, 1e-6)
@@ -256,7 +256,7 @@ func TestReadyPads(t *testing.T) {
 	p := plan(t, func(r *Request) {
 		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}, Count: 5}
 		r.Colonies = []hive.Colony{colony("A", false, 10), colony("B", false, 10, 10), colony("N", true, 5), colony("C", false, 10)}
-		r.Prices.StockL = 6
+		r.Prices.Stock = 6
 	})
 	near(t, "pure", float64(p.VisitPure), 408, 1e-9)
 	near(t, "cost of one", p.Cost.PerColony, 12, 1e-9)

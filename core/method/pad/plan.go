@@ -216,12 +216,12 @@ func (p *Plan) spoons() {
 }
 
 func (p *Plan) price(r Request) {
-	if r.Prices.StockL == 0 {
+	if r.Prices.Stock == 0 {
 		return
 	}
-	p.Cost = &mixing.Cost{Total: r.Prices.StockL * float64(p.Dilution.StockML) / 1000}
+	p.Cost = &mixing.Cost{Total: r.Prices.Stock * float64(p.Dilution.StockML) / 1000}
 	if r.Hold.Kind == ReadyPads {
-		p.Cost.Total = r.Prices.StockL * float64(p.VisitPads)
+		p.Cost.Total = r.Prices.Stock * float64(p.VisitPads)
 	}
 	served := 0
 	for _, a := range p.Amounts {

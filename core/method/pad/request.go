@@ -27,14 +27,14 @@ type Hold struct {
 
 // Card is what the keeper copied from the label of ready pads.
 type Card struct {
-	Name   string
-	Pure   chem.Grams // formic acid in one pad
-	Per    Per        // colony or box
-	Each   int        // pads for it at a visit
-	Nuc    int        // pads for a nuc; 0 when the label says nothing of nucs
-	From   From
-	Visits int
-	Apart  int
+	Name   string     `json:"name,omitempty" maxLength:"80" doc:"What the keeper calls them."`
+	Pure   chem.Grams `json:"formic_g" doc:"Formic acid in one pad, 1 to 200 g."`
+	Per    Per        `json:"per" enum:"colony,box" doc:"What the number goes by."`
+	Each   int        `json:"each" doc:"Pads together for it at a visit, 1 to 10, and at most 500 g of pure acid."`
+	Nuc    int        `json:"nuc_each,omitempty" doc:"Pads for a nuc, 0 to 10; 0 when the label says nothing of nucs."`
+	From   From       `json:"from" enum:"above,below"`
+	Visits int        `json:"visits" doc:"1 to 15."`
+	Apart  int        `json:"days_apart,omitempty" doc:"0 to 30."`
 }
 
 // SizeBy is what settles how much is made.
@@ -58,17 +58,23 @@ type Size struct {
 }
 
 // Mean is many colonies alike.
-type Mean struct{ Colonies, Combs, Boxes int }
+type Mean struct {
+	Colonies int `json:"colonies" doc:"1 to 1000."`
+	Combs    int `json:"combs" doc:"Combs in each, 1 to 20 a box."`
+	Boxes    int `json:"boxes,omitempty" doc:"Boxes of each, 1 to 6; 1 when left out."`
+}
 
 // Sheet is a cloth or sponge and what one of them takes up, measured with water.
 type Sheet struct {
-	Takes         chem.Millilitres // 0 when not said
-	Width, Length float64          // cm
+	Takes  chem.Millilitres `json:"takes_ml" doc:"Measured with water, mL, 1 to 1000."`
+	Width  float64          `json:"width_cm" doc:"cm, 1 to 200."`
+	Length float64          `json:"length_cm" doc:"cm, 1 to 200."`
 }
 
-// Prices in any one currency; 0 when not said. StockL is for a litre of stock,
-// or for one ready pad.
-type Prices struct{ StockL float64 }
+// Prices in any one currency; 0 when not said.
+type Prices struct {
+	Stock float64 `json:"stock,omitempty" doc:"For a litre of stock, or one ready pad, 0 to 1000000."`
+}
 
 // Request is all that a plan depends on.
 type Request struct {
@@ -104,7 +110,7 @@ func (r Request) check() fault.List {
 		r.checkMean(&l)
 	}
 	r.Balance.Check(&l)
-	l.Within("prices.stock", r.Prices.StockL, 0, 1e6, "")
+	l.Within("prices.stock", r.Prices.Stock, 0, 1e6, "")
 	return l
 }
 

@@ -60,7 +60,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"sheet.width_cm", 1, 200, func(r *Request, v float64) { r.Sheet = Sheet{10, v, 10} }},
 		{"sheet.length_cm", 1, 200, func(r *Request, v float64) { r.Sheet = Sheet{10, 10, v} }},
 		{"bottle_ml", 50, 50000, func(r *Request, v float64) { r.Bottle = chem.Millilitres(v) }},
-		{"prices.stock", 0, 1e6, func(r *Request, v float64) { r.Prices.StockL = v }},
+		{"prices.stock", 0, 1e6, func(r *Request, v float64) { r.Prices.Stock = v }},
 		{"hold.count", 0, 10000, func(r *Request, v float64) { card(r); r.Hold.Count = int(v) }},
 		{"hold.card.formic_g", 1, 200, func(r *Request, v float64) { card(r).Pure = chem.Grams(v) }},
 		{"hold.card.each", 1, 7, func(r *Request, v float64) { card(r).Each = int(v) }},

@@ -48,32 +48,36 @@ const (
 
 // Size settles how much is made.
 type Size struct {
-	By       SizeBy
-	Colonies int
-	Each     float64 // strips a colony, by count
-	Strips   int
-	Acid     chem.Grams
-	Glycerol chem.Millilitres // as bought
-	Times    float64
-	Volume   chem.Millilitres
+	By       SizeBy           `json:"by" enum:"colonies,count,strips,acid,glycerol,times,volume" doc:"By the strips placed in the colonies; by so many colonies with so many each; by strips; or the other way round by the acid or glycerol in hand, the recipe so many times, or the volume of the liquor."`
+	Colonies int              `json:"colonies,omitempty" doc:"By count, 1 to 1000."`
+	Each     float64          `json:"each,omitempty" doc:"By count: strips a colony, 0.25 to 40."`
+	Strips   int              `json:"strips,omitempty" doc:"1 to 20000."`
+	Acid     chem.Grams       `json:"acid_g,omitempty" doc:"Acid as bought in hand, g, 7 to 25000."`
+	Glycerol chem.Millilitres `json:"glycerol_ml,omitempty" doc:"Glycerol as bought in hand, mL, 15 to 50000."`
+	Times    float64          `json:"times,omitempty" doc:"The recipe so many times, 0.02 to 50."`
+	Volume   chem.Millilitres `json:"volume_ml,omitempty" doc:"Liquor at 20 °C, mL, 20 to 75000."`
 }
 
 // Carried is liquor left from an earlier pot, with its own composition. What is
 // neither acid nor water counts as glycerol.
 type Carried struct {
-	Mass  chem.Grams
-	OAD   chem.Share
-	Water chem.Share
+	Mass  chem.Grams `json:"grams" doc:"g of it, at most what this pot can take."`
+	OAD   chem.Share `json:"oad_percent" doc:"OAD in it by weight, 1 to 60 %."`
+	Water chem.Share `json:"water_percent,omitempty" doc:"Water in it by weight, 0 to 30 %; the rest counts as glycerol."`
 }
 
 // Jig is what the strips are soaked in.
 type Jig struct {
-	Slots int // 0: none
-	Most  int // strips in a slot at most; 0 for no limit
+	Slots int `json:"slots,omitempty" doc:"0 to 500; 0 for none."`
+	Most  int `json:"most,omitempty" doc:"Strips in a slot at most, 0 to 500; 0 for no limit."`
 }
 
 // Prices in any one currency; 0 when not said.
-type Prices struct{ AcidKg, GlycerolL, Strip float64 }
+type Prices struct {
+	AcidKg    float64 `json:"acid_kg,omitempty" doc:"For a kilogram of acid as bought, 0 to 1000000."`
+	GlycerolL float64 `json:"glycerol_l,omitempty" doc:"For a litre of glycerol as bought, 0 to 1000000."`
+	Strip     float64 `json:"strip,omitempty" doc:"For one dry strip or sponge, 0 to 1000000."`
+}
 
 // Request is all that a plan depends on.
 type Request struct {

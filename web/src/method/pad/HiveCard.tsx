@@ -9,7 +9,7 @@ import { HiveCard } from '../../hive/HiveCard'
 import { gapsOf } from '../../hive/seams'
 import { text } from './text'
 
-type Row = Schemas['Amount']
+type Row = Schemas['PadAmount']
 
 interface Props {
   colony: DraftColony
