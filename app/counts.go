@@ -109,7 +109,7 @@ func (d Desk) Thresholds(ctx context.Context) (wire.Thresholds, error) {
 func thresholdsOf(thresholds mites.Thresholds) []wire.Threshold {
 	out := make([]wire.Threshold, len(thresholds))
 	for i, l := range thresholds {
-		out[i] = wire.Threshold{Season: calendar.Names[i], Wash: l.Wash, Board: l.Board}
+		out[i] = wire.Threshold{Season: calendar.Names[i], Threshold: l}
 	}
 	return out
 }
@@ -122,7 +122,7 @@ func (d Desk) SetThresholds(ctx context.Context, in wire.Thresholds) (wire.Thres
 		if l.Season != calendar.Names[i] {
 			return wire.Thresholds{}, fault.List{{Field: fault.Index("thresholds", i) + ".season", Reason: fault.Unknown}}
 		}
-		thresholds[i] = mites.Threshold{Wash: l.Wash, Board: l.Board}
+		thresholds[i] = l.Threshold
 		rows[i] = store.Threshold{Season: l.Season, Wash: l.Wash, Board: l.Board}
 	}
 	if err := thresholds.Check(); err != nil {

@@ -72,7 +72,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 		latitude = yards[0].Latitude
 	}
 	for _, u := range under {
-		c := wire.WriteConditions(u.on(day, latitude))
+		c := wire.Conditions{Conditions: u.on(day, latitude)}
 		if u.card != nil {
 			c.Name = u.card.Name
 		}
@@ -179,8 +179,8 @@ func (m matrix) outlook(u chosen) wire.Outlook {
 		if o.Harms(under) {
 			o.Windows, told.Cause, told.HighC = nil, "heat", o.HarmMaxC
 		}
+		told.Windows = o.Windows
 		for _, w := range o.Windows {
-			told.Windows = append(told.Windows, wire.Window{From: w.From, To: w.To, MeanC: w.MeanC, Good: w.Good})
 			told.Takes += int(float64(w.Minutes()*60) / fit.Pace(m.people, 1))
 		}
 		out.Days[i] = told

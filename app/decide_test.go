@@ -9,6 +9,7 @@ import (
 
 	"keeler/core/card"
 	"keeler/core/fault"
+	"keeler/core/fit"
 	"keeler/wire"
 )
 
@@ -57,7 +58,7 @@ func TestDecide(t *testing.T) {
 	}
 	// 8 to 16 h are 480 minutes: 960 hives at half a minute.
 	today := got.Yards[0].Outlooks[0].Days[0]
-	if len(got.Yards[0].Outlooks[0].Days) != 10 || today.Takes != 960 || today.Windows[0] != (wire.Window{From: 8, To: 16, MeanC: 5, Good: true}) {
+	if len(got.Yards[0].Outlooks[0].Days) != 10 || today.Takes != 960 || today.Windows[0] != (fit.Window{Day: today.Windows[0].Day, From: 8, To: 16, MeanC: 5, Good: true}) {
 		t.Errorf("got %+v", today)
 	}
 }

@@ -63,7 +63,7 @@ func (k *situation) counted(c store.MiteCount, latitude float64, thresholds mite
 	s := standing(c, latitude, thresholds)
 	k.count = &s
 	k.stands = fit.Counted{
-		Standing: mites.Standing(s.Stands), On: dayOf(c.CountedOn), Value: s.Rate, High: s.High, Threshold: s.Threshold,
+		Standing: s.Stands, On: dayOf(c.CountedOn), Value: s.Value, High: s.High, Threshold: s.Threshold,
 		Latitude: latitude,
 	}
 }
@@ -73,8 +73,7 @@ func standing(c store.MiteCount, latitude float64, thresholds mites.Thresholds) 
 	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: dayOf(c.CountedOn)}
 	r, stood := count.Rate(), thresholds.Stand(count, latitude)
 	return wire.Standing{
-		Kind: c.Kind, Mites: c.Mites, Rate: r.Value, Low: r.Low, High: r.High, Threshold: stood.Threshold, Stands: string(stood.Standing),
-		Straddles: stood.Straddles, Enough: stood.Enough, On: written(count.On),
+		Kind: c.Kind, Mites: c.Mites, Rate: r, Stood: stood, On: written(count.On),
 	}
 }
 

@@ -280,7 +280,7 @@ func TestCounts(t *testing.T) {
 		if whole.Stands[0].Count == nil {
 			return "none", whole.Stands[0].Need, whole.Over
 		}
-		return whole.Stands[0].Count.Stands, whole.Stands[0].Need, whole.Over
+		return string(whole.Stands[0].Count.Stands), whole.Stands[0].Need, whole.Over
 	}
 	if s, need, over := stands(); s != "over" || need != "treat" || over != 1 {
 		t.Errorf("got %s %s %d", s, need, over)

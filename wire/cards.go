@@ -23,11 +23,11 @@ type LabelCard struct {
 type CardContent struct {
 	card.Content
 
-	Dribble *Card        `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
-	Rule    *Rule        `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
+	Dribble *Card      `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
+	Rule    *Rule      `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
 	Strip   *StripRule `json:"strip,omitempty" doc:"For strips: how many to how many frames of bees, a box or a colony."`
-	Pad     *PadCard     `json:"pad,omitempty" doc:"For ready pads."`
-	Amount  *PadRule     `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
+	Pad     *PadCard   `json:"pad,omitempty" doc:"For ready pads."`
+	Amount  *PadRule   `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
 }
 
 // LabelCards are all of an operation, and blank ones to begin with.

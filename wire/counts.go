@@ -1,5 +1,7 @@
 package wire
 
+import "keeler/core/mites"
+
 // MiteCount is one count of mites.
 type MiteCount struct {
 	ID         string    `json:"id" format:"uuid" doc:"Made by the client; counts once."`
@@ -17,16 +19,11 @@ type MiteCount struct {
 // Standing is what a count says: its rate with a 95 % interval, held against the threshold
 // of its season.
 type Standing struct {
-	Kind      string  `json:"kind" enum:"board,wash"`
-	Mites     int     `json:"mites"`
-	Rate      float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
-	Low       float64 `json:"low" doc:"Lower end of the 95 % interval."`
-	High      float64 `json:"high" doc:"Upper end of the 95 % interval."`
-	Threshold float64 `json:"threshold,omitempty" doc:"What it is held against; left out where there is no threshold."`
-	Stands    string  `json:"stands" enum:"over,near,under,cannot_tell,no_threshold"`
-	Straddles bool    `json:"straddles,omitempty" doc:"The threshold lies within the interval: a second count would tell more."`
-	Enough    float64 `json:"enough,omitempty" doc:"Days, or bees, that would tell at the rate counted; with cannot_tell."`
-	On        string  `json:"on"`
+	Kind  string `json:"kind" enum:"board,wash"`
+	Mites int    `json:"mites"`
+	mites.Rate
+	mites.Stood
+	On string `json:"on"`
 }
 
 // MiteCounts are several counts at once.
@@ -41,9 +38,8 @@ type CountBook struct {
 
 // Threshold is where a keeper acts in one season; 0 is no threshold.
 type Threshold struct {
-	Season string  `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
-	Wash   float64 `json:"wash" doc:"Mites per 100 bees, 0 to 50."`
-	Board  float64 `json:"board" doc:"Mites a day, 0 to 500."`
+	Season string `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
+	mites.Threshold
 }
 
 // Thresholds are the thresholds of all seasons, and the trade's.

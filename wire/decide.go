@@ -4,17 +4,8 @@ import "keeler/core/fit"
 
 // Conditions are what a protocol or a label asks of colony, day and weather.
 type Conditions struct {
-	ID         string  `json:"id" doc:"Of a protocol, or card: and the id of a card."`
-	Method     string  `json:"method" enum:"dribble,strip,pad"`
-	Name       string  `json:"name,omitempty" doc:"Of a card."`
-	MinC       float64 `json:"min_c" doc:"Outside temperature, °C."`
-	MaxC       float64 `json:"max_c" doc:"°C."`
-	BestLowC   float64 `json:"best_low_c" doc:"°C."`
-	BestHighC  float64 `json:"best_high_c" doc:"°C."`
-	ByDay      bool    `json:"by_day,omitempty" doc:"Held against the maximum of the day, not each hour."`
-	Broodless  bool    `json:"broodless,omitempty" doc:"There must be no sealed brood."`
-	DaysInLow  int     `json:"days_in_low,omitempty" doc:"Days in the hive; 0 for what does not stay."`
-	DaysInHigh int     `json:"days_in_high,omitempty" doc:"Days."`
+	fit.Conditions
+	Name string `json:"name,omitempty" doc:"Of a card."`
 }
 
 // Decide is what fits which colony on a day.
@@ -73,36 +64,20 @@ type Outlook struct {
 
 // DayOutlook is one day.
 type DayOutlook struct {
-	Day     string   `json:"day"`
-	Known   bool     `json:"known"`
-	Cause   string   `json:"cause,omitempty" doc:"Why there is no window: too_cold, too_warm, windy, rainy or heat."`
-	LowC    float64  `json:"low_c" doc:"°C in the hours in question."`
-	HighC   float64  `json:"high_c" doc:"°C."`
-	Windows []Window `json:"windows,omitempty"`
-	Takes   int      `json:"takes" doc:"Single hives that the crew gets through in its windows."`
-}
-
-// Window is a time in which hives can be opened.
-type Window struct {
-	From  int     `json:"from" doc:"Hour of the day, 0 to 24."`
-	To    int     `json:"to" doc:"Hour of the day, 0 to 24."`
-	MeanC float64 `json:"mean_c" doc:"°C."`
-	Good  bool    `json:"good,omitempty" doc:"At the best temperature."`
-}
-
-// WriteConditions puts conditions into their answer.
-func WriteConditions(c fit.Conditions) Conditions {
-	return Conditions{
-		ID: c.ID, Method: string(c.Method), MinC: c.MinC, MaxC: c.MaxC, BestLowC: c.BestLowC, BestHighC: c.BestHighC,
-		ByDay: c.ByDay, Broodless: c.Broodless, DaysInLow: c.DaysInLow, DaysInHigh: c.DaysInHigh,
-	}
+	Day     string       `json:"day"`
+	Known   bool         `json:"known"`
+	Cause   string       `json:"cause,omitempty" doc:"Why there is no window: too_cold, too_warm, windy, rainy or heat."`
+	LowC    float64      `json:"low_c" doc:"°C in the hours in question."`
+	HighC   float64      `json:"high_c" doc:"°C."`
+	Windows []fit.Window `json:"windows,omitempty"`
+	Takes   int          `json:"takes" doc:"Single hives that the crew gets through in its windows."`
 }
 
 // SeasonProtocols are what each established way asks.
 func SeasonProtocols() []Conditions {
 	out := make([]Conditions, len(fit.Protocols))
 	for i, s := range fit.Protocols {
-		out[i] = WriteConditions(s)
+		out[i].Conditions = s
 	}
 	return out
 }

@@ -45,7 +45,7 @@ type StripRequest struct {
 	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
 	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
 	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
-	Number           *StripRule  `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	Number           *StripRule    `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
 	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
 	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
 	Size             StripSize     `json:"size"`
@@ -62,7 +62,7 @@ type StripRequest struct {
 type StripPlacementRequest struct {
 	Carrier      string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"strip when left out."`
 	BetweenBoxes bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
-	Number       *StripRule  `json:"number,omitempty" doc:"As in a plan."`
+	Number       *StripRule    `json:"number,omitempty" doc:"As in a plan."`
 	PieceOADG    float64       `json:"piece_oad_g,omitempty" doc:"g OAD in one piece, so that boxes and colonies are held against their bounds; left out when it is not known."`
 	Colonies     []StripColony `json:"colonies" doc:"1 to 1000."`
 }

@@ -23,40 +23,35 @@ const hottest = 40
 // Conditions are what a protocol or a label card asks of colony, day and weather.
 // A protocol is a value here: adding one is one entry of Protocols.
 type Conditions struct {
-	ID     string
-	Method method.Name
+	ID     string      `json:"id" doc:"Of a protocol, or card: and the id of a card."`
+	Method method.Name `json:"method" enum:"dribble,strip,pad"`
 
-	// Broodless: sealed brood shields the mites, so there must be none.
-	Broodless bool
-	Supers    Supers
+	MinC       float64 `json:"min_c" doc:"Outside temperature, °C."`
+	MaxC       float64 `json:"max_c" doc:"°C."`
+	BestLowC   float64 `json:"best_low_c" doc:"°C."`
+	BestHighC  float64 `json:"best_high_c" doc:"°C."`
+	ByDay      bool    `json:"by_day,omitempty" doc:"Held against the maximum of the day, not each hour."`
+	Broodless  bool    `json:"broodless,omitempty" doc:"There must be no sealed brood, which shields the mites."`
+	DaysInLow  int     `json:"days_in_low,omitempty" doc:"Days in the hive; 0 for what does not stay."`
+	DaysInHigh int     `json:"days_in_high,omitempty" doc:"Days."`
+
+	Supers Supers `json:"-"`
 	// OutOfHoney: only for colonies kept out of honey production.
-	OutOfHoney bool
-
-	// MinC to MaxC is the outside temperature, °C; BestLowC to BestHighC the best
-	// of it. ByDay holds it against the day's maximum, otherwise against each hour.
-	MinC, MaxC          float64
-	BestLowC, BestHighC float64
-	ByDay               bool
+	OutOfHoney bool `json:"-"`
 	// HarmC, °C: a maximum above it within HarmDays of the beginning kills. 0: none.
-	HarmC    float64
-	HarmDays int
-
+	HarmC    float64 `json:"-"`
+	HarmDays int     `json:"-"`
 	// FromHour to ToHour is when the hives are opened, in hours of the day.
-	FromHour, ToHour int
-
-	// DaysIn is how long it stays in the hive, 0 for what does not.
-	DaysInLow, DaysInHigh int
-
+	FromHour, ToHour int `json:"-"`
 	// Visits of a course, the first included, and the days between them; 0 or 1 for
 	// what is given once. Swap: the next goes in while the last is still there.
-	Visits              int
-	ApartLow, ApartHigh int
-	Swap                bool
-
+	Visits              int  `json:"-"`
+	ApartLow, ApartHigh int  `json:"-"`
+	Swap                bool `json:"-"`
 	// Withdrawal is how many days honey may not be taken after it.
-	Withdrawal int
+	Withdrawal int `json:"-"`
 	// Label: they are a label's own; its repeats are as the label says.
-	Label bool
+	Label bool `json:"-"`
 }
 
 // Wind and rain that stop work at open hives, by any method; the trade's rule.

@@ -21,10 +21,11 @@ const (
 
 // Window is a time in which hives can be opened, in whole hours of its day.
 type Window struct {
-	Day      calendar.Day
-	From, To int
-	MeanC    float64
-	Good     bool // at the best temperature for more than half of it
+	Day   calendar.Day `json:"-"`
+	From  int          `json:"from" doc:"Hour of the day, 0 to 24."`
+	To    int          `json:"to" doc:"Hour of the day, 0 to 24."`
+	MeanC float64      `json:"mean_c" doc:"°C."`
+	Good  bool         `json:"good,omitempty" doc:"At the best temperature for more than half of it."`
 }
 
 // Minutes is how long it lasts.

@@ -33,7 +33,11 @@ type Count struct {
 }
 
 // Rate is a count by day or by 100 bees, with its 95 % interval.
-type Rate struct{ Value, Low, High float64 }
+type Rate struct {
+	Value float64 `json:"rate" doc:"A day for a board, per 100 bees for a wash."`
+	Low   float64 `json:"low" doc:"Lower end of the 95 % interval."`
+	High  float64 `json:"high" doc:"Upper end of the 95 % interval."`
+}
 
 // Check names what is wrong with a count made on or before today.
 func (c Count) Check(today calendar.Day) error {

@@ -87,7 +87,7 @@ func TestBoardBySeason(t *testing.T) {
 		{own, 10, 5, Over, 4, true}, {own, 10, 1, Under, 4, false},
 	} {
 		got := c.thresholds.Stand(Count{Kind: Board, Mites: 7 * c.perDay, Days: 7, On: calendar.Of(2026, c.month, 10)}, 58)
-		if got.Standing != c.want || got.Threshold != c.threshold || got.Straddles != c.straddles {
+		if got.Stands != c.want || got.Threshold != c.threshold || got.Straddles != c.straddles {
 			t.Errorf("%d a day in month %d: %+v, want %s at %v", c.perDay, c.month, got, c.want, c.threshold)
 		}
 	}
@@ -98,8 +98,8 @@ func TestBoardBySeason(t *testing.T) {
 		{Kind: Board, Mites: 14, Days: 7, On: calendar.Of(2026, 1, 10)}: NoThreshold,
 		{Kind: Board, Mites: 42, Days: 7, On: calendar.Of(2026, 4, 10)}: NoThreshold,
 	} {
-		if got := Trade.Stand(count, 10); got.Standing != want {
-			t.Errorf("%+v at 10°: %s, want %s", count, got.Standing, want)
+		if got := Trade.Stand(count, 10); got.Stands != want {
+			t.Errorf("%+v at 10°: %s, want %s", count, got.Stands, want)
 		}
 	}
 }
@@ -110,14 +110,14 @@ func TestBoardBySeason(t *testing.T) {
 func TestEnoughTells(t *testing.T) {
 	on := calendar.Of(2026, 8, 10)
 	got := Trade.Stand(Count{Kind: Wash, Mites: 5, Bees: 300, On: on}, 58)
-	if got.Standing != CannotTell || got.Enough != 330 {
+	if got.Stands != CannotTell || got.Enough != 330 {
 		t.Errorf("5 of 300: %+v, want 330", got)
 	}
 	for bees := 30; bees <= 600; bees += 30 {
 		for m := range 20 {
 			c := Count{Kind: Wash, Mites: m, Bees: bees, On: on}
 			s := Trade.Stand(c, 58)
-			if s.Standing != CannotTell || s.Enough == 0 {
+			if s.Stands != CannotTell || s.Enough == 0 {
 				continue
 			}
 			if s.Enough <= float64(bees) {

@@ -9,7 +9,10 @@ import (
 
 // Threshold is where a keeper acts in one season: mites per 100 bees of a wash, mites
 // a day on a board. 0 means that there is no agreed threshold.
-type Threshold struct{ Wash, Board float64 }
+type Threshold struct {
+	Wash  float64 `json:"wash" doc:"Mites per 100 bees, 0 to 50."`
+	Board float64 `json:"board" doc:"Mites a day, 0 to 500."`
+}
 
 // Thresholds are the thresholds of a keeper by season.
 type Thresholds [calendar.Seasons]Threshold
@@ -85,22 +88,18 @@ const wide = 5
 
 // Stood is how a count stands to a threshold.
 type Stood struct {
-	Standing  Standing
-	Threshold float64 // that it is held against; 0 for none
-	// Straddles: the threshold lies within the interval, so that a second count would tell
-	// more.
-	Straddles bool
-	// Enough is how long a board must lie, in days, or how many bees a sample must
-	// hold, to tell at the rate that was counted; 0 where it is told, or never would be.
-	Enough float64
+	Stands    Standing `json:"stands" enum:"over,near,under,cannot_tell,no_threshold"`
+	Threshold float64  `json:"threshold,omitempty" doc:"What it is held against; left out where there is no threshold."`
+	Straddles bool     `json:"straddles,omitempty" doc:"The threshold lies within the interval: a second count would tell more."`
+	Enough    float64  `json:"enough,omitempty" doc:"Days that a board must lie, or bees that a sample must hold, to tell at the rate counted; with cannot_tell."`
 }
 
 // Stand holds a count against the threshold of its season.
 func (l Thresholds) Stand(c Count, latitude float64) Stood {
 	threshold, r := l.On(c.On, latitude).Of(c.Kind), c.Rate()
 	if threshold > 0 {
-		s := Stood{Standing: r.stand(threshold), Threshold: threshold, Straddles: r.Low < threshold && r.High >= threshold}
-		if s.Standing == CannotTell {
+		s := Stood{Stands: r.stand(threshold), Threshold: threshold, Straddles: r.Low < threshold && r.High >= threshold}
+		if s.Stands == CannotTell {
 			s.Enough = c.enough(threshold)
 		}
 		return s
@@ -108,11 +107,11 @@ func (l Thresholds) Stand(c Count, latitude float64) Stood {
 	switch spring := calendar.Seasonal(latitude) && c.On.Season(latitude) == calendar.Spring; {
 	case c.Kind != Board:
 	case r.Value >= BoardOver:
-		return Stood{Standing: Over, Threshold: BoardOver, Straddles: r.Low < BoardOver}
+		return Stood{Stands: Over, Threshold: BoardOver, Straddles: r.Low < BoardOver}
 	case spring && r.Value >= BoardNearSpring:
-		return Stood{Standing: Near, Threshold: BoardOver, Straddles: r.High >= BoardOver}
+		return Stood{Stands: Near, Threshold: BoardOver, Straddles: r.High >= BoardOver}
 	}
-	return Stood{Standing: NoThreshold}
+	return Stood{Stands: NoThreshold}
 }
 
 // stand holds a rate against a threshold over 0. At or over it a count is acted on; the
