@@ -15,6 +15,7 @@ require (
 	github.com/google/uuid v1.6.0
 	github.com/makiuchi-d/gozxing v0.1.1
 	github.com/pressly/goose/v3 v3.29.0
+	github.com/samber/lo v1.53.0
 	golang.org/x/text v0.43.0
 	gorm.io/driver/mysql v1.6.0
 	gorm.io/gorm v1.31.2

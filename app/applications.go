@@ -13,6 +13,8 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // Apply writes what a phone has gathered on a day of a job, each line alone, in its
@@ -23,10 +25,7 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 	if err != nil {
 		return wire.Sent{}, err
 	}
-	colonies := make([]string, len(in.Applications))
-	for i, a := range in.Applications {
-		colonies[i] = a.ColonyID
-	}
+	colonies := lo.Map(in.Applications, func(a wire.Application, _ int) string { return a.ColonyID })
 	if err := d.beside(ctx, &v, colonies); err != nil {
 		return wire.Sent{}, err
 	}
@@ -256,18 +255,10 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 		OpenS: float64(r.OpenS), Day: r.VisitDay.Format(dateForm), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
 		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: words.Rule(r.RuleKind, r.RuleWords),
 		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: d.local(r.GivenAt), By: r.Login,
+		Amends: lo.FromPtr(r.AmendsID), JobID: lo.FromPtr(r.JobID), BatchID: lo.FromPtr(r.BatchID),
 	}
 	if r.Product == "" && r.BatchID != nil {
 		out.Product = words.Product(r.RuleKind, r.RuleWords)
-	}
-	if r.AmendsID != nil {
-		out.Amends = *r.AmendsID
-	}
-	if r.JobID != nil {
-		out.JobID = *r.JobID
-	}
-	if r.BatchID != nil {
-		out.BatchID = *r.BatchID
 	}
 	out.ReasonWords = words.Outcome(r.Reason)
 	if r.Flags != "" {

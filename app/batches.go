@@ -16,6 +16,8 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // inputs is the versioned snapshot of what a batch was worked out from.
@@ -122,11 +124,7 @@ func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
 	if err != nil {
 		return wire.BatchList{}, err
 	}
-	out := wire.BatchList{Batches: make([]wire.BatchSummary, len(rows))}
-	for i, r := range rows {
-		out.Batches[i] = d.summary(r, lefts[r.ID])
-	}
-	return out, nil
+	return wire.BatchList{Batches: lo.Map(rows, func(r store.Batch, _ int) wire.BatchSummary { return d.summary(r, lefts[r.ID]) })}, nil
 }
 
 // Batch reads one batch whole; store.ErrNotFound when there is none.
@@ -144,13 +142,8 @@ func (d Desk) Remark(ctx context.Context, batch string, r wire.Remark) (wire.Bat
 	if text == "" {
 		return wire.Batch{}, fault.List{{Field: "text", Reason: fault.Missing}}
 	}
-	err := d.op.AddRemark(ctx, store.BatchRemark{
-		ID: r.ID, BatchID: batch, Text: text, CreatedAt: d.app.now().UTC(),
-	})
-	if err != nil {
-		return wire.Batch{}, err
-	}
-	return d.Batch(ctx, batch)
+	err := d.op.AddRemark(ctx, store.BatchRemark{ID: r.ID, BatchID: batch, Text: text, CreatedAt: d.app.now().UTC()})
+	return after(ctx, err, d.Batch, batch)
 }
 
 // VoidBatch marks a batch as void, never erasing it, and gives the batch.
@@ -159,10 +152,7 @@ func (d Desk) VoidBatch(ctx context.Context, id string, in wire.Void) (wire.Batc
 	if reason == "" {
 		return wire.Batch{}, fault.List{{Field: "reason", Reason: fault.Missing}}
 	}
-	if err := d.op.VoidBatch(ctx, id, reason, d.app.now().UTC()); err != nil {
-		return wire.Batch{}, err
-	}
-	return d.Batch(ctx, id)
+	return after(ctx, d.op.VoidBatch(ctx, id, reason, d.app.now().UTC()), d.Batch, id)
 }
 
 // content is what is in a batch, as core knows it.
@@ -193,11 +183,9 @@ func (d Desk) summary(r store.Batch, left float64) wire.BatchSummary {
 }
 
 func composition(r store.Batch) []wire.Component {
-	out := make([]wire.Component, len(r.Components))
-	for i, c := range r.Components {
-		out[i] = wire.Component{Name: c.Component, Grams: c.Grams}
-	}
-	return out
+	return lo.Map(r.Components, func(c store.BatchComponent, _ int) wire.Component {
+		return wire.Component{Name: c.Component, Grams: c.Grams}
+	})
 }
 
 func sameID(a, b *string) bool { return a == b || a != nil && b != nil && *a == *b }

@@ -12,19 +12,19 @@ import (
 	"keeler/core/mixing"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // Balances lists what is weighed with; a kitchen balance where nothing was said.
 func (d Desk) Balances(ctx context.Context) (wire.Balances, error) {
 	rows, err := d.op.Balances(ctx)
-	out := wire.Balances{Balances: make([]wire.BenchBalance, len(rows))}
-	for i, r := range rows {
-		out.Balances[i] = wire.BenchBalance{Name: r.Name, DivisionG: r.DivisionG, CapacityG: r.CapacityG, LeastG: r.LeastG}
-	}
 	if len(rows) == 0 {
-		out = wire.UsualBalances()
+		return wire.UsualBalances(), err
 	}
-	return out, err
+	return wire.Balances{Balances: lo.Map(rows, func(r store.Balance, _ int) wire.BenchBalance {
+		return wire.BenchBalance{Name: r.Name, DivisionG: r.DivisionG, CapacityG: r.CapacityG, LeastG: r.LeastG}
+	})}, err
 }
 
 // SetBalances keeps what is weighed with from now on; runs that have begun keep
@@ -35,10 +35,9 @@ func (d Desk) SetBalances(ctx context.Context, in wire.Balances) (wire.Balances,
 	if err := l.Err(); err != nil {
 		return wire.Balances{}, err
 	}
-	rows := make([]store.Balance, len(in.Balances))
-	for i, b := range in.Balances {
-		rows[i] = store.Balance{Name: b.Name, DivisionG: b.DivisionG, CapacityG: b.CapacityG, LeastG: b.LeastG}
-	}
+	rows := lo.Map(in.Balances, func(b wire.BenchBalance, _ int) store.Balance {
+		return store.Balance{Name: b.Name, DivisionG: b.DivisionG, CapacityG: b.CapacityG, LeastG: b.LeastG}
+	})
 	if err := d.op.SetBalances(ctx, rows); err != nil {
 		return wire.Balances{}, err
 	}

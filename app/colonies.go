@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
@@ -60,10 +61,7 @@ func (d Desk) AddColony(ctx context.Context, in wire.SaveColony) (wire.ColonyWho
 		return wire.ColonyWhole{}, err
 	}
 	c.ID, c.Position = newID(in.ID), last[c.YardID]+1
-	if err := d.op.Import(ctx, nil, []store.Colony{c}); err != nil {
-		return wire.ColonyWhole{}, named(err)
-	}
-	return d.Colony(ctx, c.ID)
+	return after(ctx, named(d.op.Import(ctx, nil, []store.Colony{c})), d.Colony, c.ID)
 }
 
 // ChangeColony writes a colony over the version that was seen; store.ErrStale when
@@ -81,10 +79,7 @@ func (d Desk) ChangeColony(ctx context.Context, id string, in wire.SaveColony) (
 	if c.Queen == "" || c.Queen == was.Queen {
 		c.Queen, c.QueenOn = was.Queen, was.QueenOn
 	}
-	if err := d.op.ChangeColony(ctx, c, d.changes(was, c)...); err != nil {
-		return wire.ColonyWhole{}, named(err)
-	}
-	return d.Colony(ctx, id)
+	return after(ctx, named(d.op.ChangeColony(ctx, c, d.changes(was, c)...)), d.Colony, id)
 }
 
 // changes are what happens to the bees when a colony is changed: a box taken or given,
@@ -92,11 +87,7 @@ func (d Desk) ChangeColony(ctx context.Context, id string, in wire.SaveColony) (
 func (d Desk) changes(was, is store.Colony) []store.Event {
 	var out []store.Event
 	kinds := func(c store.Colony) string {
-		names := make([]string, len(c.Boxes))
-		for i, b := range c.Boxes {
-			names[i] = b.Kind
-		}
-		return strings.Join(names, " + ")
+		return strings.Join(lo.Map(c.Boxes, func(b store.ColonyBox, _ int) string { return b.Kind }), " + ")
 	}
 	if before, after := kinds(was), kinds(is); before != after {
 		out = append(out, d.event(is.ID, string(fit.Restacked), "", before+" → "+after, d.today()))
@@ -112,27 +103,31 @@ var happenings = []string{
 	string(fit.Swarmed), fit.QueenCaged, fit.QueenRemoved, fit.CellGiven, fit.QueenReleased, fit.LayingAgain,
 }
 
+// colonyOn reads a colony, and the day on which something happens to it: today where it
+// is not said. Nothing is read where there are faults already.
+func (d Desk) colonyOn(ctx context.Context, id, on string, l fault.List) (store.Colony, calendar.Day, error) {
+	day := readDay("on", on, d.today(), d.today(), &l)
+	if err := l.Err(); err != nil {
+		return store.Colony{}, day, err
+	}
+	row, err := d.op.Colony(ctx, id)
+	return row, day, err
+}
+
 // Happened records what happened to the bees of a living colony.
 func (d Desk) Happened(ctx context.Context, id string, in wire.HappenColony) (wire.ColonyWhole, error) {
 	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
 	if !slices.Contains(happenings, in.Kind) {
 		l.Add("kind", fault.Unknown)
 	}
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
+	row, day, err := d.colonyOn(ctx, id, in.On, l)
+	if err == nil && row.EndedOn != nil {
+		err = fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
-	row, err := d.op.Colony(ctx, id)
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
-	if row.EndedOn != nil {
-		return wire.ColonyWhole{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
-	}
-	if err := d.op.Happened(ctx, d.event(id, in.Kind, "", "", day)); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, id)
+	return after(ctx, d.op.Happened(ctx, d.event(id, in.Kind, "", "", day)), d.Colony, id)
 }
 
 // Colony reads one with its history.
@@ -191,33 +186,20 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 }
 
 func eventOf(e store.Event) wire.ColonyEvent {
-	out := wire.ColonyEvent{Kind: e.Kind, On: e.HappenedOn.Format(dateForm), Detail: e.Detail}
-	if e.OtherID != nil {
-		out.OtherID = *e.OtherID
-	}
-	return out
+	return wire.ColonyEvent{Kind: e.Kind, On: e.HappenedOn.Format(dateForm), Detail: e.Detail, OtherID: lo.FromPtr(e.OtherID)}
 }
 
 // event is something that happens to a colony on a day.
 func (d Desk) event(colony, kind, other, detail string, on calendar.Day) store.Event {
-	e := store.Event{
-		ID: uuid.NewString(), ColonyID: colony, Kind: kind, HappenedOn: timeOf(on), Detail: detail,
+	return store.Event{
+		ID: uuid.NewString(), ColonyID: colony, Kind: kind, OtherID: lo.EmptyableToPtr(other), HappenedOn: timeOf(on), Detail: detail,
 		UserID: d.who.User, CreatedAt: d.stamp(),
 	}
-	if other != "" {
-		e.OtherID = &other
-	}
-	return e
 }
 
 // Move brings a colony to another yard; its treatments stay with it.
 func (d Desk) Move(ctx context.Context, id string, in wire.Move) (wire.ColonyWhole, error) {
-	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	row, err := d.op.Colony(ctx, id)
+	row, day, err := d.colonyOn(ctx, id, in.On, nil)
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
@@ -229,20 +211,13 @@ func (d Desk) Move(ctx context.Context, id string, in wire.Move) (wire.ColonyWho
 	if err != nil {
 		return wire.ColonyWhole{}, unknown("yard_id", err)
 	}
-	if err := d.op.Move(ctx, id, to.ID, in.Version, d.event(id, "moved", "", from.Name+" → "+to.Name, day)); err != nil {
-		return wire.ColonyWhole{}, named(err)
-	}
-	return d.Colony(ctx, id)
+	err = d.op.Move(ctx, id, to.ID, in.Version, d.event(id, "moved", "", from.Name+" → "+to.Name, day))
+	return after(ctx, named(err), d.Colony, id)
 }
 
 // Split takes a new colony off another and gives it.
 func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.ColonyWhole, error) {
-	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	from, err := d.op.Colony(ctx, parent)
+	from, day, err := d.colonyOn(ctx, parent, in.On, nil)
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
@@ -260,24 +235,17 @@ func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.Col
 	child.ID, child.Position, child.StartedOn = newID(in.Child.ID), last[child.YardID]+1, timeOf(day)
 	err = d.op.Split(ctx, &child,
 		d.event(parent, "split", child.ID, child.Name, day), d.event(child.ID, "split_off", parent, from.Name, day))
-	if err != nil {
-		return wire.ColonyWhole{}, wire.Beneath("child.", named(err))
-	}
-	return d.Colony(ctx, child.ID)
+	return after(ctx, wire.Beneath("child.", named(err)), d.Colony, child.ID)
 }
 
 // End closes a colony; united with another, that one carries its treatments.
 func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole, error) {
 	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
 	reason := strings.TrimSpace(in.Reason)
 	if reason == "" && in.Into == "" {
 		l.Add("reason", fault.Missing)
 	}
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	row, err := d.op.Colony(ctx, id)
+	row, day, err := d.colonyOn(ctx, id, in.On, l)
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
@@ -292,8 +260,5 @@ func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole
 		}
 		events = []store.Event{d.event(id, "united", other.ID, other.Name, day), d.event(other.ID, "joined", id, row.Name, day)}
 	}
-	if err := d.op.End(ctx, id, in.Version, timeOf(day), reason, events...); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, id)
+	return after(ctx, d.op.End(ctx, id, in.Version, timeOf(day), reason, events...), d.Colony, id)
 }

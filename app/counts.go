@@ -10,6 +10,8 @@ import (
 	"keeler/core/mites"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // Count saves counts of mites, all or none.
@@ -48,11 +50,9 @@ func (d Desk) told(ctx context.Context, rows []store.MiteCount) (wire.CountBook,
 	if err != nil {
 		return wire.CountBook{}, err
 	}
-	out := wire.CountBook{Counts: make([]wire.MiteCount, len(rows))}
-	for i, r := range rows {
-		out.Counts[i] = countOf(r, latitudes[r.ColonyID], thresholds)
-	}
-	return out, nil
+	return wire.CountBook{Counts: lo.Map(rows, func(r store.MiteCount, _ int) wire.MiteCount {
+		return countOf(r, latitudes[r.ColonyID], thresholds)
+	})}, nil
 }
 
 // Counts lists the counts of a yard, the oldest first.

@@ -12,6 +12,8 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // ahead is how many days a forecast is shown for.
@@ -47,10 +49,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	if err != nil {
 		return wire.Decide{}, err
 	}
-	latitudes := make(map[string]float64, len(yards))
-	for _, y := range yards {
-		latitudes[y.ID] = y.Latitude
-	}
+	latitudes := latitudesOf(yards)
 	rows, err := d.asked(ctx, q.Yard)
 	if err != nil {
 		return wire.Decide{}, err
@@ -62,10 +61,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	if err := d.withJobs(ctx, colonies, ""); err != nil {
 		return wire.Decide{}, err
 	}
-	standing := map[string][]situation{}
-	for _, k := range colonies {
-		standing[k.row.YardID] = append(standing[k.row.YardID], k)
-	}
+	standing := lo.GroupBy(colonies, func(k situation) string { return k.row.YardID })
 	out := wire.Decide{Day: written(day), Yards: []wire.DecideYard{}, Reasons: []wire.Reason{}}
 	latitude := 0.0
 	if len(yards) > 0 {
@@ -97,6 +93,10 @@ func (d Desk) asked(ctx context.Context, yard string) ([]store.Colony, error) {
 		return d.op.ColoniesIn(ctx, yard)
 	}
 	return d.op.Colonies(ctx)
+}
+
+func latitudesOf(yards []store.Yard) map[string]float64 {
+	return lo.SliceToMap(yards, func(y store.Yard) (string, float64) { return y.ID, y.Latitude })
 }
 
 const mostPeople = 12

@@ -11,6 +11,8 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // memory is how many days back inspections and applications are read; what is older
@@ -88,8 +90,8 @@ func historyOf(inspections []store.Inspection, events []store.Event, given []sto
 	}
 	for _, a := range given {
 		h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
-			ID: a.ID, Job: orEmpty(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
-			On: dayOf(a.VisitDay), Ends: orEmpty(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+			ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
+			On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
 		})
 	}
 	return h
@@ -133,11 +135,4 @@ func treatmentOf(t treatment.Treatment, today calendar.Day) wire.Treatment {
 		out.DueFrom, out.DueBy, out.Overdue = written(from), written(by), max(0, int(today-by))
 	}
 	return out
-}
-
-func orEmpty(id *string) string {
-	if id == nil {
-		return ""
-	}
-	return *id
 }

@@ -10,6 +10,7 @@ import (
 	"unicode/utf8"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/fault"
 	"keeler/core/fit"
@@ -198,10 +199,7 @@ func (d Desk) Export(ctx context.Context) ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
-	by := map[string]store.Yard{}
-	for _, y := range yards {
-		by[y.ID] = y
-	}
+	by := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	colonies, err := d.op.Colonies(ctx)
 	if err != nil {
 		return nil, err

@@ -11,6 +11,8 @@ import (
 	"keeler/core/hive"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 const maxSupers = 12
@@ -27,10 +29,7 @@ func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspection
 	if err != nil {
 		return wire.Inspections{}, err
 	}
-	living := make(map[string]store.Colony, len(rows))
-	for _, r := range rows {
-		living[r.ID] = r
-	}
+	living := lo.KeyBy(rows, func(r store.Colony) string { return r.ID })
 	var l fault.List
 	kept := make([]store.Inspection, len(in.Inspections))
 	for i, inspection := range in.Inspections {
@@ -45,14 +44,7 @@ func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspection
 	if err := l.Err(); err != nil {
 		return wire.Inspections{}, err
 	}
-	if err := d.op.Inspect(ctx, kept); err != nil {
-		return wire.Inspections{}, err
-	}
-	out := wire.Inspections{Inspections: make([]wire.Inspection, len(kept))}
-	for i, k := range kept {
-		out.Inspections[i] = inspectionOf(k)
-	}
-	return out, nil
+	return wire.Inspections{Inspections: lo.Map(kept, func(i store.Inspection, _ int) wire.Inspection { return inspectionOf(i) })}, d.op.Inspect(ctx, kept)
 }
 
 func (d Desk) readInspection(in wire.Inspection, colony store.Colony, l *fault.List) store.Inspection {

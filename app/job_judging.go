@@ -2,7 +2,6 @@ package app
 
 import (
 	"context"
-	"slices"
 	"strings"
 
 	"keeler/core/calendar"
@@ -11,6 +10,8 @@ import (
 	"keeler/core/method"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
@@ -18,25 +19,19 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 	if err != nil {
 		return nil, err
 	}
-	latitudes, byID := map[string]float64{}, map[string]store.Yard{}
-	for _, y := range yards {
-		latitudes[y.ID], byID[y.ID] = y.Latitude, y
-	}
-	rows, err := d.op.ColoniesAmong(ctx, colonyIDs(in))
+	rows, err := d.op.ColoniesAmong(ctx, lo.Map(in, func(c wire.JobColony, _ int) string { return c.ColonyID }))
 	if err != nil {
 		return nil, err
 	}
-	all, err := d.situations(ctx, rows, latitudes)
+	all, err := d.situations(ctx, rows, latitudesOf(yards))
 	if err != nil {
 		return nil, err
 	}
 	if err := d.withJobs(ctx, all, job); err != nil {
 		return nil, err
 	}
-	by := make(map[string]situation, len(all))
-	for _, k := range all {
-		by[k.row.ID] = k
-	}
+	by := lo.KeyBy(all, func(k situation) string { return k.row.ID })
+	byID := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	weather := map[string]fit.Forecast{}
 	for i, f := range d.forecasts(ctx, yards) {
 		weather[yards[i].ID] = f
@@ -74,12 +69,7 @@ func (d Desk) withJobs(ctx context.Context, colonies []situation, but string) er
 	if err != nil || len(waits) == 0 {
 		return err
 	}
-	jobs := make([]string, len(waits))
-	for i, w := range waits {
-		jobs[i] = w.JobID
-	}
-	slices.Sort(jobs)
-	days, err := d.op.DaysOf(ctx, slices.Compact(jobs))
+	days, err := d.op.DaysOf(ctx, lo.Uniq(lo.Map(waits, func(w store.Waiting, _ int) string { return w.JobID })))
 	if err != nil {
 		return err
 	}
@@ -111,14 +101,6 @@ func (d Desk) open(j store.JobDays, in bool) bool {
 		given = dayOf(*j.LastGiven)
 	}
 	return fit.Open(dayOf(j.LastDay), given, in, d.today())
-}
-
-func colonyIDs(in []wire.JobColony) []string {
-	out := make([]string, len(in))
-	for i, c := range in {
-		out[i] = c.ColonyID
-	}
-	return out
 }
 
 // against names the codes of what speaks against, as far as they fit a line.

@@ -11,6 +11,8 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // PlanJob deals colonies of a yard out to the windows of the coming days, at the
@@ -34,10 +36,7 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 	if err != nil {
 		return wire.JobShares{}, err
 	}
-	boxes := map[string]int{}
-	for _, r := range rows {
-		boxes[r.ID] = len(r.Boxes)
-	}
+	boxes := lo.SliceToMap(rows, func(r store.Colony) (string, int) { return r.ID, len(r.Boxes) })
 	seconds := make([]float64, len(in.Colonies))
 	for i, id := range in.Colonies {
 		if boxes[id] == 0 {
@@ -58,11 +57,9 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 		}
 	}
 	shares, done := fit.Split(seconds, windows)
-	out := wire.JobShares{Days: make([]wire.JobShare, len(shares)), Left: in.Colonies[done:]}
-	for i, s := range shares {
-		out.Days[i] = wire.JobShare{Day: written(s.Day), Minutes: s.Minutes, Colonies: in.Colonies[s.First:s.Last]}
-	}
-	return out, nil
+	return wire.JobShares{Left: in.Colonies[done:], Days: lo.Map(shares, func(s fit.Share, _ int) wire.JobShare {
+		return wire.JobShare{Day: written(s.Day), Minutes: s.Minutes, Colonies: in.Colonies[s.First:s.Last]}
+	})}, nil
 }
 
 // SaveJob keeps a job. Each colony is judged again for its day; one that the method
@@ -100,10 +97,8 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if row.Colonies, err = d.judged(ctx, in.ID, in.Colonies, under); err != nil {
 		return wire.Job{}, err
 	}
-	if _, err := d.op.SaveJob(ctx, &row); err != nil {
-		return wire.Job{}, err
-	}
-	return d.Job(ctx, in.ID)
+	_, err = d.op.SaveJob(ctx, &row)
+	return after(ctx, err, d.Job, in.ID)
 }
 
 // Jobs lists the newest.
@@ -112,15 +107,11 @@ func (d Desk) Jobs(ctx context.Context) (wire.Jobs, error) {
 	if err != nil {
 		return wire.Jobs{}, err
 	}
-	out := wire.Jobs{Jobs: make([]wire.Job, len(rows))}
 	tell, err := d.telling(ctx, rows)
 	if err != nil {
-		return out, err
+		return wire.Jobs{}, err
 	}
-	for i, r := range rows {
-		out.Jobs[i] = tell(r)
-	}
-	return out, nil
+	return wire.Jobs{Jobs: lo.Map(rows, func(r store.Job, _ int) wire.Job { return tell(r) })}, nil
 }
 
 // Job reads one whole.
@@ -144,18 +135,12 @@ func (d Desk) EndJob(ctx context.Context, id string, in wire.EndJob) (wire.Job, 
 	if in.How != "finished" && in.How != "cancelled" {
 		return wire.Job{}, fault.List{{Field: "how", Reason: fault.Unknown}}
 	}
-	if err := d.op.EndJob(ctx, id, in.How, timeOf(d.today())); err != nil {
-		return wire.Job{}, err
-	}
-	return d.Job(ctx, id)
+	return after(ctx, d.op.EndJob(ctx, id, in.How, timeOf(d.today())), d.Job, id)
 }
 
 // telling tells jobs with how they stand, from what is read of all of them at once.
 func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wire.Job, error) {
-	ids := make([]string, len(rows))
-	for i, r := range rows {
-		ids[i] = r.ID
-	}
+	ids := lo.Map(rows, func(r store.Job, _ int) string { return r.ID })
 	colonies, err := d.op.Names(ctx)
 	if err != nil {
 		return nil, err

@@ -8,6 +8,8 @@ import (
 	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // Lots lists what was bought, the newest first.
@@ -17,11 +19,7 @@ func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 		return wire.Lots{}, err
 	}
 	lefts, err := d.op.LeftOfLots(ctx)
-	out := wire.Lots{Lots: make([]wire.LotStock, len(rows))}
-	for i, r := range rows {
-		out.Lots[i] = d.lot(r, lefts[r.ID])
-	}
-	return out, err
+	return wire.Lots{Lots: lo.Map(rows, func(r store.Lot, _ int) wire.LotStock { return d.lot(r, lefts[r.ID]) })}, err
 }
 
 func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
@@ -60,10 +58,7 @@ func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 	if err == nil && created {
 		err = d.enter(ctx, d.op, store.Account{Lot: in.ID}, stock.Bought, in.Amount, "")
 	}
-	if err != nil {
-		return wire.LotBook{}, err
-	}
-	return d.Lot(ctx, in.ID)
+	return after(ctx, err, d.Lot, in.ID)
 }
 
 // Lot is one lot with its account.
@@ -84,8 +79,5 @@ func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire
 	if in.Kind == string(stock.Made) || in.Kind == string(stock.Amended) {
 		return wire.LotBook{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
-	if err := d.entering(ctx, d.op, store.Account{Lot: id}, in, ""); err != nil {
-		return wire.LotBook{}, err
-	}
-	return d.Lot(ctx, id)
+	return after(ctx, d.entering(ctx, d.op, store.Account{Lot: id}, in, ""), d.Lot, id)
 }

@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/chem"
 	"keeler/core/fault"
@@ -176,10 +177,7 @@ func (d Desk) Learnt(ctx context.Context) (wire.Uptakes, error) {
 	if err != nil {
 		return wire.Uptakes{}, err
 	}
-	by := map[string][]store.Uptake{}
-	for _, u := range seen {
-		by[u.Carrier] = append(by[u.Carrier], u)
-	}
+	by := lo.GroupBy(seen, func(u store.Uptake) string { return u.Carrier })
 	out := wire.Uptakes{Learnt: []wire.Learnt{}}
 	for _, carrier := range []strip.Carrier{strip.Fibre, strip.Long, strip.Sponge} {
 		if l := learnt(by[string(carrier)]); l.Pots > 0 {

@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/fault"
 	"keeler/store"
@@ -217,15 +218,11 @@ func (d Desk) People(ctx context.Context) (wire.People, error) {
 	if err != nil {
 		return out, err
 	}
-	out.Members = make([]wire.Person, len(members))
-	for i, m := range members {
-		out.Members[i] = wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: d.local(m.JoinedAt), Me: m.UserID == d.who.User}
-	}
+	out.Members = lo.Map(members, func(m store.Member, _ int) wire.Person {
+		return wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: d.local(m.JoinedAt), Me: m.UserID == d.who.User}
+	})
 	open, err := d.op.Invitations(ctx, d.stamp())
-	out.Invitations = make([]wire.Invitation, len(open))
-	for i, v := range open {
-		out.Invitations[i] = wire.Invitation{ID: v.ID, Role: v.Role, Note: v.Note, ExpiresAt: d.local(v.ExpiresAt)}
-	}
+	out.Invitations = lo.Map(open, func(v store.Invitation, _ int) wire.Invitation { return d.invitationOf(v) })
 	return out, err
 }
 
@@ -239,7 +236,13 @@ func (d Desk) Invite(ctx context.Context, in wire.Invite) (wire.Invitation, erro
 	if err := d.op.Invite(ctx, i); err != nil {
 		return wire.Invitation{}, err
 	}
-	return wire.Invitation{ID: i.ID, Role: i.Role, Note: i.Note, ExpiresAt: d.local(i.ExpiresAt), Token: token}, nil
+	out := d.invitationOf(i)
+	out.Token = token
+	return out, nil
+}
+
+func (d Desk) invitationOf(i store.Invitation) wire.Invitation {
+	return wire.Invitation{ID: i.ID, Role: i.Role, Note: i.Note, ExpiresAt: d.local(i.ExpiresAt)}
 }
 
 // Uninvite takes an invitation back.

@@ -7,6 +7,8 @@ import (
 	"keeler/core/fault"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // Portion decants part of a batch into a vessel; the same id a second time is
@@ -32,24 +34,14 @@ func (d Desk) Portion(ctx context.Context, batch string, in wire.Portion) (wire.
 		}
 		row.YardID = &in.YardID
 	}
-	if err := d.op.AddPortion(ctx, row); err != nil {
-		return wire.Ledger{}, err
-	}
-	return d.Ledger(ctx, batch)
+	return after(ctx, d.op.AddPortion(ctx, row), d.Ledger, batch)
 }
 
 // PourBack empties a portion into its batch again.
 func (d Desk) PourBack(ctx context.Context, batch, id string) (wire.Ledger, error) {
-	if err := d.op.RemovePortion(ctx, batch, id); err != nil {
-		return wire.Ledger{}, err
-	}
-	return d.Ledger(ctx, batch)
+	return after(ctx, d.op.RemovePortion(ctx, batch, id), d.Ledger, batch)
 }
 
 func portionOf(p store.Portion) wire.Portion {
-	out := wire.Portion{ID: p.ID, Vessel: p.Vessel, Amount: p.Amount, Yard: p.Yard}
-	if p.YardID != nil {
-		out.YardID = *p.YardID
-	}
-	return out
+	return wire.Portion{ID: p.ID, Vessel: p.Vessel, Amount: p.Amount, YardID: lo.FromPtr(p.YardID), Yard: p.Yard}
 }

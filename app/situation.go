@@ -10,6 +10,8 @@ import (
 	"keeler/core/mites"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // situation is a colony with all that bears on a decision about it.
@@ -79,11 +81,7 @@ func standing(c store.MiteCount, latitude float64, thresholds mites.Thresholds) 
 
 // needs tells what the colonies of one yard need.
 func needs(yard []situation, on calendar.Day) ([]fit.Need, int) {
-	stands := make([]fit.Counted, len(yard))
-	for i := range yard {
-		stands[i] = yard[i].counts()
-	}
-	return fit.Needs(stands, on)
+	return fit.Needs(lo.Map(yard, func(k situation, _ int) fit.Counted { return k.counts() }), on)
 }
 
 // counts is how the colony's count stands, with what bears on how it ages.
@@ -161,11 +159,9 @@ func on[T any](l fit.Observed[T]) string {
 }
 
 func boxesOf(c store.Colony) []wire.HiveBox {
-	out := make([]wire.HiveBox, len(c.Boxes))
-	for i, b := range c.Boxes {
-		out[i] = wire.HiveBox{Kind: b.Kind, Slots: wire.SlotsOf(b.Slots)}
-	}
-	return out
+	return lo.Map(c.Boxes, func(b store.ColonyBox, _ int) wire.HiveBox {
+		return wire.HiveBox{Kind: b.Kind, Slots: wire.SlotsOf(b.Slots)}
+	})
 }
 
 // dayPointer is midnight of a day, for what may be missing.

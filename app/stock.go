@@ -3,9 +3,11 @@ package app
 import (
 	"cmp"
 	"context"
+	"math"
 	"strings"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
@@ -50,10 +52,7 @@ func (d Desk) cost(ctx context.Context, batch store.Batch, entries []store.Stock
 	if err != nil {
 		return nil, err
 	}
-	by := map[string]store.Lot{}
-	for _, l := range lots {
-		by[l.ID] = l
-	}
+	by := lo.KeyBy(lots, func(l store.Lot) string { return l.ID })
 	out := wire.LedgerCost{Unpriced: []string{}}
 	priced := false
 	for _, e := range into {
@@ -111,10 +110,7 @@ func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire
 	if kind == stock.Made { // mixed without the bench: it is as it was planned
 		err = d.op.SetState(ctx, batch, store.IsMade)
 	}
-	if err != nil {
-		return wire.Ledger{}, err
-	}
-	return d.Ledger(ctx, batch)
+	return after(ctx, err, d.Ledger, batch)
 }
 
 // Causes of what Keeler writes into a ledger by itself.
@@ -130,13 +126,10 @@ func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account,
 		var l fault.List
 		reason := strings.TrimSpace(in.Reason)
 		e := stock.Write(stock.Kind(in.Kind), in.Amount, left, reason+cause, &l)
-		row := store.StockEntry{
-			Kind: in.Kind, Amount: e.Amount, Reason: reason, Cause: cause, WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
-		}
-		if in.ColonyID != "" {
-			row.ColonyID = &in.ColonyID
-		}
-		return row, l.Err()
+		return store.StockEntry{
+			Kind: in.Kind, Amount: e.Amount, Reason: reason, Cause: cause, ColonyID: lo.EmptyableToPtr(in.ColonyID),
+			WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
+		}, l.Err()
 	})
 }
 
@@ -157,35 +150,23 @@ func (d Desk) enterFor(ctx context.Context, op store.Operation, a store.Account,
 }
 
 func amounts(rows []store.StockEntry) []stock.Entry {
-	out := make([]stock.Entry, len(rows))
-	for i, r := range rows {
-		out[i] = stock.Entry{Kind: stock.Kind(r.Kind), Amount: r.Amount}
-	}
-	return out
+	return lo.Map(rows, func(r store.StockEntry, _ int) stock.Entry {
+		return stock.Entry{Kind: stock.Kind(r.Kind), Amount: r.Amount}
+	})
 }
 
 func (d Desk) entries(rows []store.StockEntry) []wire.StockEntry {
-	out := make([]wire.StockEntry, len(rows))
-	for i, r := range rows {
-		amount := r.Amount
-		if amount < 0 {
-			amount = -amount
-		}
+	return lo.Map(rows, func(r store.StockEntry, _ int) wire.StockEntry {
+		amount := math.Abs(r.Amount)
 		if r.Kind == string(stock.Found) {
 			amount = r.LeftBefore + r.Amount
 		}
-		out[i] = wire.StockEntry{
+		return wire.StockEntry{
 			ID: r.ID, Kind: r.Kind, Amount: wire.Round(amount), Reason: cmp.Or(r.Reason, words.Cause(r.Cause)), Change: wire.Round(r.Amount),
-			LeftBefore: wire.Round(r.LeftBefore), Colony: r.Colony, At: d.local(r.WorkedAt), By: r.Login,
+			LeftBefore: wire.Round(r.LeftBefore), ColonyID: lo.FromPtr(r.ColonyID), Colony: r.Colony, ForBatch: lo.FromPtr(r.ForBatchID),
+			At: d.local(r.WorkedAt), By: r.Login,
 		}
-		if r.ColonyID != nil {
-			out[i].ColonyID = *r.ColonyID
-		}
-		if r.ForBatchID != nil {
-			out[i].ForBatch = *r.ForBatchID
-		}
-	}
-	return out
+	})
 }
 
 // onHand tells what is there, and how long it keeps.

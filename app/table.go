@@ -6,6 +6,7 @@ import (
 	"errors"
 	"io"
 	"keeler/core/fault"
+	"slices"
 	"strings"
 	"unicode/utf8"
 
@@ -44,7 +45,7 @@ func readTable(file []byte) ([]record, error) {
 	}
 	var l fault.List
 	for _, c := range columns[:needed] {
-		if !contains(names, c) {
+		if !slices.Contains(names, c) {
 			l.Add("file."+c, fault.NoColumn)
 		}
 	}
@@ -76,15 +77,6 @@ func readTable(file []byte) ([]record, error) {
 		return nil, bad(fault.Missing)
 	}
 	return out, nil
-}
-
-func contains(names []string, name string) bool {
-	for _, n := range names {
-		if n == name {
-			return true
-		}
-	}
-	return false
 }
 
 // decoded gives UTF-8: a byte order mark tells, and without one the zero bytes of

@@ -52,10 +52,7 @@ func (d Desk) Treat(ctx context.Context, colony string, in wire.Treatment) (wire
 		}
 		return d.ends(ctx, op, row, line.ID, in.Method, out)
 	})
-	if err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, colony)
+	return after(ctx, err, d.Colony, colony)
 }
 
 // ends writes that one application came out of a hive.
@@ -69,12 +66,7 @@ func (d Desk) ends(ctx context.Context, op store.Operation, colony store.Colony,
 // TakeOut ends a treatment that is in the hive; store.ErrNotFound for one that is not.
 // Before its time it is asked about, and it knows no day before it went in.
 func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (wire.ColonyWhole, error) {
-	var l fault.List
-	day := readDay("on", in.On, d.today(), d.today(), &l)
-	if err := l.Err(); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	row, err := d.op.Colony(ctx, colony)
+	row, day, err := d.colonyOn(ctx, colony, in.On, nil)
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
@@ -87,6 +79,7 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 	if i < 0 {
 		return wire.ColonyWhole{}, store.ErrNotFound
 	}
+	var l fault.List
 	t := all[i]
 	from, _, _ := t.Due()
 	switch {
@@ -98,8 +91,5 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 	if err := l.Err(); err != nil {
 		return wire.ColonyWhole{}, err
 	}
-	if err := d.ends(ctx, d.op, row, id, string(t.Method), day); err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	return d.Colony(ctx, colony)
+	return after(ctx, d.ends(ctx, d.op, row, id, string(t.Method), day), d.Colony, colony)
 }

@@ -15,6 +15,8 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // Visit is a day of a job in the yard: its colonies in stand order as they were last
@@ -51,7 +53,7 @@ type visit struct {
 }
 
 func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
-	v := visit{colonies: map[string]store.JobColony{}, yards: map[string]store.Yard{}}
+	v := visit{colonies: map[string]store.JobColony{}}
 	var l fault.List
 	v.day = readDay("day", day, d.today(), d.today()+366, &l)
 	if err := l.Err(); err != nil {
@@ -95,9 +97,7 @@ func (d Desk) around(ctx context.Context, v *visit, colonies []string) error {
 	if err != nil {
 		return err
 	}
-	for _, y := range yards {
-		v.yards[y.ID] = y
-	}
+	v.yards = lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	if v.rows, err = d.op.ColoniesAmong(ctx, colonies); err != nil {
 		return err
 	}
@@ -125,10 +125,7 @@ func (d Desk) stopAt(ctx context.Context, v *visit, jobs bool) error {
 	if err != nil {
 		return err
 	}
-	all := make([]situation, len(v.rows))
-	for i, r := range v.rows {
-		all[i] = begin(r, h.colony(r.ID))
-	}
+	all := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
 	if jobs {
 		if err := d.withJobs(ctx, all, v.job.ID); err != nil {
 			return err
@@ -152,11 +149,7 @@ func (d Desk) stopAt(ctx context.Context, v *visit, jobs bool) error {
 
 // ids are the colonies of the visit that live, in stand order.
 func (v visit) ids() []string {
-	out := make([]string, len(v.rows))
-	for i, r := range v.rows {
-		out[i] = r.ID
-	}
-	return out
+	return lo.Map(v.rows, colonyID)
 }
 
 // stopsOf tells what a round stops at.

@@ -1,13 +1,14 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
-	"slices"
 	"strings"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
@@ -23,11 +24,7 @@ func (d Desk) Yards(ctx context.Context) (wire.YardList, error) {
 		return wire.YardList{}, err
 	}
 	stands, err := d.op.Stands(ctx)
-	out := wire.YardList{Yards: make([]wire.Yard, len(rows))}
-	for i, y := range rows {
-		out.Yards[i] = yardOf(y, stands[y.ID])
-	}
-	return out, err
+	return wire.YardList{Yards: lo.Map(rows, func(y store.Yard, _ int) wire.Yard { return yardOf(y, stands[y.ID]) })}, err
 }
 
 func yardOf(y store.Yard, colonies int) wire.Yard {
@@ -92,18 +89,10 @@ func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 	} else {
 		err = d.op.ChangeYard(ctx, y)
 	}
-	if err != nil {
-		return wire.YardWhole{}, named(err)
-	}
-	return d.Yard(ctx, y.ID)
+	return after(ctx, named(err), d.Yard, y.ID)
 }
 
-func newID(given string) string {
-	if given == "" {
-		return uuid.NewString()
-	}
-	return given
-}
+func newID(given string) string { return cmp.Or(given, uuid.NewString()) }
 
 // named tells at its field that a name is in use.
 func named(err error) error {
@@ -139,12 +128,10 @@ func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 	return out, nil
 }
 
+func colonyID(r store.Colony, _ int) string { return r.ID }
+
 func ids(colonies []situation) []string {
-	out := make([]string, len(colonies))
-	for i, k := range colonies {
-		out[i] = k.row.ID
-	}
-	return out
+	return lo.Map(colonies, func(k situation, _ int) string { return k.row.ID })
 }
 
 // Arrange puts the colonies of a yard in an order, which must name each of them
@@ -158,17 +145,8 @@ func (d Desk) Arrange(ctx context.Context, yard string, in wire.Order) (wire.Yar
 	if err != nil {
 		return wire.YardWhole{}, err
 	}
-	have := make([]string, len(rows))
-	for i, r := range rows {
-		have[i] = r.ID
-	}
-	slices.Sort(have)
-	wanted := slices.Sorted(slices.Values(in.Colonies))
-	if !slices.Equal(have, wanted) {
+	if !lo.ElementsMatch(lo.Map(rows, colonyID), in.Colonies) {
 		return wire.YardWhole{}, store.ErrStale
 	}
-	if err := d.op.Arrange(ctx, yard, in.Colonies); err != nil {
-		return wire.YardWhole{}, err
-	}
-	return d.Yard(ctx, yard)
+	return after(ctx, d.op.Arrange(ctx, yard, in.Colonies), d.Yard, yard)
 }
