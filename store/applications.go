@@ -107,8 +107,7 @@ func (o Operation) Application(ctx context.Context, id string) (Application, err
 
 // Visited lists what stands of a job's day, in the order in which it was written.
 func (o Operation) Visited(ctx context.Context, job string, day time.Time) ([]Application, error) {
-	var out []Application
-	return out, o.named(ctx).Where("a.job_id = ? AND a.visit_day = ? AND NOT a.superseded", job, day).Order("a.seq").Find(&out).Error
+	return all[Application](o.named(ctx).Where("a.job_id = ? AND a.visit_day = ? AND NOT a.superseded", job, day).Order("a.seq"))
 }
 
 // Line is a place in the register, to go on from.
@@ -211,10 +210,9 @@ func (o Operation) GivenTo(ctx context.Context, colonies []string, since time.Ti
 }
 
 func given(q *gorm.DB) ([]Application, error) {
-	var out []Application
-	return out, q.Where("superseded = 0 AND kind <> 'skipped'").
+	return all[Application](q.Where("superseded = 0 AND kind <> 'skipped'").
 		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high").
-		Order("seq").Find(&out).Error
+		Order("seq"))
 }
 
 // VisitExtras is what is ticked on visits in a season.

@@ -120,9 +120,7 @@ func (o Operation) nextNumber(ctx context.Context) (n int, err error) {
 
 // Batches lists the newest batches with their composition, without lines and snapshots.
 func (o Operation) Batches(ctx context.Context) ([]Batch, error) {
-	var out []Batch
-	err := o.own(ctx).Omit("inputs", "answer").Preload("Components").Order("created_at DESC, id").Limit(NewestBatches).Find(&out).Error
-	return out, err
+	return all[Batch](o.own(ctx).Omit("inputs", "answer").Preload("Components").Order("created_at DESC, id").Limit(NewestBatches))
 }
 
 // Jar is a batch without lines and snapshots, with what is left of it.
@@ -182,9 +180,4 @@ func (o Operation) VoidBatch(ctx context.Context, id, reason string, at time.Tim
 	}
 	return o.own(ctx).Model(&Batch{}).Where("id = ? AND voided_at IS NULL", id).
 		Updates(Batch{VoidedAt: &at, VoidReason: reason}).Error
-}
-
-// NameOperation gives the operation its name.
-func (o Operation) NameOperation(ctx context.Context, name string) error {
-	return o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Update("name", name).Error
 }

@@ -65,8 +65,7 @@ type BenchEvent struct {
 
 // Balances lists what is weighed with.
 func (o Operation) Balances(ctx context.Context) ([]Balance, error) {
-	var out []Balance
-	return out, o.own(ctx).Order("position").Find(&out).Error
+	return all[Balance](o.own(ctx).Order("position"))
 }
 
 // SetBalances puts these in the place of those before.
@@ -180,14 +179,12 @@ type Uptake struct {
 
 // Uptakes lists what was seen of all carriers, the oldest first.
 func (o Operation) Uptakes(ctx context.Context) ([]Uptake, error) {
-	var out []Uptake
-	return out, o.own(ctx).Order("created_at, batch_id").Find(&out).Error
+	return all[Uptake](o.own(ctx).Order("created_at, batch_id"))
 }
 
 // UptakesOf lists what was seen of one carrier, likewise.
 func (o Operation) UptakesOf(ctx context.Context, carrier string) ([]Uptake, error) {
-	var out []Uptake
-	return out, o.own(ctx).Where("carrier = ?", carrier).Order("created_at, batch_id").Find(&out).Error
+	return all[Uptake](o.own(ctx).Where("carrier = ?", carrier).Order("created_at, batch_id"))
 }
 
 // AddUptake writes what was seen in a pot.
@@ -211,10 +208,9 @@ type Portion struct {
 
 // Portions lists the portions of a batch.
 func (o Operation) Portions(ctx context.Context, batch string) ([]Portion, error) {
-	var out []Portion
-	return out, o.db.WithContext(ctx).Table("portions").Select("portions.*, yards.name AS yard").
+	return all[Portion](o.db.WithContext(ctx).Table("portions").Select("portions.*, yards.name AS yard").
 		Joins("LEFT JOIN yards ON yards.operation_id = portions.operation_id AND yards.id = portions.yard_id").
-		Where("portions.operation_id = ? AND batch_id = ?", o.id, batch).Order("portions.created_at, portions.id").Find(&out).Error
+		Where("portions.operation_id = ? AND batch_id = ?", o.id, batch).Order("portions.created_at, portions.id"))
 }
 
 // LeftoverOf is the batch that a pot's rest became; empty when there is none.

@@ -4,6 +4,8 @@ import (
 	"context"
 	"time"
 
+	"github.com/samber/lo"
+	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
 
@@ -52,25 +54,17 @@ func (o Operation) ColoniesAmong(ctx context.Context, ids []string) ([]Colony, e
 }
 
 func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, error) {
-	var out []Colony
-	if err := o.own(ctx).Where("ended_on IS NULL").Where(where, of).Order("yard_id, position, name").Find(&out).Error; err != nil {
+	living := func() *gorm.DB { return o.own(ctx).Where("ended_on IS NULL").Where(where, of) }
+	out, err := all[Colony](living().Order("yard_id, position, name"))
+	if err != nil {
 		return nil, err
 	}
-	var rows []ColonyBox
-	boxes := o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("ended_on IS NULL").Where(where, of))
-	if err := boxes.Order("colony_id, position").Find(&rows).Error; err != nil {
-		return nil, err
-	}
-	at := make(map[string]int, len(out))
+	boxes, err := all[ColonyBox](o.own(ctx).Where("colony_id IN (?)", living().Model(&Colony{}).Select("id")).Order("colony_id, position"))
+	by := lo.GroupBy(boxes, func(b ColonyBox) string { return b.ColonyID })
 	for i, c := range out {
-		at[c.ID] = i
+		out[i].Boxes = by[c.ID]
 	}
-	for _, b := range rows {
-		if i, living := at[b.ColonyID]; living {
-			out[i].Boxes = append(out[i].Boxes, b)
-		}
-	}
-	return out, nil
+	return out, err
 }
 
 func (o Operation) stack(colony string, boxes []ColonyBox) []ColonyBox {
@@ -162,28 +156,10 @@ func (o Operation) Reopen(ctx context.Context, id string, version int, happened 
 
 // Stands counts the living colonies of each yard.
 func (o Operation) Stands(ctx context.Context) (map[string]int, error) {
-	var rows []struct {
-		YardID string
-		N      int
-	}
-	err := o.own(ctx).Model(&Colony{}).Where("ended_on IS NULL").Select("yard_id, COUNT(*) AS n").Group("yard_id").Scan(&rows).Error
-	out := make(map[string]int, len(rows))
-	for _, r := range rows {
-		out[r.YardID] = r.N
-	}
-	return out, err
+	return byID[int](o.own(ctx).Model(&Colony{}).Where("ended_on IS NULL").Select("yard_id AS id, COUNT(*) AS value").Group("yard_id"))
 }
 
 // LastPosition is the last place that is taken in the line of each yard.
 func (o Operation) LastPosition(ctx context.Context) (map[string]int, error) {
-	var rows []struct {
-		YardID string
-		Last   int
-	}
-	err := o.own(ctx).Model(&Colony{}).Select("yard_id, MAX(position) AS last").Group("yard_id").Scan(&rows).Error
-	out := make(map[string]int, len(rows))
-	for _, r := range rows {
-		out[r.YardID] = r.Last
-	}
-	return out, err
+	return byID[int](o.own(ctx).Model(&Colony{}).Select("yard_id AS id, MAX(position) AS value").Group("yard_id"))
 }

@@ -41,15 +41,13 @@ func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
 
 // CountsOf lists the counts of a colony, the oldest first; void ones, too.
 func (o Operation) CountsOf(ctx context.Context, colony string) ([]MiteCount, error) {
-	var out []MiteCount
-	return out, o.own(ctx).Where("colony_id = ?", colony).Order("counted_on, created_at").Find(&out).Error
+	return all[MiteCount](o.own(ctx).Where("colony_id = ?", colony).Order("counted_on, created_at"))
 }
 
 // CountsIn lists the counts of a yard's colonies, likewise.
 func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, error) {
-	var out []MiteCount
-	return out, o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard)).
-		Order("counted_on, created_at, colony_id").Find(&out).Error
+	return all[MiteCount](o.own(ctx).Where("colony_id IN (?)", o.own(ctx).Model(&Colony{}).Select("id").Where("yard_id = ?", yard)).
+		Order("counted_on, created_at, colony_id"))
 }
 
 // LastCounts gives the newest count of each colony that is not void.
@@ -76,8 +74,7 @@ func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Tim
 
 // Thresholds are the operation's own, where it has any.
 func (o Operation) Thresholds(ctx context.Context) ([]Threshold, error) {
-	var out []Threshold
-	return out, o.own(ctx).Find(&out).Error
+	return all[Threshold](o.own(ctx))
 }
 
 // SetThresholds writes the thresholds over what was there.
@@ -90,16 +87,7 @@ func (o Operation) SetThresholds(ctx context.Context, rows []Threshold) error {
 
 // Latitudes gives the latitude of the yard of every colony.
 func (o Operation) Latitudes(ctx context.Context) (map[string]float64, error) {
-	var rows []struct {
-		ID       string
-		Latitude float64
-	}
-	err := o.db.WithContext(ctx).Table("colonies").Select("colonies.id, yards.latitude").
+	return byID[float64](o.db.WithContext(ctx).Table("colonies").Select("colonies.id, yards.latitude AS value").
 		Joins("JOIN yards ON yards.operation_id = colonies.operation_id AND yards.id = colonies.yard_id").
-		Where("colonies.operation_id = ?", o.id).Scan(&rows).Error
-	out := make(map[string]float64, len(rows))
-	for _, r := range rows {
-		out[r.ID] = r.Latitude
-	}
-	return out, err
+		Where("colonies.operation_id = ?", o.id))
 }

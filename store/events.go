@@ -21,22 +21,14 @@ type Event struct {
 
 func (Event) TableName() string { return "colony_events" }
 
-// Events lists what happened to a colony, the newest first.
-func (o Operation) Events(ctx context.Context, colony string) ([]Event, error) {
-	var out []Event
-	return out, o.own(ctx).Where("colony_id = ?", colony).Order("happened_on DESC, seq DESC").Find(&out).Error
-}
-
 // EventsSince lists what happened to any colony since a day, the oldest first.
 func (o Operation) EventsSince(ctx context.Context, since time.Time) ([]Event, error) {
-	var out []Event
-	return out, o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, seq").Find(&out).Error
+	return all[Event](o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, seq"))
 }
 
 // EventsAmong lists what happened to some colonies since a day, likewise.
 func (o Operation) EventsAmong(ctx context.Context, colonies []string, since time.Time) ([]Event, error) {
-	var out []Event
-	return out, o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", colonies, since).Order("happened_on, seq").Find(&out).Error
+	return all[Event](o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", colonies, since).Order("happened_on, seq"))
 }
 
 // Happened writes what happened to a colony.

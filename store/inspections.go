@@ -39,8 +39,7 @@ func (o Operation) Inspect(ctx context.Context, rows []Inspection) error {
 
 // InspectionsOf lists the inspections of a colony, whole, the oldest first.
 func (o Operation) InspectionsOf(ctx context.Context, colony string) ([]Inspection, error) {
-	var out []Inspection
-	return out, o.own(ctx).Where("colony_id = ?", colony).Order("seen_on, created_at").Find(&out).Error
+	return all[Inspection](o.own(ctx).Where("colony_id = ?", colony).Order("seen_on, created_at"))
 }
 
 // InspectionsSince lists those of all colonies since a day, the oldest first, without
@@ -55,17 +54,15 @@ func (o Operation) InspectionsAmong(ctx context.Context, colonies []string, sinc
 }
 
 func bare(q *gorm.DB) ([]Inspection, error) {
-	var out []Inspection
-	return out, q.Select("colony_id", "seen_on", "quarters", "brood", "eggs", "larvae", "stores", "supers", "queen", "created_at").
-		Order("seen_on, created_at").Find(&out).Error
+	return all[Inspection](q.Select("colony_id", "seen_on", "quarters", "brood", "eggs", "larvae", "stores", "supers", "queen", "created_at").
+		Order("seen_on, created_at"))
 }
 
 // LastSeams finds the newest seams of each of some colonies, by colony; none from before
 // its bees changed.
 func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string]json.RawMessage, error) {
-	var rows []Inspection
 	// The newest is found by its index alone, however long the history is.
-	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN i.colony_id, i.seams
+	return byID[json.RawMessage](o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN i.colony_id AS id, i.seams AS value
 		FROM (SELECT c.id, (SELECT l.seen_on FROM inspections l FORCE INDEX (last_drawn)
 				WHERE l.operation_id = c.operation_id AND l.colony_id = c.id AND l.drawn = 1 ORDER BY l.seen_on DESC LIMIT 1) AS last
 			FROM colonies c WHERE c.operation_id = ? AND c.id IN ?) n
@@ -73,10 +70,5 @@ func (o Operation) LastSeams(ctx context.Context, colonies []string) (map[string
 		WHERE NOT EXISTS (SELECT 1 FROM colony_events e WHERE e.operation_id = i.operation_id AND e.colony_id = i.colony_id
 			AND e.kind IN ('joined', 'split', 'swarmed', 'boxes', 'queen')
 			AND (e.happened_on > i.seen_on OR e.happened_on = i.seen_on AND e.created_at > i.created_at))
-		ORDER BY i.created_at`, o.id, colonies, o.id).Scan(&rows).Error
-	out := make(map[string]json.RawMessage, len(rows))
-	for _, r := range rows {
-		out[r.ColonyID] = r.Seams
-	}
-	return out, err
+		ORDER BY i.created_at`, o.id, colonies, o.id))
 }

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"time"
 
+	"github.com/samber/lo"
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
@@ -53,8 +54,7 @@ type JobColony struct {
 
 // Cards lists the label cards by name.
 func (o Operation) Cards(ctx context.Context) ([]LabelCard, error) {
-	var out []LabelCard
-	return out, o.own(ctx).Order("name").Find(&out).Error
+	return all[LabelCard](o.own(ctx).Order("name"))
 }
 
 // Card reads one.
@@ -95,9 +95,8 @@ func (o Operation) SaveJob(ctx context.Context, j *Job) (created bool, err error
 
 // Jobs lists the newest with their colonies.
 func (o Operation) Jobs(ctx context.Context) ([]Job, error) {
-	var out []Job
-	return out, o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
-		Order("created_at DESC, id").Limit(100).Find(&out).Error
+	return all[Job](o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
+		Order("created_at DESC, id").Limit(100))
 }
 
 // Job reads one whole.
@@ -129,11 +128,7 @@ func (o Operation) DaysOf(ctx context.Context, jobs []string) (map[string]JobDay
 		(SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
 		(SELECT MAX(a.visit_day) FROM applications a FORCE INDEX (by_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id
 			AND a.superseded = 0 AND a.kind = 'given') AS last_given`).Scan(&rows).Error
-	out := make(map[string]JobDays, len(rows))
-	for _, r := range rows {
-		out[r.JobID] = r
-	}
-	return out, err
+	return lo.KeyBy(rows, func(r JobDays) string { return r.JobID }), err
 }
 
 // Waiting is a colony that a job which nobody closed has still nothing written of.
@@ -185,9 +180,5 @@ func (o Operation) Names(ctx context.Context) (map[string]ColonyName, error) {
 	err := o.db.WithContext(ctx).Raw(`SELECT c.id, c.name, COUNT(b.position) AS boxes FROM colonies c
 		LEFT JOIN colony_boxes b ON b.operation_id = c.operation_id AND b.colony_id = c.id
 		WHERE c.operation_id = ? GROUP BY c.id, c.name`, o.id).Scan(&rows).Error
-	out := make(map[string]ColonyName, len(rows))
-	for _, r := range rows {
-		out[r.ID] = r
-	}
-	return out, err
+	return lo.KeyBy(rows, func(r ColonyName) string { return r.ID }), err
 }

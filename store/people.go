@@ -191,9 +191,7 @@ func (o Operation) TimeZone(ctx context.Context) (string, error) {
 
 // Members lists the people of the operation.
 func (o Operation) Members(ctx context.Context) ([]Member, error) {
-	var out []Member
-	err := o.db.WithContext(ctx).Joins("User").Where("members.operation_id = ?", o.id).Order("members.joined_at, members.user_id").Find(&out).Error
-	return out, err
+	return all[Member](o.db.WithContext(ctx).Joins("User").Where("members.operation_id = ?", o.id).Order("members.joined_at, members.user_id"))
 }
 
 // SetRole changes what a member may do, or with an empty role takes the member
@@ -233,9 +231,7 @@ func (o Operation) Invite(ctx context.Context, i Invitation) error {
 
 // Invitations lists those that can still be used.
 func (o Operation) Invitations(ctx context.Context, now time.Time) ([]Invitation, error) {
-	var out []Invitation
-	err := o.own(ctx).Where("used_at IS NULL AND expires_at > ?", now).Order("created_at").Find(&out).Error
-	return out, err
+	return all[Invitation](o.own(ctx).Where("used_at IS NULL AND expires_at > ?", now).Order("created_at"))
 }
 
 // Uninvite takes an invitation back.
@@ -245,14 +241,4 @@ func (o Operation) Uninvite(ctx context.Context, id string) error {
 		return ErrNotFound
 	}
 	return gone.Error
-}
-
-// first reads one row, or gives ErrNotFound.
-func first[Row any](q *gorm.DB) (Row, error) {
-	var row Row
-	err := q.First(&row).Error
-	if errors.Is(err, gorm.ErrRecordNotFound) {
-		err = ErrNotFound
-	}
-	return row, err
 }

@@ -126,29 +126,18 @@ func (o Operation) LeftOfLots(ctx context.Context) (map[string]float64, error) {
 
 // lefts finds the last line of each account by the index alone.
 func (o Operation) lefts(ctx context.Context, column string) (map[string]float64, error) {
-	var rows []struct {
-		ID   string
-		Left float64
-	}
 	last := o.own(ctx).Table("stock_entries").Where(column + " IS NOT NULL").Select("MAX(seq)").Group("operation_id, " + column)
-	err := o.db.WithContext(ctx).Table("stock_entries").Where("seq IN (?)", last).Select(column + " AS id, left_before + amount AS `left`").Scan(&rows).Error
-	out := make(map[string]float64, len(rows))
-	for _, r := range rows {
-		out[r.ID] = r.Left
-	}
-	return out, err
+	return byID[float64](o.db.WithContext(ctx).Table("stock_entries").Where("seq IN (?)", last).Select(column + " AS id, left_before + amount AS value"))
 }
 
 // Into lists what went out of lots into a batch.
 func (o Operation) Into(ctx context.Context, batch string) ([]StockEntry, error) {
-	var out []StockEntry
-	return out, o.own(ctx).Where("for_batch_id = ? AND lot_id IS NOT NULL", batch).Order("seq").Find(&out).Error
+	return all[StockEntry](o.own(ctx).Where("for_batch_id = ? AND lot_id IS NOT NULL", batch).Order("seq"))
 }
 
 // Lots lists the lots, the newest first.
 func (o Operation) Lots(ctx context.Context) ([]Lot, error) {
-	var out []Lot
-	return out, o.own(ctx).Order("created_at DESC, id").Find(&out).Error
+	return all[Lot](o.own(ctx).Order("created_at DESC, id"))
 }
 
 // Lot reads one lot.

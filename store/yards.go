@@ -31,8 +31,7 @@ const bulk = 1000
 
 // Yards lists the yards by name.
 func (o Operation) Yards(ctx context.Context) ([]Yard, error) {
-	var out []Yard
-	return out, o.own(ctx).Order("name").Find(&out).Error
+	return all[Yard](o.own(ctx).Order("name"))
 }
 
 // Yard reads one.

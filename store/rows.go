@@ -1,0 +1,35 @@
+package store
+
+import (
+	"errors"
+
+	"github.com/samber/lo"
+	"gorm.io/gorm"
+)
+
+// all reads what a query finds.
+func all[Row any](q *gorm.DB) ([]Row, error) {
+	var out []Row
+	return out, q.Find(&out).Error
+}
+
+// first reads one row, or gives ErrNotFound.
+func first[Row any](q *gorm.DB) (Row, error) {
+	var row Row
+	err := q.First(&row).Error
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		err = ErrNotFound
+	}
+	return row, err
+}
+
+// byID reads the columns id and value.
+func byID[Value any](q *gorm.DB) (map[string]Value, error) {
+	type pair struct {
+		ID    string
+		Value Value
+	}
+	var pairs []pair
+	err := q.Scan(&pairs).Error
+	return lo.SliceToMap(pairs, func(p pair) (string, Value) { return p.ID, p.Value }), err
+}
