@@ -2,6 +2,7 @@ import Button from '@mui/material/Button'
 import { useEffect, useRef } from 'react'
 import styles from './bench.module.css'
 import { text } from './text'
+import { Press } from '../kit/Press'
 
 interface Press {
   words: string
@@ -45,18 +46,19 @@ export function Bar({ onBack, first, busy, primary: offered, idle, held, second,
   }, [])
   return (
     <div className={styles.bar}>
-      <Button size="large" disabled={first || busy} onClick={onBack} data-back>
-        {text.back}
-      </Button>
+      <Press size="large" says={text.back} off={first || busy} onPress={onBack} data-back />
       {third && held === undefined && (
-        <Button size="large" disabled={busy} onClick={third.onPress} data-third>
-          {third.words}
-        </Button>
+        <Press size="large" says={third.words} off={busy} onPress={third.onPress} data-third />
       )}
       {second && (
-        <Button size="large" variant="outlined" disabled={busy} onClick={second.onPress} data-second>
-          {second.words}
-        </Button>
+        <Press
+          size="large"
+          kind="outlined"
+          says={second.words}
+          off={busy}
+          onPress={second.onPress}
+          data-second
+        />
       )}
       <Button
         size="large"

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data, Problem, type Schemas } from '../api/client'
@@ -11,6 +10,7 @@ import { useKept } from '../kit/useKept'
 import { plain, tenths, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { Reader, typed } from '../kit/reader'
+import { Press } from '../kit/Press'
 import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
 import { text } from './text'
@@ -111,20 +111,21 @@ export function BeginForm({ run }: { run: Run }) {
                   onChange={(v) => change((t) => void (t.balances[i]!.least = v))}
                 />
                 {form.value.balances.length > 1 && (
-                  <Button size="small" onClick={() => change((t) => void t.balances.splice(i, 1))}>
-                    {text.removeBalance}
-                  </Button>
+                  <Press
+                    size="small"
+                    says={text.removeBalance}
+                    onPress={() => change((t) => void t.balances.splice(i, 1))}
+                  />
                 )}
               </div>
             ))}
-            <Button
-              disabled={form.value.balances.length >= 8}
-              onClick={() =>
+            <Press
+              says={text.addBalance}
+              off={form.value.balances.length >= 8}
+              onPress={() =>
                 change((t) => void t.balances.push({ name: '', division: '1', capacity: '', least: '' }))
               }
-            >
-              {text.addBalance}
-            </Button>
+            />
             <Field
               label={text.cup}
               unit="g"
@@ -167,16 +168,15 @@ export function BeginForm({ run }: { run: Run }) {
             <FaultLine path="balances" />
             <Weighings run={shown} />
             <Said message={beginning.message} />
-            <Button
-              variant="contained"
+            <Press
+              kind="main"
               size="large"
+              says={text.begin}
               className={shared.primary}
-              disabled={beginning.busy || Object.keys(wrong).length > 0 || plan.isError}
-              onClick={() => beginning.save(undefined)}
+              off={beginning.busy || Object.keys(wrong).length > 0 || plan.isError}
+              onPress={() => beginning.save(undefined)}
               data-begin-yes
-            >
-              {text.begin}
-            </Button>
+            />
           </section>
         </div>
       </Faults>

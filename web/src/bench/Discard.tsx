@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button'
 import { plain, tenths } from '../kit/format'
+import { Press } from '../kit/Press'
 import styles from './bench.module.css'
 import { text } from './text'
 import type { Happening, Run } from './useBench'
@@ -31,16 +31,15 @@ export function Discard({ run, at, onKeep }: Props) {
         </>
       )}
       <div className={styles.keys}>
-        <Button
-          variant="contained"
-          color="error"
-          disabled={at.busy}
-          onClick={() => void at.happen({ kind: 'discarded' })}
+        <Press
+          kind="main"
+          harm
+          says={text.discardYes}
+          off={at.busy}
+          onPress={() => void at.happen({ kind: 'discarded' })}
           data-discard-yes
-        >
-          {text.discardYes}
-        </Button>
-        <Button onClick={onKeep}>{text.keepIt}</Button>
+        />
+        <Press says={text.keepIt} onPress={onKeep} />
       </div>
     </section>
   )

@@ -1,10 +1,10 @@
-import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { useState } from 'react'
 import { Choice } from '../kit/Choice'
 import { tenths, three } from '../kit/format'
 import { read } from '../kit/reader'
+import { Press } from '../kit/Press'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './Finish.module.css'
@@ -108,9 +108,7 @@ export function Finish({ run, at, onBack }: Props) {
           onChange={setKeeping}
         />
         <p>
-          <Button color="error" onClick={() => setDiscarding(true)} data-discard>
-            {text.discard}
-          </Button>
+          <Press harm says={text.discard} onPress={() => setDiscarding(true)} data-discard />
         </p>
       </div>
       <Bar

@@ -1,8 +1,8 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { celsiusToFahrenheit, fahrenheitToCelsius, plain, temperature } from '../kit/format'
 import { useUnits } from '../kit/units'
 import { read } from '../kit/reader'
+import { Press } from '../kit/Press'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './HeatStep.module.css'
@@ -79,22 +79,20 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
           <div className={shared.keys}>
             <span className={shared.standIn}>{text.standInProbe}</span>
             {[(low + high) / 2, ...(act.alarm_c ? [act.alarm_c + 3] : [])].map((c) => (
-              <Button
+              <Press
                 key={c}
-                variant="outlined"
-                onClick={() => send({ instrument: device.id, do: 'heat', amount: c })}
+                kind="outlined"
+                says={text.plate(words(c))}
+                onPress={() => send({ instrument: device.id, do: 'heat', amount: c })}
                 data-plate={c}
-              >
-                {text.plate(words(c))}
-              </Button>
+              />
             ))}
-            <Button
-              variant="outlined"
-              onClick={() => send({ instrument: device.id, do: 'heat', amount: 0 })}
+            <Press
+              kind="outlined"
+              says={text.plateOff}
+              onPress={() => send({ instrument: device.id, do: 'heat', amount: 0 })}
               data-plate-off
-            >
-              {text.plateOff}
-            </Button>
+            />
           </div>
         )}
       </div>

@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { plain, tenths, three, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
+import { Press } from '../kit/Press'
 import shared from './bench.module.css'
 import styles from './Mend.module.css'
 import { Discard } from './Discard'
@@ -71,22 +71,17 @@ export function Mend({ run, at, onAccept }: Props) {
       )}
       <div className={shared.keys}>
         {mending.possible && (
-          <Button
-            variant={surplus ? 'outlined' : 'contained'}
+          <Press
+            kind={surplus ? 'outlined' : 'main'}
             size="large"
-            disabled={at.busy}
-            onClick={() => void at.happen({ kind: 'corrected' })}
+            says={text.mend}
+            off={at.busy}
+            onPress={() => void at.happen({ kind: 'corrected' })}
             data-mend-yes
-          >
-            {text.mend}
-          </Button>
+          />
         )}
-        <Button onClick={onAccept} data-mend-no>
-          {text.keepSo}
-        </Button>
-        <Button color="error" onClick={() => setDiscarding(true)} data-discard>
-          {text.discard}
-        </Button>
+        <Press says={text.keepSo} onPress={onAccept} data-mend-no />
+        <Press harm says={text.discard} onPress={() => setDiscarding(true)} data-discard />
       </div>
     </section>
   )
@@ -107,15 +102,14 @@ function Undo({ run, at, surplus }: Pick<Props, 'run' | 'at'> & { surplus: NonNu
       </p>
       <p>{text.takeOffHow}</p>
       <p>
-        <Button
-          variant="contained"
+        <Press
+          kind="main"
           size="large"
-          disabled={at.busy}
-          onClick={() => void again()}
+          says={text.weighAgain}
+          off={at.busy}
+          onPress={() => void again()}
           data-weigh-again
-        >
-          {text.weighAgain}
-        </Button>
+        />
       </p>
     </>
   )

@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { text } from './text'
 import type { Happening } from './useBench'
+import { Press } from '../kit/Press'
 
 /** What could not be sent, was refused, or was overtaken; nothing is lost of it. */
 export function Trouble({ at }: { at: Happening }) {
@@ -28,15 +29,14 @@ export function Trouble({ at }: { at: Happening }) {
       {words}
       {doubtful && at.tried && (
         <span style={{ display: 'block', marginTop: 8 }}>
-          <Button
-            color="error"
-            variant="outlined"
+          <Press
+            harm
+            kind="outlined"
+            says={text.really(String(at.tried.grams))}
             data-really
-            onClick={() => at.tried && void at.happen({ ...at.tried, sure: true })}
-          >
-            {text.really(String(at.tried.grams))}
-          </Button>
-          <Button onClick={at.forget}>{text.notReally}</Button>
+            onPress={() => at.tried && void at.happen({ ...at.tried, sure: true })}
+          />
+          <Press says={text.notReally} onPress={at.forget} />
         </span>
       )}
     </Alert>

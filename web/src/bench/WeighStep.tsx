@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useKept } from '../kit/useKept'
 import { fixed, placesOf, plain, tenths } from '../kit/format'
 import { Bar } from './Bar'
@@ -6,6 +5,7 @@ import shared from './bench.module.css'
 import styles from './WeighStep.module.css'
 import { Dial } from './Dial'
 import { read } from '../kit/reader'
+import { Press } from '../kit/Press'
 import type { StepProps } from './stepProps'
 import { text } from './text'
 import { TypedFigure } from './TypedFigure'
@@ -141,13 +141,12 @@ function Taken({ act, at, show }: Pick<StepProps, 'act' | 'at'> & { show: (g: nu
       {act.added.map((t, i) => (
         <li key={i}>
           <span>✓ {text.inNow(show(t.grams))}</span>
-          <Button
+          <Press
             size="small"
-            onClick={() => void at.happen({ kind: 'removed', act: act.id, load: i })}
+            says={text.strike}
+            onPress={() => void at.happen({ kind: 'removed', act: act.id, load: i })}
             data-strike={i}
-          >
-            {text.strike}
-          </Button>
+          />
         </li>
       ))}
     </ul>
@@ -213,26 +212,14 @@ function BalanceKeys({
   const spoon = Math.max(division * 2, Math.round(((target ?? 0) * 0.08) / division) * division)
   return (
     <div className={shared.keys}>
-      <Button variant="outlined" onClick={ask('tare')} data-tare>
-        {text.tare}
-      </Button>
-      <Button variant="outlined" onClick={ask('zero')}>
-        {text.zero}
-      </Button>
+      <Press kind="outlined" says={text.tare} onPress={ask('tare')} data-tare />
+      <Press kind="outlined" says={text.zero} onPress={ask('zero')} />
       {device.simulated && (
         <>
           <span className={shared.standIn}>{text.standIn}</span>
-          {rest !== undefined && (
-            <Button variant="outlined" onClick={pour(rest)} data-pour>
-              {text.pour}
-            </Button>
-          )}
-          <Button variant="outlined" onClick={pour(spoon)} data-spoon>
-            {text.spoon}
-          </Button>
-          <Button variant="outlined" onClick={ask('lift')} data-lift>
-            {text.lift}
-          </Button>
+          {rest !== undefined && <Press kind="outlined" says={text.pour} onPress={pour(rest)} data-pour />}
+          <Press kind="outlined" says={text.spoon} onPress={pour(spoon)} data-spoon />
+          <Press kind="outlined" says={text.lift} onPress={ask('lift')} data-lift />
         </>
       )}
     </div>

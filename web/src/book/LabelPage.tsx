@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
@@ -11,6 +10,7 @@ import { Label } from '../label/Label'
 import shared from '../label/label.module.css'
 import styles from './LabelPage.module.css'
 import { labelQuery } from '../kit/queries'
+import { Press } from '../kit/Press'
 import { text } from '../label/text'
 
 type Paper = (typeof text.sheets)[number][0]
@@ -59,9 +59,7 @@ export default function LabelPage() {
               hint={text.copiesHint}
             />
           </Faults>
-          <Button variant="contained" size="large" disabled={!reader.readable} onClick={() => print()}>
-            {text.print}
-          </Button>
+          <Press kind="main" size="large" says={text.print} off={!reader.readable} onPress={() => print()} />
         </div>
       </div>
       <div className={shared.sheet}>

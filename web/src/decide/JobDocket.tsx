@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { METHODS } from '../method/facts'
@@ -12,6 +11,7 @@ import { useSaving } from '../kit/useSaving'
 import { day as written } from '../kit/day'
 import { may, useStart } from '../kit/useStart'
 import { seams as fraction } from '../kit/format'
+import { Press } from '../kit/Press'
 import shared from './decide.module.css'
 import styles from './JobDocket.module.css'
 import { type Choice } from './choice'
@@ -157,15 +157,14 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
             />
             <Said message={unread || 'rule' in saving.faults ? undefined : saving.message} />
             {keeper && (
-              <Button
+              <Press
                 size="large"
-                variant="contained"
-                disabled={saving.busy || plans.isPending || choice.ruleKind === ''}
-                onClick={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}
+                kind="main"
+                says={saving.busy ? text.making : text.make}
+                off={saving.busy || plans.isPending || choice.ruleKind === ''}
+                onPress={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}
                 data-make-job
-              >
-                {saving.busy ? text.making : text.make}
-              </Button>
+              />
             )}
           </div>
         </Faults>

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
@@ -11,6 +10,7 @@ import { day } from '../kit/day'
 import { adopt } from '../method/begin'
 import { keepDraft } from '../method/useDraft'
 import { useStart } from '../kit/useStart'
+import { Press } from '../kit/Press'
 import shared from './decide.module.css'
 import styles from './JobPage.module.css'
 import { JobState } from './JobState'
@@ -82,31 +82,26 @@ function Whole({ job }: { job: Schemas['Job'] }) {
                 </li>
               ))}
           </ul>
-          <Button
-            component={Link}
+          <Press
+            size="large"
+            says={text.goRound}
             to={`/rounds/${job.id}/${d.day}`}
             className="no-print"
-            size="large"
             data-to-round
-          >
-            {text.goRound}
-          </Button>
-          <Button
-            className="no-print"
+          />
+          <Press
             size="large"
-            variant="contained"
-            disabled={onward.busy}
-            onClick={() => onward.save(d.day)}
+            kind="main"
+            says={text.mixDay(day(d.day))}
+            className="no-print"
+            off={onward.busy}
+            onPress={() => onward.save(d.day)}
             data-mix
-          >
-            {text.mixDay(day(d.day))}
-          </Button>
+          />
         </section>
       ))}
       <Said message={onward.message} />
-      <Button className="no-print" onClick={() => print()}>
-        {text.print}
-      </Button>
+      <Press says={text.print} className="no-print" onPress={() => print()} />
     </Docket>
   )
 }

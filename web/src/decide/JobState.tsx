@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
@@ -6,6 +5,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { may, useStart } from '../kit/useStart'
+import { Press } from '../kit/Press'
 import styles from './JobState.module.css'
 import { text } from './text'
 
@@ -35,33 +35,35 @@ export function JobState({ job }: { job: Job }) {
       {job.in ? <p>{text.stillIn(job.in, date(job.due_out ?? ''), date(job.due_last ?? ''))}</p> : null}
       {keeper && job.open && (
         <p>
-          <Button
+          <Press
             size="large"
-            variant="outlined"
-            disabled={ending.busy}
-            onClick={() => end('finished')}
+            kind="outlined"
+            says={text.finish}
+            off={ending.busy}
+            onPress={() => end('finished')}
             data-finish
-          >
-            {text.finish}
-          </Button>
-          <Button
+          />
+          <Press
             size="large"
-            color="error"
-            disabled={ending.busy}
-            onClick={() => end('cancelled')}
+            harm
+            says={text.cancel}
+            off={ending.busy}
+            onPress={() => end('cancelled')}
             data-cancel
-          >
-            {text.cancel}
-          </Button>
+          />
         </p>
       )}
       {asking && job.open && (
         <p role="alertdialog">
           {asking === 'cancelled' ? text.cancelAsk : text.finishAsk(open)}{' '}
-          <Button variant="contained" disabled={ending.busy} onClick={() => ending.save(asking)} data-end-yes>
-            {text.yes}
-          </Button>
-          <Button onClick={() => setAsking(undefined)}>{text.no}</Button>
+          <Press
+            kind="main"
+            says={text.yes}
+            off={ending.busy}
+            onPress={() => ending.save(asking)}
+            data-end-yes
+          />
+          <Press says={text.no} onPress={() => setAsking(undefined)} />
         </p>
       )}
       <Said message={ending.message} />

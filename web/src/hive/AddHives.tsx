@@ -1,10 +1,10 @@
 import { Pick } from '../kit/Pick'
-import Button from '@mui/material/Button'
 import FormHelperText from '@mui/material/FormHelperText'
 import InputBase from '@mui/material/InputBase'
 import { useState, type SyntheticEvent } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { useSaving } from '../kit/useSaving'
+import { Press } from '../kit/Press'
 import styles from './AddHives.module.css'
 import { text } from './text'
 import { HIVES, newColony, nextName, type Change, type Colonies, type HiveName } from './hive'
@@ -52,9 +52,12 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
         inputProps={{ 'aria-label': text.addManyLabel, 'aria-invalid': fault !== undefined }}
         onChange={(e) => setTyped(e.target.value)}
       />
-      <Button type="submit" variant="outlined" disabled={busy}>
-        {typed.trim() === '' ? text.addHive : text.addManyButton}
-      </Button>
+      <Press
+        submit
+        kind="outlined"
+        says={typed.trim() === '' ? text.addHive : text.addManyButton}
+        off={busy}
+      />
       {fault && <FormHelperText error>{fault}</FormHelperText>}
     </form>
   )

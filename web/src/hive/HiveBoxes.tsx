@@ -1,6 +1,6 @@
-import Button from '@mui/material/Button'
 import type { Depth, Slot } from '../drawing/Board'
 import { Choice } from '../kit/Choice'
+import { Press } from '../kit/Press'
 import styles from './HiveBoxes.module.css'
 import { text } from './text'
 
@@ -47,32 +47,24 @@ export function HiveBoxes({ boxes, reshape, remove, add }: Props) {
               ))}
             </div>
             <div>
-              <Button
+              <Press
                 size="small"
-                disabled={b.slots.length <= 1}
-                onClick={() => reshape(i, (x) => void x.slots.pop())}
-              >
-                {text.fewer}
-              </Button>
-              <Button
+                says={text.fewer}
+                off={b.slots.length <= 1}
+                onPress={() => reshape(i, (x) => void x.slots.pop())}
+              />
+              <Press
                 size="small"
-                disabled={b.slots.length >= MOST_FRAMES}
-                onClick={() => reshape(i, (x) => void x.slots.push('comb'))}
-              >
-                {text.more}
-              </Button>
-              {boxes.length > 1 && (
-                <Button size="small" onClick={() => remove(i)}>
-                  {text.removeBox}
-                </Button>
-              )}
+                says={text.more}
+                off={b.slots.length >= MOST_FRAMES}
+                onPress={() => reshape(i, (x) => void x.slots.push('comb'))}
+              />
+              {boxes.length > 1 && <Press size="small" says={text.removeBox} onPress={() => remove(i)} />}
             </div>
           </div>
         ))
         .reverse()}
-      <Button disabled={boxes.length >= MOST_BOXES} onClick={add}>
-        {text.addBox}
-      </Button>
+      <Press says={text.addBox} off={boxes.length >= MOST_BOXES} onPress={add} />
     </>
   )
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
@@ -7,6 +6,7 @@ import { besideComb } from '../drawing/gaps'
 import { HiveBoxes } from './HiveBoxes'
 import { box as newBox, type DraftBox, type DraftColony } from './hive'
 import { text } from './text'
+import { Press } from '../kit/Press'
 
 interface Props {
   colony: DraftColony
@@ -42,9 +42,7 @@ export default function SlotsDialog({ colony, edit, onClose }: Props) {
         />
       </DialogContent>
       <DialogActions>
-        <Button variant="contained" onClick={onClose}>
-          {text.done}
-        </Button>
+        <Press kind="main" says={text.done} onPress={onClose} />
       </DialogActions>
     </Dialog>
   )

@@ -4,6 +4,7 @@ import { Faults } from './faults'
 import { Field } from './Field'
 import styles from './Asking.module.css'
 import { text } from './text'
+import { Press } from './Press'
 
 interface Props {
   action: string
@@ -43,7 +44,7 @@ export function Asking({ action, hint, yes, question, harm, fault, onYes }: Prop
       >
         {yes}
       </Button>
-      <Button onClick={() => setOpen(false)}>{text.cancel}</Button>
+      <Press says={text.cancel} onPress={() => setOpen(false)} />
     </div>
   )
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
 import { atFields, type Panel, type Typed } from './entries'
 import { Faults } from './faults'
@@ -9,6 +8,7 @@ import type { Reader } from './reader'
 import { Said } from './Said'
 import { text } from './text'
 import type { useSaving } from './useSaving'
+import { Press } from './Press'
 
 interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | 'after' | 'placeholders'> {
   form: { panel: Panel<Key>; typed: Typed<Key>; change: EntriesProps<Key>['change']; reader: Reader }
@@ -45,15 +45,14 @@ export function Form<Key extends string>(props: Props<Key>) {
         {children}
         <Said message={atFields(form.panel, form.typed, faults) ? undefined : saving.message} />
         <div className={`${page.bar} ${styles.buttons}`}>
-          <Button
-            type="submit"
-            variant={quiet ? 'outlined' : 'contained'}
-            disabled={saving.busy || !form.reader.readable || unfinished}
+          <Press
+            submit
+            kind={quiet ? 'outlined' : 'main'}
+            says={save}
+            off={saving.busy || !form.reader.readable || unfinished}
             data-save-form={mark}
-          >
-            {save}
-          </Button>
-          {onCancel && <Button onClick={onCancel}>{text.cancel}</Button>}
+          />
+          {onCancel && <Press says={text.cancel} onPress={onCancel} />}
         </div>
       </form>
     </Faults>

@@ -1,5 +1,4 @@
 import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
 import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { FaultCodes, Faults } from '../kit/faults'
@@ -14,6 +13,7 @@ import { BALANCE } from './balance'
 import { emptyDraft, inUnits } from './begin'
 import type { Change, Draft } from './draft'
 import { Entries } from '../kit/Panels'
+import { Press } from '../kit/Press'
 import { MethodPicker } from './MethodPicker'
 import styles from './Frame.module.css'
 import { SaveBatch, type ToSave } from './SaveBatch'
@@ -163,20 +163,19 @@ function Unfilled({ asked: { faults, lost } }: { asked: Asked<unknown> }) {
 
 function StartOver({ onYes }: { onYes: () => void }) {
   const [asked, setAsked] = useState(false)
-  if (!asked) return <Button onClick={() => setAsked(true)}>{text.startOver}</Button>
+  if (!asked) return <Press says={text.startOver} onPress={() => setAsked(true)} />
   return (
     <div>
       <p className="quiet">{text.startOverAsk}</p>
-      <Button
-        color="error"
-        onClick={() => {
+      <Press
+        harm
+        says={text.startOverYes}
+        onPress={() => {
           onYes()
           setAsked(false)
         }}
-      >
-        {text.startOverYes}
-      </Button>
-      <Button onClick={() => setAsked(false)}>{text.keepIt}</Button>
+      />
+      <Press says={text.keepIt} onPress={() => setAsked(false)} />
     </div>
   )
 }

@@ -1,10 +1,10 @@
 import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Field } from '../kit/Field'
 import { Faults } from '../kit/faults'
+import { Press } from '../kit/Press'
 import styles from './SaveBatch.module.css'
 import { text } from './text'
 import { triedId } from './triedId'
@@ -68,18 +68,15 @@ export function SaveBatch({ toSave, rule, name, suggestion, busy, onName }: Prop
         )}
       </div>
       <div className={styles.saveRow}>
-        <Button
+        <Press
           size="large"
-          variant="contained"
-          disabled={save.isPending || busy}
-          onClick={() => save.mutate()}
+          kind="main"
+          says={save.isPending ? text.saving : text.save}
+          off={save.isPending || busy}
+          onPress={() => save.mutate()}
           data-save
-        >
-          {save.isPending ? text.saving : text.save}
-        </Button>
-        <Button size="large" variant="outlined" onClick={() => print()}>
-          {text.print}
-        </Button>
+        />
+        <Press size="large" kind="outlined" says={text.print} onPress={() => print()} />
       </div>
     </Faults>
   )

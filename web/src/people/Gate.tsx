@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
@@ -9,6 +8,7 @@ import { CREDENTIALS } from './credentials'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useEnter, useStart } from '../kit/useStart'
+import { Press } from '../kit/Press'
 import shared from './people.module.css'
 import styles from './Gate.module.css'
 import { text } from './text'
@@ -42,15 +42,14 @@ function SignIn({ demo }: { demo: boolean }) {
       <p className="quiet">{text.why}</p>
       {demo && (
         <div className={shared.form}>
-          <Button
+          <Press
             size="large"
-            variant="contained"
-            disabled={demoEntry.busy}
-            onClick={() => demoEntry.save()}
+            kind="main"
+            says={text.demo}
+            off={demoEntry.busy}
+            onPress={() => demoEntry.save()}
             data-demo
-          >
-            {text.demo}
-          </Button>
+          />
           <p className="quiet">{text.demoHint}</p>
           <Said message={demoEntry.message} />
         </div>

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Waiting } from '../kit/Waiting'
@@ -12,6 +11,7 @@ import { useTyped } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { may, useEnter, useStart, type Role } from '../kit/useStart'
+import { Press } from '../kit/Press'
 import styles from './PeoplePage.module.css'
 import { text } from './text'
 
@@ -143,13 +143,12 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
           <p className={styles.link} data-link>
             {link}
           </p>
-          <Button
-            onClick={() => {
+          <Press
+            says={copied ? text.copied : text.copy}
+            onPress={() => {
               void navigator.clipboard.writeText(link).then(() => setCopied(true))
             }}
-          >
-            {copied ? text.copied : text.copy}
-          </Button>
+          />
         </div>
       )}
       {open.length > 0 && (
@@ -161,7 +160,7 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
                 <b>{i.note ?? text.roles[i.role]}</b>
                 <span>{text.roles[i.role]}</span>
                 <span className="quiet">{text.until(date(i.expires_at))}</span>
-                <Button onClick={() => back.save(i.id)}>{text.uninvite}</Button>
+                <Press says={text.uninvite} onPress={() => back.save(i.id)} />
               </li>
             ))}
           </ul>
@@ -200,10 +199,8 @@ function Account() {
       {changing.done && <p>{text.changed}</p>}
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>
-        <Button variant="outlined" onClick={() => leaving.save()} data-sign-out>
-          {text.signOut}
-        </Button>
-        <Button onClick={() => everywhere.save()}>{text.everywhere}</Button>
+        <Press kind="outlined" says={text.signOut} onPress={() => leaving.save()} data-sign-out />
+        <Press says={text.everywhere} onPress={() => everywhere.save()} />
         <span className="quiet">{text.everywhereHint}</span>
       </p>
     </section>

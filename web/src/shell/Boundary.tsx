@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
 import { Component, type ReactNode } from 'react'
 import { text } from './text'
+import { Press } from '../kit/Press'
 
 /** Never a blank page: what failed is told, with a way on. */
 export class Boundary extends Component<{ children: ReactNode }, { failed: boolean }> {
@@ -16,16 +16,15 @@ export class Boundary extends Component<{ children: ReactNode }, { failed: boole
     return (
       <Alert severity="error" sx={{ m: 3 }}>
         <p>{text.failed}</p>
-        <Button onClick={() => location.reload()}>{text.again}</Button>
-        <Button
-          color="error"
-          onClick={() => {
+        <Press says={text.again} onPress={() => location.reload()} />
+        <Press
+          harm
+          says={text.afresh}
+          onPress={() => {
             localStorage.clear()
             location.assign('/')
           }}
-        >
-          {text.afresh}
-        </Button>
+        />
       </Alert>
     )
   }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useColorScheme } from '@mui/material/styles'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, NavLink, useMatch } from 'react-router'
@@ -9,6 +8,7 @@ import { clock, day } from '../kit/day'
 import styles from './Header.module.css'
 import { text } from './text'
 import { useVolumeOnBench } from '../kit/volume'
+import { Press } from '../kit/Press'
 
 /** The spine: the stages of the work that there are, and at its end the day. */
 export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {
@@ -53,19 +53,18 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
         </NavLink>
       </nav>
       <div className={styles.tools}>
-        <Button
+        <Press
           size="small"
+          says={system === 'us' ? text.us : text.metric}
           aria-label={text.units}
-          onClick={() => choose(system === 'us' ? 'metric' : 'us')}
-        >
-          {system === 'us' ? text.us : text.metric}
-        </Button>
-        <Button size="small" onClick={() => setMode(colorScheme === 'dark' ? 'light' : 'dark')}>
-          {colorScheme === 'dark' ? text.daylight : text.dusk}
-        </Button>
-        <Button size="small" className={styles.desk} aria-label={text.keys} onClick={onKeys}>
-          ?
-        </Button>
+          onPress={() => choose(system === 'us' ? 'metric' : 'us')}
+        />
+        <Press
+          size="small"
+          says={colorScheme === 'dark' ? text.daylight : text.dusk}
+          onPress={() => setMode(colorScheme === 'dark' ? 'light' : 'dark')}
+        />
+        <Press size="small" says="?" className={styles.desk} aria-label={text.keys} onPress={onKeys} />
       </div>
       <Link to={start.me ? '/people' : '/yards'} className={styles.who} data-who>
         {start.me?.login ?? text.signIn}

@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { text } from './text'
+import { Press } from '../kit/Press'
 
 /** The keys that work at the desk. */
 export default function KeysSheet({ onClose }: { onClose: () => void }) {
@@ -23,7 +23,7 @@ export default function KeysSheet({ onClose }: { onClose: () => void }) {
         </dl>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{text.close}</Button>
+        <Press says={text.close} onPress={onClose} />
       </DialogActions>
     </Dialog>
   )

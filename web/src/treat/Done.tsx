@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
 import shared from './treat.module.css'
 import styles from './Done.module.css'
+import { Press } from '../kit/Press'
 
 interface Props {
   round: Pick<Schemas['Visit'], 'method' | 'all'>
@@ -29,9 +29,7 @@ export function Done({ round, records, onUndo }: Props) {
           </span>
         ))}
       </p>
-      <Button size="large" variant="outlined" onClick={() => onUndo(r)} data-undo>
-        {text.undo}
-      </Button>
+      <Press size="large" kind="outlined" says={text.undo} onPress={() => onUndo(r)} data-undo />
     </div>
   ))
 }

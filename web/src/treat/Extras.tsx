@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { memo, useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
+import { Press } from '../kit/Press'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
@@ -44,9 +44,12 @@ export const Extras = memo(function Extras({ round, ticked, onTick }: Props) {
           {round.all.words[e]}
         </button>
       ))}
-      <Button size="small" onClick={() => setChoosing(!choosing)} data-choose-extras>
-        {choosing ? text.extrasDone : text.extrasChoose}
-      </Button>
+      <Press
+        size="small"
+        says={choosing ? text.extrasDone : text.extrasChoose}
+        onPress={() => setChoosing(!choosing)}
+        data-choose-extras
+      />
       <Said message={choose.message} />
     </div>
   )

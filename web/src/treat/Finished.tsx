@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -8,6 +7,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { plain, tenths } from '../kit/format'
+import { Press } from '../kit/Press'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
@@ -45,23 +45,22 @@ export function Finished({ round, batch, left, onBack }: Props) {
             <>
               <p>{text.neutralise(plain(Math.ceil(batch.bicarbonate_g ?? 0)))}</p>
               <Said message={writing.message} />
-              <Button
+              <Press
                 size="large"
-                variant="outlined"
-                disabled={writing.busy}
-                onClick={() =>
+                kind="outlined"
+                says={text.neutralisedYes}
+                off={writing.busy}
+                onPress={() =>
                   writing.save({ id, kind: 'discarded', amount: left, reason: text.neutralised })
                 }
                 data-neutralised
-              >
-                {text.neutralisedYes}
-              </Button>
+              />
             </>
           )}
         </>
       )}
       {round.due_out && round.due_last && <p>{text.due(date(round.due_out), date(round.due_last))}</p>}
-      <Button onClick={onBack}>{text.last}</Button>
+      <Press says={text.last} onPress={onBack} />
     </section>
   )
 }

@@ -1,11 +1,11 @@
 import { Pick } from '../kit/Pick'
-import Button from '@mui/material/Button'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Vessel } from '../drawing/Vessel'
 import { plain, tenths } from '../kit/format'
+import { Press } from '../kit/Press'
 import { text } from './text'
 import shared from './treat.module.css'
 import styles from './JarBar.module.css'
@@ -89,9 +89,7 @@ function Unsaid({ jar }: { jar: Jar }) {
   return (
     <div data-unsaid>
       <p className={shared.harm}>{text.unsaid}</p>
-      <Button variant="outlined" onClick={jar.sayByHand} data-by-hand>
-        {text.byHand}
-      </Button>
+      <Press kind="outlined" says={text.byHand} onPress={jar.sayByHand} data-by-hand />
       <br />
       <Link to={`/batches/${jar.batch?.id}`}>{text.toBench}</Link>
     </div>

@@ -1,8 +1,8 @@
-import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
 import styles from './JustDone.module.css'
+import { Press } from '../kit/Press'
 
 interface Props {
   round: Schemas['Visit']
@@ -18,9 +18,7 @@ export function JustDone({ round, record, onUndo }: Props) {
       <span>
         <b>{hive}</b>: {wordsOf(round.method, record)}
       </span>
-      <Button variant="outlined" onClick={onUndo} data-undo-last>
-        {text.undo}
-      </Button>
+      <Press kind="outlined" says={text.undo} onPress={onUndo} data-undo-last />
     </p>
   )
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { memo } from 'react'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
@@ -6,6 +5,7 @@ import { text } from './text'
 import shared from './treat.module.css'
 import styles from './Line.module.css'
 import type { Application } from '../outbox/outbox'
+import { Press } from '../kit/Press'
 
 interface Props {
   line: Schemas['VisitColony'][]
@@ -49,9 +49,7 @@ export const Line = memo(function Line({ line, at, method, records, onGo, onTurn
       </ol>
       <p>
         {FACTS[method].fumes && <span className="quiet">{text.wind} </span>}
-        <Button size="small" onClick={onTurn}>
-          {text.reverse}
-        </Button>
+        <Press size="small" says={text.reverse} onPress={onTurn} />
       </p>
     </nav>
   )

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
@@ -18,6 +17,7 @@ import { text } from './text'
 import shared from './treat.module.css'
 import styles from './OneColony.module.css'
 import type { Jar } from './useJar'
+import { Press } from '../kit/Press'
 
 interface Props {
   round: Schemas['Visit']
@@ -119,35 +119,34 @@ export function OneColony(props: Props) {
             />
           ) : (
             <div className={shared.takes}>
-              <Button size="large" variant="outlined" onClick={() => setOther(true)} data-other>
-                {text.other}
-              </Button>
-              <Button
+              <Press
                 size="large"
-                variant="contained"
-                disabled={amount.figure <= 0 || jar.unsaid}
-                onClick={() => write({ amount: amount.figure, boxes: amount.boxes })}
+                kind="outlined"
+                says={text.other}
+                onPress={() => setOther(true)}
+                data-other
+              />
+              <Press
+                size="large"
+                kind="main"
+                says={FACTS[round.method].placed ? text.placed : text.given}
+                off={amount.figure <= 0 || jar.unsaid}
+                onPress={() => write({ amount: amount.figure, boxes: amount.boxes })}
                 data-given
-              >
-                {FACTS[round.method].placed ? text.placed : text.given}
-              </Button>
+              />
             </div>
           )}
           <Extras round={round} ticked={extras} onTick={setExtras} />
         </>
       )}
       <nav className={styles.way}>
-        <Button disabled={!props.onBack} onClick={props.onBack}>
-          {text.last}
-        </Button>
+        <Press says={text.last} off={!props.onBack} onPress={props.onBack} />
         <ul className={styles.wear} aria-label={text.wear}>
           {round.gear.map((g) => (
             <li key={g}>{docketText.gear[g] ?? g}</li>
           ))}
         </ul>
-        <Button onClick={props.onNext} data-next>
-          {text.next}
-        </Button>
+        <Press says={text.next} onPress={props.onNext} data-next />
       </nav>
     </section>
   )

@@ -1,10 +1,10 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { Faults } from '../kit/faults'
 import { Field } from '../kit/Field'
 import { may, useStart } from '../kit/useStart'
 import { readOne } from '../kit/reader'
+import { Press } from '../kit/Press'
 import type { Amount } from '../method/amount'
 import type { Application } from '../outbox/outbox'
 import { text } from './text'
@@ -37,12 +37,16 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
         <>
           <div className={styles.reasons}>
             {choices.reasons.map((r) => (
-              <Button key={r} variant="outlined" onClick={() => choose(r)} data-reason={r}>
-                {choices.words[r]}
-              </Button>
+              <Press
+                key={r}
+                kind="outlined"
+                says={choices.words[r]}
+                onPress={() => choose(r)}
+                data-reason={r}
+              />
             ))}
           </div>
-          <Button onClick={onCancel}>{text.cancel}</Button>
+          <Press says={text.cancel} onPress={onCancel} />
         </>
       ) : (
         <>
@@ -51,13 +55,21 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
             <>
               <p>{text.lowHint}</p>
               <div className={styles.really}>
-                <Button size="large" variant="outlined" onClick={() => skip()} data-dead-keep>
-                  {text.deadKeep}
-                </Button>
+                <Press
+                  size="large"
+                  kind="outlined"
+                  says={text.deadKeep}
+                  onPress={() => skip()}
+                  data-dead-keep
+                />
                 {keeper && (
-                  <Button size="large" variant="contained" onClick={() => skip(true)} data-dead-close>
-                    {text.deadClose}
-                  </Button>
+                  <Press
+                    size="large"
+                    kind="main"
+                    says={text.deadClose}
+                    onPress={() => skip(true)}
+                    data-dead-close
+                  />
                 )}
               </div>
             </>
@@ -68,7 +80,7 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
               onGiven={(ml) => onWrite({ amount: ml, reason })}
             />
           )}
-          <Button onClick={() => setReason(undefined)}>{text.cancel}</Button>
+          <Press says={text.cancel} onPress={() => setReason(undefined)} />
         </>
       )}
     </div>
@@ -103,12 +115,8 @@ function Really({ amount, onNothing, onGiven }: ReallyProps) {
         />
       </Faults>
       <div className={styles.really}>
-        <Button size="large" variant="outlined" onClick={onNothing} data-nothing>
-          {text.nothing}
-        </Button>
-        <Button type="submit" size="large" variant="contained" disabled={!ready} data-write-it>
-          {text.keepIt}
-        </Button>
+        <Press size="large" kind="outlined" says={text.nothing} onPress={onNothing} data-nothing />
+        <Press submit size="large" kind="main" says={text.keepIt} off={!ready} data-write-it />
       </div>
     </form>
   )

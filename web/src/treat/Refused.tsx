@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import { plain } from '../kit/format'
+import { Press } from '../kit/Press'
 import { text } from './text'
 import type { Outbox } from '../outbox/useOutbox'
 
@@ -16,9 +16,7 @@ export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['Vis
         <p key={w.id}>
           <b>{name(w.application.colony_id)}</b> {plain(w.application.amount ?? 0)}{' '}
           {round.all.words[w.application.reason ?? ''] ?? ''} · {w.refused}{' '}
-          <Button size="small" onClick={() => void outbox.remove(w.id)}>
-            {text.drop}
-          </Button>
+          <Press size="small" says={text.drop} onPress={() => void outbox.remove(w.id)} />
         </p>
       ))}
     </Alert>

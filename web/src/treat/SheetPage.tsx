@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { Fragment, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { FACTS } from '../method/facts'
@@ -10,6 +9,7 @@ import { day as written } from '../kit/day'
 import { useKept } from '../kit/useKept'
 import { plain } from '../kit/format'
 import { readOne } from '../kit/reader'
+import { Press } from '../kit/Press'
 import { type From } from '../method/amount'
 import { amountOf } from '../method/amounts'
 import { JarChoice } from './JarBar'
@@ -41,10 +41,13 @@ function Sheet({ round, core }: { round: Schemas['Visit']; core: Core }) {
     <main className={shared.page} data-sheet>
       <div className="no-print">
         <Link to={`/rounds/${round.job_id}/${round.day}`}>{text.start}</Link>{' '}
-        <Button onClick={() => print()}>{text.print}</Button>
-        <Button variant={typing ? 'contained' : 'outlined'} onClick={() => setTyping(!typing)} data-type-in>
-          {text.typeIn}
-        </Button>
+        <Press says={text.print} onPress={() => print()} />
+        <Press
+          kind={typing ? 'main' : 'outlined'}
+          says={text.typeIn}
+          onPress={() => setTyping(!typing)}
+          data-type-in
+        />
       </div>
       {typing && <TypeIn round={round} jar={jar} core={core} />}
       <div className={typing ? 'no-print' : undefined} hidden={typing}>
@@ -220,15 +223,14 @@ function TypeIn({ round, jar, core }: TypeInProps) {
           ))}
         </tbody>
       </table>
-      <Button
-        type="submit"
-        variant="contained"
+      <Press
+        submit
+        kind="main"
         size="large"
-        disabled={ready.length === 0 || jar.unsaid}
+        says={text.write}
+        off={ready.length === 0 || jar.unsaid}
         data-write
-      >
-        {text.write}
-      </Button>
+      />
     </form>
   )
 }

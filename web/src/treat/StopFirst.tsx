@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import { Field } from '../kit/Field'
 import { useKept } from '../kit/useKept'
+import { Press } from '../kit/Press'
 import { stopWords, text } from './text'
 import styles from './treat.module.css'
 
@@ -43,19 +43,16 @@ export function StopFirst({ colony, keep, onPass, onAgainst }: Props) {
         onChange={reason.set}
       />
       <div className={styles.takes}>
-        <Button size="large" variant="contained" onClick={onPass} data-pass>
-          {text.stopPass}
-        </Button>
-        <Button
-          type="submit"
+        <Press size="large" kind="main" says={text.stopPass} onPress={onPass} data-pass />
+        <Press
+          submit
           size="large"
-          variant="outlined"
-          color="error"
-          disabled={!reason.value.trim()}
+          kind="outlined"
+          harm
+          says={text.stopAgainst}
+          off={!reason.value.trim()}
           data-against-yes
-        >
-          {text.stopAgainst}
-        </Button>
+        />
       </div>
     </form>
   )

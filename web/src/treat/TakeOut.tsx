@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { text } from './text'
 import shared from './treat.module.css'
 import styles from './TakeOut.module.css'
+import { Press } from '../kit/Press'
 
 interface Props {
   colony: Schemas['VisitColony']
@@ -32,18 +32,22 @@ export function TakeOut({ colony, onOut }: Props) {
       <Stepper label={text.chewed} value={chewed} most={all - missing} onChange={setChewed} />
       <div className={shared.takes}>
         {early > 0 && !sure ? (
-          <Button size="large" variant="outlined" color="error" onClick={() => setSure(true)} data-early-yes>
-            {text.earlyYes}
-          </Button>
-        ) : (
-          <Button
+          <Press
             size="large"
-            variant="contained"
-            onClick={() => onOut({ came: all - missing, missing, chewed: Math.min(chewed, all - missing) })}
+            kind="outlined"
+            harm
+            says={text.earlyYes}
+            onPress={() => setSure(true)}
+            data-early-yes
+          />
+        ) : (
+          <Press
+            size="large"
+            kind="main"
+            says={text.out}
+            onPress={() => onOut({ came: all - missing, missing, chewed: Math.min(chewed, all - missing) })}
             data-given
-          >
-            {text.out}
-          </Button>
+          />
         )}
       </div>
     </div>
@@ -61,23 +65,21 @@ function Stepper({ label, value, most, onChange }: StepperProps) {
   return (
     <div className={styles.stepper}>
       <span>{label}</span>
-      <Button
-        variant="outlined"
-        disabled={value <= 0}
-        onClick={() => onChange(value - 1)}
+      <Press
+        kind="outlined"
+        says="−"
+        off={value <= 0}
+        onPress={() => onChange(value - 1)}
         aria-label={`${label} −`}
-      >
-        −
-      </Button>
+      />
       <b>{value}</b>
-      <Button
-        variant="outlined"
-        disabled={value >= most}
-        onClick={() => onChange(value + 1)}
+      <Press
+        kind="outlined"
+        says="+"
+        off={value >= most}
+        onPress={() => onChange(value + 1)}
         aria-label={`${label} +`}
-      >
-        +
-      </Button>
+      />
     </div>
   )
 }

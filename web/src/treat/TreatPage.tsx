@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { Waiting } from '../kit/Waiting'
@@ -7,6 +6,7 @@ import { type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { date, day } from '../kit/day'
 import { useStart } from '../kit/useStart'
+import { Press } from '../kit/Press'
 import { text } from './text'
 import shared from './treat.module.css'
 import styles from './TreatPage.module.css'
@@ -43,15 +43,13 @@ export default function TreatPage() {
               )}
             </span>
             <span />
-            <Button
-              component={Link}
-              to={`/rounds/${j.id}/${today}`}
-              variant="contained"
+            <Press
+              kind="main"
               size="large"
+              says={text.startOut}
+              to={`/rounds/${j.id}/${today}`}
               data-go-out
-            >
-              {text.startOut}
-            </Button>
+            />
           </div>
         ))}
       {all
@@ -85,12 +83,8 @@ function Days({ job: j }: { job: Job }) {
         {j.name} · {text.colonies(d.colonies)}
         {d.done > 0 && ` · ${text.doneOf(d.done)}`}
       </span>
-      <Button component={Link} to={`/rounds/${j.id}/${d.day}/sheet`}>
-        {text.sheet}
-      </Button>
-      <Button component={Link} to={`/rounds/${j.id}/${d.day}`} variant="contained" size="large" data-go-round>
-        {text.start}
-      </Button>
+      <Press says={text.sheet} to={`/rounds/${j.id}/${d.day}/sheet`} />
+      <Press kind="main" size="large" says={text.start} to={`/rounds/${j.id}/${d.day}`} data-go-round />
     </div>
   ))
 }

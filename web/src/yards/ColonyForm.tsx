@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { produce } from 'immer'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
@@ -17,6 +16,7 @@ import { hiveBoxes, inWords, preset, shapes } from '../hive/shape'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
@@ -147,26 +147,21 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
       <div className={page.bar}>
         {theirs ? (
           <>
-            <Button variant="contained" onClick={() => save(theirs.version)}>
-              {text.mine}
-            </Button>
-            <Button
-              variant="outlined"
-              onClick={() => {
+            <Press kind="main" says={text.mine} onPress={() => save(theirs.version)} />
+            <Press
+              kind="outlined"
+              says={text.take}
+              onPress={() => {
                 form.set(typed(theirs))
                 setTheirs(undefined)
                 saving.reset()
               }}
-            >
-              {text.take}
-            </Button>
+            />
           </>
         ) : (
-          <Button type="submit" variant="contained" disabled={saving.busy} data-save-colony>
-            {text.save}
-          </Button>
+          <Press submit kind="main" says={text.save} off={saving.busy} data-save-colony />
         )}
-        <Button onClick={close}>{text.cancel}</Button>
+        <Press says={text.cancel} onPress={close} />
       </div>
     </form>
   )

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -17,6 +16,7 @@ import { text } from './text'
 import { Treatments } from './Treatments'
 import { colonyQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import shared from './yards.module.css'
 import styles from './ColonyPage.module.css'
 
@@ -41,9 +41,7 @@ export default function ColonyPage() {
         <span className="quiet">{inWords(c.boxes)}</span>
         <span className={page.actions}>
           {alive && may(role, 'keeper') && !editing && (
-            <Button variant="outlined" onClick={() => setEditing(true)} data-edit>
-              {text.edit}
-            </Button>
+            <Press kind="outlined" says={text.edit} onPress={() => setEditing(true)} data-edit />
           )}
         </span>
       </div>

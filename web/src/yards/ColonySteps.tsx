@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
@@ -13,6 +12,7 @@ import { text } from './text'
 import { useChanged } from './useChanged'
 import { yardQuery, yardsQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 
 type Whole = Schemas['ColonyWhole']
 
@@ -23,16 +23,15 @@ export function ColonySteps({ colony }: { colony: Whole }) {
     <>
       <div className={page.bar}>
         {(['happen', 'split', 'unite', 'move', 'end'] as const).map((s) => (
-          <Button
+          <Press
             key={s}
             size="small"
-            color={s === 'end' ? 'error' : 'primary'}
-            variant={s === step ? 'outlined' : 'text'}
-            onClick={() => setStep(s === step ? undefined : s)}
+            harm={s === 'end'}
+            kind={s === step ? 'outlined' : undefined}
+            says={text[s]}
+            onPress={() => setStep(s === step ? undefined : s)}
             data-step-of={s}
-          >
-            {text[s]}
-          </Button>
+          />
         ))}
       </div>
       {step === 'happen' && <Happen colony={colony} />}
@@ -63,15 +62,14 @@ function Happen({ colony }: { colony: Whole }) {
       <div className={page.bar}>
         <Field text label={text.happenOn} path="on" value={on} onChange={setOn} />
         {text.happenings.map(([kind, words]) => (
-          <Button
+          <Press
             key={kind}
-            variant="outlined"
-            disabled={saving.busy}
-            onClick={() => saving.save(kind)}
+            kind="outlined"
+            says={words}
+            off={saving.busy}
+            onPress={() => saving.save(kind)}
             data-happened={kind}
-          >
-            {words}
-          </Button>
+          />
         ))}
       </div>
       <Said message={'on' in saving.faults ? undefined : saving.message} />
@@ -98,14 +96,13 @@ function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepPr
       {hint && <p className="quiet">{hint}</p>}
       <div className={page.bar}>
         {children}
-        <Button
-          variant="contained"
-          color={harm ? 'error' : 'primary'}
-          disabled={unfinished === true || saving.busy}
-          onClick={() => saving.save()}
-        >
-          {yes}
-        </Button>
+        <Press
+          kind="main"
+          harm={harm}
+          says={yes}
+          off={unfinished === true || saving.busy}
+          onPress={() => saving.save()}
+        />
       </div>
       <Said message={at in saving.faults ? undefined : saving.message} />
     </Faults>

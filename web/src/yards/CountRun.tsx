@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useState, type KeyboardEvent } from 'react'
@@ -19,6 +18,7 @@ import { text } from './text'
 import { useChanged } from './useChanged'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './CountRun.module.css'
 
 type Kind = Schemas['MiteCount']['kind']
@@ -155,15 +155,14 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
         {saving.done && <p>{text.saved}</p>}
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
-        <Button
+        <Press
           size="large"
-          variant="contained"
-          disabled={saving.busy || filled.length === 0 || !reader.readable}
-          onClick={() => saving.save()}
+          kind="main"
+          says={text.keepCounts(filled.length)}
+          off={saving.busy || filled.length === 0 || !reader.readable}
+          onPress={() => saving.save()}
           data-keep-counts
-        >
-          {text.keepCounts(filled.length)}
-        </Button>
+        />
       </div>
     </main>
   )

@@ -7,6 +7,7 @@ import { useSaving } from '../kit/useSaving'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 type Mode = 'preview' | 'all' | 'right'
@@ -92,14 +93,21 @@ function Preview({ seen, busy, store }: PreviewProps) {
       </p>
       <div className={page.bar}>
         {seen.wrong === 0 && seen.right > 0 && (
-          <Button variant="contained" disabled={busy} onClick={() => store('all')} data-store>
-            {text.storeAll(seen.right)}
-          </Button>
+          <Press
+            kind="main"
+            says={text.storeAll(seen.right)}
+            off={busy}
+            onPress={() => store('all')}
+            data-store
+          />
         )}
         {seen.wrong > 0 && seen.right > 0 && (
-          <Button variant="outlined" disabled={busy} onClick={() => store('right')}>
-            {text.storeRight(seen.right)}
-          </Button>
+          <Press
+            kind="outlined"
+            says={text.storeRight(seen.right)}
+            off={busy}
+            onPress={() => store('right')}
+          />
         )}
       </div>
       {seen.faults && (

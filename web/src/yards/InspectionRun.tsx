@@ -16,6 +16,7 @@ import { seams as fraction } from '../kit/format'
 import { text } from './text'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import shared from './yards.module.css'
 import styles from './InspectionRun.module.css'
 
@@ -91,9 +92,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       {unsent.length > 0 && sending.message && (
         <div className={page.bar}>
           <span>{text.notSent(unsent.length)}</span>
-          <Button variant="outlined" onClick={() => sending.save(unsent)}>
-            {text.sendAll}
-          </Button>
+          <Press kind="outlined" says={text.sendAll} onPress={() => sending.save(unsent)} />
         </div>
       )}
       <div className={shared.run}>
@@ -266,14 +265,14 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
         />
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
-        <Button size="large" variant="contained" onClick={keep} data-keep-inspection>
-          {touched(inspection) ? (last ? text.last : text.next) : text.nothing}
-        </Button>
-        {!last && touched(inspection) && (
-          <Button size="large" onClick={skip}>
-            {text.skip}
-          </Button>
-        )}
+        <Press
+          size="large"
+          kind="main"
+          says={touched(inspection) ? (last ? text.last : text.next) : text.nothing}
+          onPress={keep}
+          data-keep-inspection
+        />
+        {!last && touched(inspection) && <Press size="large" says={text.skip} onPress={skip} />}
         <span className={`quiet ${shared.keys ?? ''}`}>{text.inspectKeys}</span>
       </div>
     </article>

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { Waiting } from '../kit/Waiting'
@@ -13,6 +12,7 @@ import { Reader } from '../kit/reader'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {
@@ -70,13 +70,12 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       {saving.done && <p>{text.thresholdsSaved}</p>}
       {keeper && (
         <div className={page.bar}>
-          <Button
-            variant="contained"
-            disabled={saving.busy || !reader.readable}
-            onClick={() => saving.save()}
-          >
-            {text.save}
-          </Button>
+          <Press
+            kind="main"
+            says={text.save}
+            off={saving.busy || !reader.readable}
+            onPress={() => saving.save()}
+          />
         </div>
       )}
     </main>

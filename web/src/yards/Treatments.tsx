@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
@@ -12,6 +11,7 @@ import { useStart } from '../kit/useStart'
 import { text } from './text'
 import { useChanged } from './useChanged'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 type Method = Schemas['Treatment']['method']
@@ -33,14 +33,13 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
       {colony.treatments.length === 0 && <p className="quiet">{text.noTreatments}</p>}
       <Said message={out.message} />
       {out.codes['on'] === 'early' && out.tried && (
-        <Button
-          color="error"
-          variant="outlined"
-          onClick={() => out.tried && out.save({ ...out.tried, sure: true })}
+        <Press
+          harm
+          kind="outlined"
+          says={text.earlyYes}
+          onPress={() => out.tried && out.save({ ...out.tried, sure: true })}
           data-early
-        >
-          {text.earlyYes}
-        </Button>
+        />
       )}
       <ul className={styles.entries}>
         {colony.treatments.map((t) => (
@@ -60,13 +59,12 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
                   )
                 )}
                 {helper && (
-                  <Button
+                  <Press
                     size="small"
-                    onClick={() => out.save({ treatment: t.id, sure: false })}
+                    says={text.takeOut}
+                    onPress={() => out.save({ treatment: t.id, sure: false })}
                     data-take-out
-                  >
-                    {text.takeOut}
-                  </Button>
+                  />
                 )}
               </>
             )}

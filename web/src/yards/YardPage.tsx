@@ -1,7 +1,6 @@
-import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
 import { client, data } from '../api/client'
 import { Choice } from '../kit/Choice'
@@ -13,6 +12,7 @@ import { StandLine } from './StandLine'
 import { text } from './text'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 import { YardForm } from './YardForm'
 import { YardTable } from './YardTable'
@@ -47,20 +47,19 @@ export default function YardPage() {
         <span className={page.actions}>
           {may(role, 'helper') && stands.length > 0 && (
             <>
-              <Button variant="contained" component={Link} to="inspect" data-look>
-                {text.look}
-              </Button>
-              <Button variant="contained" component={Link} to="count">
-                {text.count}
-              </Button>
+              <Press kind="main" says={text.look} to="inspect" data-look />
+              <Press kind="main" says={text.count} to="count" />
             </>
           )}
           {keeper && (
             <>
-              <Button variant="outlined" onClick={() => setForm('colony')} data-add-colony>
-                {text.addColony}
-              </Button>
-              <Button onClick={() => setForm('yard')}>{text.editYard}</Button>
+              <Press
+                kind="outlined"
+                says={text.addColony}
+                onPress={() => setForm('colony')}
+                data-add-colony
+              />
+              <Press says={text.editYard} onPress={() => setForm('yard')} />
             </>
           )}
         </span>

@@ -9,6 +9,7 @@ import { StandLine } from './StandLine'
 import { text } from './text'
 import { yardQuery, yardsQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
+import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 import { YardForm } from './YardForm'
 
@@ -24,23 +25,15 @@ export default function YardsScreen() {
         <span className={page.actions}>
           {may(role, 'keeper') && (
             <>
-              <Button variant="contained" onClick={() => setAdding(true)}>
-                {text.addYard}
-              </Button>
-              <Button component={Link} to="/import">
-                {text.importTable}
-              </Button>
+              <Press kind="main" says={text.addYard} onPress={() => setAdding(true)} />
+              <Press says={text.importTable} to="/import" />
             </>
           )}
           <Button component="a" href="/api/export/colonies">
             {text.exportTable}
           </Button>
-          <Button component={Link} to="/thresholds">
-            {text.thresholds}
-          </Button>
-          <Button component={Link} to="/cards">
-            {text.cards}
-          </Button>
+          <Press says={text.thresholds} to="/thresholds" />
+          <Press says={text.cards} to="/cards" />
         </span>
       </div>
       {adding && <YardForm onClose={() => setAdding(false)} />}

@@ -1,5 +1,4 @@
 import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { Waiting } from '../../kit/Waiting'
@@ -10,6 +9,7 @@ import { keepDraft } from '../../method/useDraft'
 import { three } from '../../kit/format'
 import { Asking } from '../../kit/Asking'
 import { useStart } from '../../kit/useStart'
+import { Press } from '../../kit/Press'
 import shared from '../book.module.css'
 import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
@@ -83,22 +83,20 @@ function Whole({ batch }: { batch: Batch }) {
         <div className="no-print">
           <div className={styles.actions}>
             {!batch.leftover && !batch.voided_at && (
-              <Button
-                component={Link}
+              <Press
+                kind={batch.state === 'planned' || batch.state === 'bench' ? 'main' : 'outlined'}
+                says={
+                  batch.state === 'planned'
+                    ? text.toBench
+                    : batch.state === 'bench'
+                      ? text.onBench
+                      : text.asMixed
+                }
                 to={`/bench/${batch.id}`}
-                variant={batch.state === 'planned' || batch.state === 'bench' ? 'contained' : 'outlined'}
                 data-to-bench
-              >
-                {batch.state === 'planned'
-                  ? text.toBench
-                  : batch.state === 'bench'
-                    ? text.onBench
-                    : text.asMixed}
-              </Button>
+              />
             )}
-            <Button component={Link} to={`/batches/${batch.id}/label`} variant="outlined" data-to-label>
-              {text.label}
-            </Button>
+            <Press kind="outlined" says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
             <Asking
               action={text.copy}
               hint={text.copyAsk}
@@ -108,9 +106,7 @@ function Whole({ batch }: { batch: Batch }) {
                 void navigate('/')
               }}
             />
-            <Button variant="outlined" onClick={() => print()}>
-              {text.print}
-            </Button>
+            <Press kind="outlined" says={text.print} onPress={() => print()} />
           </div>
           <LedgerPanel batch={batch} />
           {!batch.leftover && <Boards batch={batch} />}

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
 import { Said } from '../../kit/Said'
@@ -9,6 +8,7 @@ import { named, Pick } from '../../kit/Pick'
 import { useForm } from '../../kit/useForm'
 import { tenths } from '../../kit/format'
 import { yardsQuery } from '../../kit/queries'
+import { Press } from '../../kit/Press'
 import shared from '../book.module.css'
 import styles from './Portions.module.css'
 import { text } from '../text'
@@ -59,9 +59,7 @@ export function Portions({ batch, ledger, unit }: Props) {
       {ledger.portions.map((p) => (
         <p key={p.id} data-portion={p.vessel}>
           <b>{p.vessel}</b> {tenths(p.amount)} {unit} {p.yard && text.forYard(p.yard)}
-          <Button size="small" disabled={back.busy} onClick={() => back.save(p.id)}>
-            {text.pourBack}
-          </Button>
+          <Press size="small" says={text.pourBack} off={back.busy} onPress={() => back.save(p.id)} />
         </p>
       ))}
       {ledger.over_portioned && (

@@ -1,10 +1,10 @@
-import Button from '@mui/material/Button'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
 import { day } from '../../kit/day'
 import { Faults } from '../../kit/faults'
 import { Field } from '../../kit/Field'
+import { Press } from '../../kit/Press'
 import { said } from './said'
 import styles from './Remarks.module.css'
 import { text } from '../text'
@@ -39,9 +39,7 @@ export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
           onChange={(v) => setNote({ ...note, text: v })}
         />
       </Faults>
-      <Button disabled={note.text.trim() === '' || add.isPending} onClick={() => add.mutate()}>
-        {text.add}
-      </Button>
+      <Press says={text.add} off={note.text.trim() === '' || add.isPending} onPress={() => add.mutate()} />
     </section>
   )
 }

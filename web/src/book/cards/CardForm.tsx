@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
@@ -10,6 +9,7 @@ import { Said } from '../../kit/Said'
 import { useSaving } from '../../kit/useSaving'
 import { useKept } from '../../kit/useKept'
 import page from '../../kit/page.module.css'
+import { Press } from '../../kit/Press'
 import { text } from './text'
 import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
 
@@ -65,17 +65,14 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         {ask(panels.conditions)}
         <Said message={saving.stale ? text.stale : saving.message} />
         <div className={page.bar}>
-          <Button type="submit" variant="contained" disabled={saving.busy || Object.keys(faults).length > 0}>
-            {text.save}
-          </Button>
-          <Button
-            onClick={() => {
+          <Press submit kind="main" says={text.save} off={saving.busy || Object.keys(faults).length > 0} />
+          <Press
+            says={text.cancel}
+            onPress={() => {
               form.putDown()
               onClose()
             }}
-          >
-            {text.cancel}
-          </Button>
+          />
         </div>
       </form>
     </Faults>
@@ -105,9 +102,11 @@ function Table({ v, change }: { v: Typed; change: (recipe: (t: Typed) => void) =
         </div>
       ))}
       {v.rows.length > 0 && <p className="quiet">{text.tableHint}</p>}
-      <Button size="small" onClick={() => change((t) => void t.rows.push({ bees: '', ml: '' }))}>
-        {text.tableRow}
-      </Button>
+      <Press
+        size="small"
+        says={text.tableRow}
+        onPress={() => change((t) => void t.rows.push({ bees: '', ml: '' }))}
+      />
     </div>
   )
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Waiting } from '../../kit/Waiting'
@@ -6,6 +5,7 @@ import { cardsQuery } from '../../kit/queries'
 import { Mark } from '../../drawing/Mark'
 import { may, useStart } from '../../kit/useStart'
 import page from '../../kit/page.module.css'
+import { Press } from '../../kit/Press'
 import { CardForm } from './CardForm'
 import { text } from './text'
 import { partOf, type Card } from './typed'
@@ -24,14 +24,13 @@ export default function CardsPage() {
         <div className={page.bar}>
           {text.blank}
           {cards.data.blank.map((b) => (
-            <Button
+            <Press
               key={b.name}
-              variant="outlined"
-              onClick={() => setEditing({ ...b, id: crypto.randomUUID(), name: '', version: 0 })}
+              kind="outlined"
+              says={b.name}
+              onPress={() => setEditing({ ...b, id: crypto.randomUUID(), name: '', version: 0 })}
               data-blank={partOf(b.content)}
-            >
-              {b.name}
-            </Button>
+            />
           ))}
         </div>
       )}
@@ -45,7 +44,7 @@ export default function CardsPage() {
             <span className="quiet">{text.range(c.content.min_c, c.content.max_c)}</span>
             {keeper && (
               <span className={page.actions}>
-                <Button onClick={() => setEditing(c)}>{text.edit}</Button>
+                <Press says={text.edit} onPress={() => setEditing(c)} />
               </span>
             )}
           </div>

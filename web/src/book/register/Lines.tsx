@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQueryClient } from '@tanstack/react-query'
 import { Fragment, useState } from 'react'
 import { Link } from 'react-router'
@@ -12,6 +11,7 @@ import { useSaving } from '../../kit/useSaving'
 import { clock, day } from '../../kit/day'
 import { Reader } from '../../kit/reader'
 import { plain } from '../../kit/format'
+import { Press } from '../../kit/Press'
 import styles from './Lines.module.css'
 import { text } from './text'
 
@@ -98,9 +98,13 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         </small>
       </div>
       {amends && line.kind !== 'skipped' && (
-        <Button size="small" className="no-print" onClick={() => setOpen(!open)} data-amend>
-          {line.kind === 'given' ? text.amend : text.takeBack}
-        </Button>
+        <Press
+          size="small"
+          says={line.kind === 'given' ? text.amend : text.takeBack}
+          className="no-print"
+          onPress={() => setOpen(!open)}
+          data-amend
+        />
       )}
       {open && <Amend line={line} onDone={() => setOpen(false)} />}
     </li>
@@ -147,10 +151,14 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
         {given && <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />}
         <Field text label={text.amendWhy} path="note" value={note} onChange={setNote} />
         <Said message={saving.message} />
-        <Button type="submit" variant="outlined" disabled={saving.busy || !reader.readable} data-amend-yes>
-          {given ? text.amendYes : text.takeBackYes}
-        </Button>
-        <Button onClick={onDone}>{text.cancel}</Button>
+        <Press
+          submit
+          kind="outlined"
+          says={given ? text.amendYes : text.takeBackYes}
+          off={saving.busy || !reader.readable}
+          data-amend-yes
+        />
+        <Press says={text.cancel} onPress={onDone} />
       </Faults>
     </form>
   )

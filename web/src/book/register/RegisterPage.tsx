@@ -9,6 +9,7 @@ import { Field } from '../../kit/Field'
 import { useKept } from '../../kit/useKept'
 import { may, useStart } from '../../kit/useStart'
 import { yardsQuery } from '../../kit/queries'
+import { Press } from '../../kit/Press'
 import { Lines } from './Lines'
 import { OtherForm } from './OtherForm'
 import styles from './RegisterPage.module.css'
@@ -101,16 +102,19 @@ export default function RegisterPage() {
         <Button href={`/api/export/register?${new URLSearchParams(query).toString()}`} data-csv>
           {text.csv}
         </Button>
-        <Button onClick={() => print()}>{text.print}</Button>
+        <Press says={text.print} onPress={() => print()} />
       </div>
       {may(role, 'helper') && (
         <div className="no-print">
           {recording ? (
             <OtherForm onDone={() => setRecording(false)} />
           ) : (
-            <Button variant="outlined" onClick={() => setRecording(true)} data-record-other>
-              {text.otherOpen}
-            </Button>
+            <Press
+              kind="outlined"
+              says={text.otherOpen}
+              onPress={() => setRecording(true)}
+              data-record-other
+            />
           )}
         </div>
       )}
@@ -118,9 +122,12 @@ export default function RegisterPage() {
       {register.data && lines.length === 0 && <p>{text.none}</p>}
       <Lines lines={lines} group={group} amends={may(role, 'helper')} />
       {register.hasNextPage && (
-        <Button className="no-print" onClick={() => void register.fetchNextPage()} data-more>
-          {text.more}
-        </Button>
+        <Press
+          says={text.more}
+          className="no-print"
+          onPress={() => void register.fetchNextPage()}
+          data-more
+        />
       )}
     </main>
   )

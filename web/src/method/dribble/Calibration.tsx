@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { client, data, Problem, type Schemas } from '../../api/client'
 import { Faults } from '../../kit/faults'
@@ -8,6 +7,7 @@ import type { Change } from '../draft'
 import { read } from '../../kit/entries'
 import styles from './Calibration.module.css'
 import { Entries } from '../../kit/Panels'
+import { Press } from '../../kit/Press'
 import { CALIBRATION, type DribbleTyped } from './fields'
 import { text } from './text'
 
@@ -39,9 +39,11 @@ export function Calibration({ typed, change, strength }: Props) {
         <Entries of={CALIBRATION} typed={typed} change={change} />
       </Faults>
       {unit !== undefined && (
-        <Button size="small" onClick={() => change((t) => void (t['applicator.unit_ml'] = unit.toFixed(2)))}>
-          {text.take(three(unit))}
-        </Button>
+        <Press
+          size="small"
+          says={text.take(three(unit))}
+          onPress={() => change((t) => void (t['applicator.unit_ml'] = unit.toFixed(2)))}
+        />
       )}
     </details>
   )

@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import FormHelperText from '@mui/material/FormHelperText'
 import IconButton from '@mui/material/IconButton'
 import { Choice } from '../../kit/Choice'
 import { Field } from '../../kit/Field'
 import { useFault } from '../../kit/faults'
+import { Press } from '../../kit/Press'
 import type { Change } from '../draft'
 import type { LabelTable } from './label'
 import styles from './CardEditor.module.css'
@@ -48,9 +48,11 @@ export default function CardEditor({ label: card, change }: { label: LabelTable;
         </div>
       ))}
       {fault && <FormHelperText error>{fault}</FormHelperText>}
-      <Button size="small" onClick={() => edit((c) => void c.rows.push({ upTo: '', dose: '' }))}>
-        {text.cardAddRow}
-      </Button>
+      <Press
+        size="small"
+        says={text.cardAddRow}
+        onPress={() => edit((c) => void c.rows.push({ upTo: '', dose: '' }))}
+      />
       {card.actives.map((active, i) => (
         <div key={i}>
           <Choice
@@ -87,12 +89,11 @@ export default function CardEditor({ label: card, change }: { label: LabelTable;
           )}
         </div>
       ))}
-      <Button
+      <Press
         size="small"
-        onClick={() => edit((c) => void c.actives.push({ name: 'oxalic', gPerL: '', basis: '' }))}
-      >
-        {text.cardAddActive}
-      </Button>
+        says={text.cardAddActive}
+        onPress={() => edit((c) => void c.actives.push({ name: 'oxalic', gPerL: '', basis: '' }))}
+      />
       <Field
         label={text.cardRepeats}
         path="hold.card.repeats"

@@ -1,6 +1,6 @@
-import Button from '@mui/material/Button'
 import type { Change } from '../draft'
 import { useFaultCode } from '../../kit/faults'
+import { Press } from '../../kit/Press'
 import type { DribbleTyped, PowderKind } from './fields'
 import { text } from './text'
 
@@ -12,17 +12,19 @@ export function ShareAsked({ typed, change }: { typed: DribbleTyped; change: Cha
   const share = typed[`${kind}.share`] ?? ''
   return (
     <div>
-      <Button
+      <Press
         size="small"
-        variant="outlined"
-        onClick={() => change((t) => void (t[`${kind}.share`] = '100'))}
+        kind="outlined"
+        says={text.sharePure}
+        onPress={() => change((t) => void (t[`${kind}.share`] = '100'))}
         data-share-pure
-      >
-        {text.sharePure}
-      </Button>
-      <Button size="small" onClick={() => change((t) => void (t[`${kind}.sure`] = share))} data-share-real>
-        {text.shareReal(share)}
-      </Button>
+      />
+      <Press
+        size="small"
+        says={text.shareReal(share)}
+        onPress={() => change((t) => void (t[`${kind}.sure`] = share))}
+        data-share-real
+      />
     </div>
   )
 }

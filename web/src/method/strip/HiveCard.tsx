@@ -1,9 +1,9 @@
-import Button from '@mui/material/Button'
 import { memo } from 'react'
 import { withStrips } from './gaps'
 import type { Schemas } from '../../api/client'
 import { Board, type BoardGap, type Touch } from '../../drawing/Board'
 import { seams as fraction, three } from '../../kit/format'
+import { Press } from '../../kit/Press'
 import type { Change } from '../draft'
 import type { DraftBox, DraftColony } from '../../hive/hive'
 import { HiveCard } from '../../hive/HiveCard'
@@ -60,11 +60,7 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
         row && (
           <>
             {footOf(row)}
-            {row.by_hand && (
-              <Button size="small" onClick={again} data-again>
-                {text.placeAgain}
-              </Button>
-            )}
+            {row.by_hand && <Press size="small" says={text.placeAgain} onPress={again} data-again />}
           </>
         )
       }

@@ -1,8 +1,8 @@
-import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
 import { client, data } from '../../api/client'
 import { three } from '../../kit/format'
 import { useStart } from '../../kit/useStart'
+import { Press } from '../../kit/Press'
 import type { Change } from '../draft'
 import type { Carrier, StripTyped } from './fields'
 import { text } from './text'
@@ -19,12 +19,11 @@ export function Learnt({ typed, change }: { typed: StripTyped; change: Change<St
   const own = learnt.data?.learnt.find((l) => l.carrier === carrier)
   if (!own || three(own.each_g) === typed[`uptake.${carrier}`]) return null
   return (
-    <Button
+    <Press
       size="small"
-      onClick={() => change((t) => void (t[`uptake.${carrier}`] = three(own.each_g)))}
+      says={text.learnt(three(own.each_g), own.off_g > 0 ? three(own.off_g) : '', own.pots)}
+      onPress={() => change((t) => void (t[`uptake.${carrier}`] = three(own.each_g)))}
       data-learnt
-    >
-      {text.learnt(three(own.each_g), own.off_g > 0 ? three(own.off_g) : '', own.pots)}
-    </Button>
+    />
   )
 }

@@ -1,0 +1,35 @@
+import Button, { type ButtonProps } from '@mui/material/Button'
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+
+interface Props extends Pick<ButtonProps, 'size' | 'className' | 'aria-label'> {
+  says: ReactNode
+  onPress?: (() => void) | undefined
+  /** The one that goes on, or one beside it; else it is plain words. */
+  kind?: 'main' | 'outlined' | undefined
+  /** What it does cannot be undone. */
+  harm?: boolean | undefined
+  off?: boolean | undefined
+  /** It sends the form that it stands in, or leads to another page. */
+  submit?: boolean
+  to?: string
+}
+
+const VARIANTS = { main: 'contained', outlined: 'outlined' } as const
+
+/** A button: what it says, what it does, and how much it stands out. */
+export function Press({ says, onPress, kind, harm, off, submit, to, ...rest }: Props) {
+  return (
+    <Button
+      variant={kind && VARIANTS[kind]}
+      color={harm ? 'error' : 'primary'}
+      disabled={off}
+      type={submit ? 'submit' : 'button'}
+      onClick={() => onPress?.()}
+      {...(to !== undefined && { component: Link, to })}
+      {...rest}
+    >
+      {says}
+    </Button>
+  )
+}
