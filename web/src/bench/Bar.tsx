@@ -9,7 +9,7 @@ interface Press {
   onPress: () => void
 }
 
-interface Props {
+export interface BarProps {
   onBack: () => void
   first?: boolean
   busy: boolean
@@ -24,7 +24,7 @@ interface Props {
 }
 
 /** The foot of a step: back, and one large button that the space bar presses, too. */
-export function Bar({ onBack, first, busy, primary: offered, idle, held, second, third }: Props) {
+export function Bar({ onBack, first, busy, primary: offered, idle, held, second, third }: BarProps) {
   const primary = held === undefined ? offered : undefined
   const press = useRef<() => void>(() => undefined)
   useEffect(() => {

@@ -3,47 +3,62 @@ import { produce } from 'immer'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Choice } from '../kit/Choice'
 import { Faults } from '../kit/faults'
-import { FaultLine, Field } from '../kit/Field'
+import { adopt, begin, read, type Panel, type Typed } from '../kit/entries'
+import { FaultLine } from '../kit/Field'
+import { Entries } from '../kit/Panels'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useKept } from '../kit/useKept'
 import { plain, tenths, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
-import { Reader, typed } from '../kit/reader'
+import { Reader } from '../kit/reader'
 import { Press } from '../kit/Press'
 import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
 import { text } from './text'
 import { benchKey, type Run } from './useBench'
 
-interface Typed {
-  order: string
-  cup: string
-  vessel: string
-  balances: { name: string; division: string; capacity: string; least: string }[]
+type BalanceKey = 'name' | 'balance_g' | 'balance_capacity_g' | 'balance_least_g'
+
+/** A balance at hand. */
+const BALANCE: Panel<BalanceKey> = {
+  title: '',
+  entries: [
+    { of: 'name', as: 'words', label: text.balanceName },
+    { of: 'balance_g', label: text.division, unit: 'g', first: '1' },
+    { of: 'balance_capacity_g', label: text.capacity, unit: 'g', placeholder: text.notSaid },
+    { of: 'balance_least_g', label: text.leastLoad, unit: 'g', placeholder: text.notSaid },
+  ],
 }
 
-const begin = (run: Run) => (): Typed => ({
+/** What it is weighed and mixed in. */
+const VESSELS: Panel<'cup_g' | 'vessel_ml'> = {
+  title: '',
+  entries: [
+    { of: 'cup_g', label: text.cup, unit: 'g', placeholder: text.notSaid },
+    { of: 'vessel_ml', label: text.vessel, unit: 'mL', placeholder: text.notSaid },
+  ],
+}
+
+interface AtHand {
+  order: string
+  vessels: Typed<'cup_g' | 'vessel_ml'>
+  balances: Typed<BalanceKey>[]
+}
+
+const atHand = (run: Run) => (): AtHand => ({
   order: run.order,
-  cup: '',
-  vessel: '',
-  balances: run.balances.map((b) => ({
-    name: b.name,
-    division: typed(b.balance_g),
-    capacity: typed(b.balance_capacity_g),
-    least: typed(b.balance_least_g),
-  })),
+  vessels: begin([VESSELS], {}),
+  balances: run.balances.map((b) => adopt([BALANCE], b, begin([BALANCE], {}))),
 })
 
 /** Before the work: what is at hand, and how it is weighed with that. */
 export function BeginForm({ run }: { run: Run }) {
   const queries = useQueryClient()
   const { system } = useUnits()
-  const form = useKept(`begin.${run.batch_id}`, begin(run))
-  const change = (recipe: (t: Typed) => void) => form.update((t) => produce(t, recipe))
-  const reader = new Reader('metric')
-  const body = request(form.value, reader)
-  const wrong = reader.faults
+  const { value, update, putDown } = useKept(`begin.${run.batch_id}`, atHand(run))
+  const change = (recipe: (t: AtHand) => void) => update((t) => produce(t, recipe))
+  const { body, faults: wrong } = request(value)
   const plan = useQuery({
     queryKey: ['bench plan', run.batch_id, body],
     queryFn: ({ signal }) =>
@@ -65,52 +80,31 @@ export function BeginForm({ run }: { run: Run }) {
       return data(client.POST('/api/batches/{id}/bench', { params: { path: { id: run.batch_id } }, body }))
     },
     (begun) => {
-      form.putDown()
+      putDown()
       queries.setQueryData(benchKey(run.batch_id), begun)
       void queries.invalidateQueries({ queryKey: ['batches'] })
     },
   )
   const room = volume(shown.room_ml, system)
+  const faults: Record<string, string> = { ...beginning.faults, ...refused, ...wrong }
   return (
     <main className={shared.begin} data-begin>
       <h1>{text.beginTitle(run.number, run.name)}</h1>
       <p className={shared.hint}>{text.beginSub}</p>
-      <Faults value={{ ...beginning.faults, ...refused, ...wrong }}>
+      <Faults value={faults}>
         <div className={shared.beginColumns}>
           <section>
             <h2>{text.balances}</h2>
-            {form.value.balances.map((b, i) => (
+            {value.balances.map((b, i) => (
               <div key={i} className={styles.balance}>
-                <Field
-                  text
-                  label={text.balanceName}
-                  value={b.name}
-                  onChange={(v) => change((t) => void (t.balances[i]!.name = v))}
-                />
-                <Field
-                  label={text.division}
-                  unit="g"
-                  path={`balances[${i}].balance_g`}
-                  value={b.division}
-                  onChange={(v) => change((t) => void (t.balances[i]!.division = v))}
-                />
-                <Field
-                  label={text.capacity}
-                  unit="g"
-                  placeholder={text.notSaid}
-                  path={`balances[${i}].balance_capacity_g`}
-                  value={b.capacity}
-                  onChange={(v) => change((t) => void (t.balances[i]!.capacity = v))}
-                />
-                <Field
-                  label={text.leastLoad}
-                  unit="g"
-                  placeholder={text.notSaid}
-                  path={`balances[${i}].balance_least_g`}
-                  value={b.least}
-                  onChange={(v) => change((t) => void (t.balances[i]!.least = v))}
-                />
-                {form.value.balances.length > 1 && (
+                <Faults value={beneath(faults, `balances[${i}].`)}>
+                  <Entries
+                    of={BALANCE}
+                    typed={b}
+                    change={(recipe) => change((t) => recipe(t.balances[i]!))}
+                  />
+                </Faults>
+                {value.balances.length > 1 && (
                   <Press
                     size="small"
                     says={text.removeBalance}
@@ -121,34 +115,21 @@ export function BeginForm({ run }: { run: Run }) {
             ))}
             <Press
               says={text.addBalance}
-              off={form.value.balances.length >= 8}
-              onPress={() =>
-                change((t) => void t.balances.push({ name: '', division: '1', capacity: '', least: '' }))
-              }
+              off={value.balances.length >= 8}
+              onPress={() => change((t) => void t.balances.push(begin([BALANCE], {})))}
             />
-            <Field
-              label={text.cup}
-              unit="g"
-              path="cup_g"
-              placeholder={text.notSaid}
-              value={form.value.cup}
-              onChange={(v) => change((t) => void (t.cup = v))}
+            <Entries
+              of={VESSELS}
+              typed={value.vessels}
+              change={(recipe) => change((t) => recipe(t.vessels))}
             />
-            <Field
-              label={text.vessel}
-              unit="mL"
-              path="vessel_ml"
-              placeholder={text.notSaid}
-              value={form.value.vessel}
-              onChange={(v) => change((t) => void (t.vessel = v))}
-              hint={
-                shown.room_ml === 0
-                  ? undefined
-                  : body.vessel_ml && body.vessel_ml < shown.room_ml
-                    ? text.planTight
-                    : text.planRoom(`${room.value} ${room.unit}`)
-              }
-            />
+            {shown.room_ml > 0 && (
+              <p className="quiet">
+                {body.vessel_ml && body.vessel_ml < shown.room_ml
+                  ? text.planTight
+                  : text.planRoom(`${room.value} ${room.unit}`)}
+              </p>
+            )}
           </section>
           <section>
             {run.orders.length > 1 && (
@@ -157,8 +138,8 @@ export function BeginForm({ run }: { run: Run }) {
                 <Choice
                   label={text.order}
                   columns={1}
-                  value={form.value.order}
-                  options={run.orders.map((o) => [o, text.orders[o] ?? o] as const)}
+                  value={value.order}
+                  options={Object.fromEntries(run.orders.map((o) => [o, text.orders[o] ?? o]))}
                   onChange={(o) => change((t) => void (t.order = o))}
                   path="order"
                 />
@@ -217,23 +198,27 @@ function Weighings({ run }: { run: Run }) {
   )
 }
 
-function request(t: Typed, reader: Reader): Schemas['BeginBench'] {
-  const number = (value: string, path: string) => reader.number(path, value)
-  const cup = number(t.cup, 'cup_g')
-  const vessel = number(t.vessel, 'vessel_ml')
-  return {
-    order: t.order,
-    ...(cup === undefined ? {} : { cup_g: cup }),
-    ...(vessel === undefined ? {} : { vessel_ml: vessel }),
-    balances: t.balances.map((b, i) => {
-      const capacity = number(b.capacity, `balances[${i}].balance_capacity_g`)
-      const least = number(b.least, `balances[${i}].balance_least_g`)
-      return {
-        name: b.name,
-        balance_g: number(b.division, `balances[${i}].balance_g`) ?? 0,
-        ...(capacity === undefined ? {} : { balance_capacity_g: capacity }),
-        ...(least === undefined ? {} : { balance_least_g: least }),
-      }
-    }),
+/** The faults of one balance, by its own fields. */
+const beneath = (faults: Record<string, string>, prefix: string) =>
+  Object.fromEntries(
+    Object.entries(faults).flatMap(([path, fault]) =>
+      path.startsWith(prefix) ? [[path.slice(prefix.length), fault]] : [],
+    ),
+  )
+
+/** What is at hand as the server is asked, and what of it cannot be read. */
+function request({ order, vessels, balances }: AtHand) {
+  const faults: Record<string, string> = {}
+  const reading = <Key extends string>(panel: Panel<Key>, typed: Typed<Key>, prefix: string) => {
+    const reader = new Reader('metric')
+    const out = read([panel], typed, reader)
+    for (const [path, fault] of Object.entries(reader.faults)) faults[prefix + path] = fault
+    return out
   }
+  const body = {
+    order,
+    ...reading(VESSELS, vessels, ''),
+    balances: balances.map((b, i) => ({ balance_g: 0, ...reading(BALANCE, b, `balances[${i}].`) })),
+  } as Schemas['BeginBench']
+  return { body, faults }
 }

@@ -52,8 +52,12 @@ function Working({ run }: { run: Run }) {
             at={at}
             readings={readings}
             instruments={instruments}
-            held={open ? text.mendFirst : undefined}
-            onBack={() => go(run.at - 1)}
+            foot={{
+              onBack: () => go(run.at - 1),
+              first: run.at === 0,
+              busy: at.busy,
+              held: open ? text.mendFirst : undefined,
+            }}
             onNext={() => (run.at + 1 < run.acts.length ? go(run.at + 1) : setFinishing(true))}
           />
         )}

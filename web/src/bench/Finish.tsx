@@ -104,7 +104,7 @@ export function Finish({ run, at, onBack }: Props) {
         <Choice
           label={text.keptWhere}
           value={keeping}
-          options={run.keepings.map((k) => [k.store, text.keeping(k.store, k.days)] as const)}
+          options={Object.fromEntries(run.keepings.map((k) => [k.store, text.keeping(k.store, k.days)]))}
           onChange={setKeeping}
         />
         <p>

@@ -12,7 +12,7 @@ import { TypedFigure } from './TypedFigure'
 import { send, useReading } from './useInstruments'
 
 /** A temperature between two: what the thermometer shows, or what is typed. */
-export function HeatStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
+export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepProps) {
   const { system } = useUnits()
   const device = instruments.find((i) => i.kind === 'probe')
   const reading = useReading(readings, device?.id)
@@ -97,10 +97,7 @@ export function HeatStep({ run, act, at, readings, instruments, held, onBack, on
         )}
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={held}
+        {...foot}
         primary={
           where === 'in' && known !== undefined
             ? { words: text.takeTemp(words(known)), onPress: () => void go() }

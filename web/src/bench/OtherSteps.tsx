@@ -8,7 +8,7 @@ import { text } from './text'
 import { useReading } from './useInstruments'
 
 /** Whole pieces, counted in. */
-export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
+export function CountStep({ act, at, foot, onNext }: StepProps) {
   const wanted = act.count ?? 0
   const take = () => void at.happen({ kind: 'added', act: act.id, load: act.added.length, count: wanted })
   const inNow = act.added.reduce((sum, t) => sum + (t.count ?? 0), 0)
@@ -21,10 +21,8 @@ export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
         {inNow > 0 && <p className={styles.target}>✓ {text.pieces(inNow)}</p>}
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={act.done ? held : undefined}
+        {...foot}
+        held={act.done ? foot.held : undefined}
         primary={
           act.done ? { words: text.next, onPress: onNext } : { words: text.pieces(wanted), onPress: take }
         }
@@ -42,7 +40,7 @@ export function CountStep({ run, act, at, held, onBack, onNext }: StepProps) {
 }
 
 /** A wait: its clock is the server's, and goes on when the page is closed. */
-export function WaitStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
+export function WaitStep({ act, at, readings, instruments, foot, onNext }: StepProps) {
   const { system } = useUnits()
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   const reading = useReading(readings, act.high_c ? probe?.id : undefined)
@@ -64,10 +62,7 @@ export function WaitStep({ run, act, at, readings, instruments, held, onBack, on
         )}
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={held}
+        {...foot}
         primary={
           left === undefined
             ? { words: text.start, onPress: () => void at.happen({ kind: 'started', act: act.id }) }

@@ -140,7 +140,7 @@ function FromLots({ run, at }: { run: Run; at: Happening }) {
       <Pick
         label={text.from(text.lots[l.ingredient] ?? l.ingredient)}
         value={l.lot_id ?? 'none'}
-        options={[['none', text.noLot], ...named(lots.data?.filter((x) => x.ingredient === l.ingredient))]}
+        options={{ none: text.noLot, ...named(lots.data?.filter((x) => x.ingredient === l.ingredient)) }}
         onChange={(answer) => void at.happen({ kind: 'lot', act: l.ingredient, answer })}
       />
     </label>

@@ -56,7 +56,7 @@ function Body(props: StepProps) {
 }
 
 /** Done, and where it asks for it seen to be so. */
-function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
+function DoStep({ run, act, at, foot, onNext }: StepProps) {
   const { system } = useUnits()
   const answer = async (yes: boolean) => {
     if (await at.happen({ kind: 'answered', act: act.id, answer: yes ? 'yes' : 'no' })) if (yes) onNext()
@@ -77,10 +77,7 @@ function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
         {act.answer === 'no' && <p className={shared.saying}>{text.notYet}</p>}
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={held}
+        {...foot}
         primary={{ words: act.check ? text.yes : text.yesDone, onPress: () => void answer(true) }}
         second={act.check ? { words: text.no, onPress: () => void answer(false) } : undefined}
       />
@@ -89,7 +86,7 @@ function DoStep({ run, act, at, held, onBack, onNext }: StepProps) {
 }
 
 /** A test whose answer chooses the water; it may be left out. */
-function TestStep({ run, act, at, held, onBack, onNext }: StepProps) {
+function TestStep({ act, at, foot, onNext }: StepProps) {
   const answer = async (a: string) => {
     if (await at.happen({ kind: 'answered', act: act.id, answer: a })) onNext()
   }
@@ -103,10 +100,7 @@ function TestStep({ run, act, at, held, onBack, onNext }: StepProps) {
         </svg>
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={held}
+        {...foot}
         primary={{ words: text.clear, onPress: () => void answer('clear') }}
         second={{ words: text.cloudy, onPress: () => void answer('cloudy') }}
         third={{ words: text.skip, onPress: onNext }}

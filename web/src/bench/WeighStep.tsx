@@ -18,7 +18,7 @@ const fitting = (instruments: Instrument[], division: number | undefined) =>
   instruments.find((i) => i.kind === 'balance' && i.division === division)
 
 /** A load on the balance: what is wanted, what it shows, and one key that takes it. */
-export function WeighStep({ run, act, at, readings, instruments, held, onBack, onNext }: StepProps) {
+export function WeighStep({ run, act, at, readings, instruments, foot, onNext }: StepProps) {
   const index = act.balance
   const balance = run.balances[index]
   const division = balance?.balance_g ?? 1
@@ -106,10 +106,8 @@ export function WeighStep({ run, act, at, readings, instruments, held, onBack, o
         )}
       </div>
       <Bar
-        onBack={onBack}
-        first={run.at === 0}
-        busy={at.busy}
-        held={finished && figure === undefined ? held : undefined}
+        {...foot}
+        held={finished && figure === undefined ? foot.held : undefined}
         primary={primary}
         third={finished ? undefined : { words: text.skip, onPress: onNext }}
       />

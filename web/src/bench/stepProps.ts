@@ -1,3 +1,4 @@
+import type { BarProps } from './Bar'
 import type { Act, Happening, Run } from './useBench'
 import type { Instrument, Readings } from './useInstruments'
 
@@ -8,8 +9,7 @@ export interface StepProps {
   at: Happening
   readings: Readings
   instruments: Instrument[]
-  /** Why nothing goes on from here: it would not come out as wanted, and nobody said what to do. */
-  held: string | undefined
-  onBack: () => void
+  /** Of its bar: the way back, and why nothing goes on from here: it would not come out as wanted. */
+  foot: Pick<BarProps, 'onBack' | 'first' | 'busy' | 'held'>
   onNext: () => void
 }

@@ -27,7 +27,7 @@ const account = (kinds: Entry['kind'][], unit: string): Panel<'id' | 'kind' | 'a
     {
       of: 'kind',
       label: text.entryKind,
-      options: kinds.map((k) => [k, text.kinds[k]]),
+      options: Object.fromEntries(kinds.map((k) => [k, text.kinds[k]])),
       columns: kinds.length,
       unseen: kinds.length > 1 ? undefined : true,
     },

@@ -13,7 +13,7 @@ import { labelQuery } from '../kit/queries'
 import { Press } from '../kit/Press'
 import { text } from '../label/text'
 
-type Paper = (typeof text.sheets)[number][0]
+type Paper = keyof typeof text.sheets
 
 const MOST = 64
 

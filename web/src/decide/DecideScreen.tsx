@@ -1,4 +1,4 @@
-import { Pick } from '../kit/Pick'
+import { named, Pick } from '../kit/Pick'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
@@ -77,12 +77,14 @@ export default function DecideScreen() {
               <Pick
                 label={text.methods[m]}
                 value={c.under[m]}
-                options={[
-                  ...FACTS[m].protocols.map((s) => [s, text.protocols[s] ?? s] as const),
-                  ...(cards.data?.cards ?? [])
-                    .filter((k) => k.method === m)
-                    .map((k) => [`card:${k.id}`, k.name] as const),
-                ]}
+                options={{
+                  ...Object.fromEntries(FACTS[m].protocols.map((s) => [s, text.protocols[s] ?? s])),
+                  ...named(
+                    cards.data?.cards
+                      .filter((k) => k.method === m)
+                      .map((k) => ({ id: `card:${k.id}`, name: k.name })),
+                  ),
+                }}
                 onChange={(v) => set({ ...c, under: { ...c.under, [m]: v } })}
               />
             </label>

@@ -44,7 +44,6 @@ function Whole({ job }: { job: Schemas['Job'] }) {
       void navigate('/')
     },
   )
-  const ruleName = text.rules.find(([k]) => k === job.rule_kind)?.[1] ?? ''
   return (
     <Docket
       title={job.name}
@@ -52,7 +51,7 @@ function Whole({ job }: { job: Schemas['Job'] }) {
       origin={text.madeOn(day(job.created_at))}
     >
       <p>
-        {ruleName}
+        {text.rules[job.rule_kind]}
         {job.rule && `: ${job.rule}`}
       </p>
       <JobState job={job} />

@@ -66,11 +66,11 @@ export const text = {
   jobName: 'Call it',
   rule: 'Which rule do you work under?',
   ruleHint: 'Asked once for the job, and printed on every docket. Keeler does not know your law.',
-  rules: [
-    ['label', 'A registered product, by its label'],
-    ['permit', 'A prescription or permit'],
-    ['own', 'Own mixture, where that is allowed'],
-  ] as const,
+  rules: {
+    label: 'A registered product, by its label',
+    permit: 'A prescription or permit',
+    own: 'Own mixture, where that is allowed',
+  },
   ruleWords: 'Which product or permit, in your words',
   ownHint: 'Many places forbid home-made treatments. Find out before you go on.',
   days: 'Days',

@@ -42,7 +42,7 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
       <Pick
         label={text.addHive}
         value={hive}
-        options={(Object.keys(HIVES) as HiveName[]).map((name) => [name, text.hiveKinds[name]])}
+        options={text.hiveKinds}
         onChange={(name) => setHive(name as HiveName)}
       />
       <InputBase

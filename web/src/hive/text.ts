@@ -37,11 +37,7 @@ export const text = {
   done: 'Done',
 
   box: (n: number) => `box ${n}`,
-  depths: [
-    ['deep', 'Deep'],
-    ['medium', 'Medium'],
-    ['shallow', 'Shallow'],
-  ] as const,
+  depths: { deep: 'Deep', medium: 'Medium', shallow: 'Shallow' },
   hint: 'Tap a place to change it: comb, feeder, dummy board, empty.',
   slot: (n: number, kind: string) => `Place ${n}: ${kind}`,
   slotLetters: { comb: 'comb', feeder: 'feeder', dummy: 'dummy', empty: '–' },

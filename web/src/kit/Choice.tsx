@@ -7,7 +7,7 @@ import styles from './kit.module.css'
 interface Props<T extends string> {
   label: string
   value: T | ''
-  options: readonly (readonly [T, string])[]
+  options: Readonly<Record<T, string>>
   onChange: (value: T) => void
   path?: string
   columns?: number
@@ -30,7 +30,7 @@ export function Choice<T extends string>({ label, value, options, onChange, path
           if (chosen !== null) onChange(chosen)
         }}
       >
-        {options.map(([key, name]) => (
+        {Object.entries<string>(options).map(([key, name]) => (
           <ToggleButton key={key} value={key}>
             {name}
           </ToggleButton>

@@ -7,18 +7,7 @@ import { Pick } from './Pick'
 import styles from './Panels.module.css'
 import { Section } from './Section'
 import { useUnits } from './units'
-import {
-  asked,
-  nameIn,
-  optionsOf,
-  pathOf,
-  say,
-  TICKED,
-  WORDS,
-  type Entry,
-  type Panel,
-  type Typed,
-} from './entries'
+import { asked, optionsOf, pathOf, say, TICKED, WORDS, type Entry, type Panel, type Typed } from './entries'
 
 export interface EntriesProps<Key extends string> {
   typed: Typed<Key>
@@ -124,7 +113,7 @@ function One<Key extends string>({
       ) : (
         <Choice
           label={label}
-          columns={e.columns ?? (options.length === 3 ? 3 : 2)}
+          columns={e.columns ?? (Object.keys(options).length === 3 ? 3 : 2)}
           value={value}
           options={options}
           path={e.aside ? undefined : pathOf(e)}
@@ -144,6 +133,5 @@ function unitOf<Key extends string>(e: Entry<Key>, typed: Typed<Key>, us: boolea
 
 /** The name of what an entry has chosen. */
 function chosen<Key extends string>(e: Entry<Key> | undefined, typed: Typed<Key>) {
-  const options = e && optionsOf(e, typed)
-  return options && nameIn(options, typed[e.of] ?? '')
+  return e && optionsOf(e, typed)?.[typed[e.of] ?? '']
 }

@@ -21,7 +21,7 @@ export function Pick({ label, value, options, none, className, onChange }: Props
       onChange={(e) => onChange(e.target.value)}
     >
       {none !== undefined && <option value="">{none}</option>}
-      {options.map(([key, name]) => (
+      {Object.entries(options).map(([key, name]) => (
         <option key={key} value={key}>
           {name}
         </option>
@@ -32,4 +32,4 @@ export function Pick({ label, value, options, none, className, onChange }: Props
 
 /** What has an id and a name, as options. */
 export const named = (of: readonly { id: string; name: string }[] = []): Options =>
-  of.map(({ id, name }) => [id, name])
+  Object.fromEntries(of.map(({ id, name }) => [id, name]))

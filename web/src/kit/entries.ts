@@ -16,7 +16,8 @@ export type Typed<Key extends string> = Partial<Record<Key, string>>
 
 type Said<Key extends string> = string | ((typed: Typed<Key>) => string | undefined)
 
-export type Options = readonly (readonly [string, string])[]
+/** What can be chosen, by what it is called. */
+export type Options = Readonly<Record<string, string>>
 
 /** One thing that a form asks: a figure, a short text, or a choice among options. */
 export interface Entry<Key extends string> {
@@ -75,9 +76,6 @@ export const pathOf = ({ of, at }: { of: string; at?: string }) => at ?? of
 export const say = <Key extends string>(said: Said<Key> | undefined, typed: Typed<Key>) =>
   typeof said === 'function' ? said(typed) : said
 
-/** The name of one of some options. */
-export const nameIn = (options: Options, key: string) => options.find(([k]) => k === key)?.[1]
-
 export const optionsOf = <Key extends string>({ options }: Entry<Key>, typed: Typed<Key>) =>
   typeof options === 'function' ? options(typed) : options
 
@@ -98,7 +96,7 @@ export const asked = <Key extends string>(panels: readonly Panel<Key>[], typed: 
 export function begin<Key extends string>(panels: readonly Panel<Key>[], usual: Usual): Typed<Key> {
   const out: Typed<Key> = {}
   for (const e of panels.flatMap((p) => p.entries))
-    out[e.of] = e.first ?? usual[e.of] ?? usual[pathOf(e)] ?? optionsOf(e, out)?.[0]?.[0] ?? ''
+    out[e.of] = e.first ?? usual[e.of] ?? usual[pathOf(e)] ?? Object.keys(optionsOf(e, out) ?? {})[0] ?? ''
   return out
 }
 

@@ -8,10 +8,7 @@ export const text = {
   back: 'The batch',
   print: 'Print',
   sheet: 'Paper',
-  sheets: [
-    ['small', 'One label a sheet, 100 × 70 mm'],
-    ['a4', 'A4, eight to a sheet'],
-  ] as const,
+  sheets: { small: 'One label a sheet, 100 × 70 mm', a4: 'A4, eight to a sheet' },
   copies: 'Labels',
   copiesHint: 'Each portion has its own; more of them fill the sheet.',
   failed: 'The label could not be read; the server is asked again.',

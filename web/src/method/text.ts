@@ -37,10 +37,7 @@ export const text = {
 /** How the acid of a powder is counted, wherever a powder is what is held. */
 export const powder = {
   powderBasis: 'Its acid is',
-  powderBases: [
-    ['', 'Dihydrate, as sold'],
-    ['anhydrous', 'Anhydrous, dried'],
-  ] as const,
+  powderBases: { '': 'Dihydrate, as sold', anhydrous: 'Anhydrous, dried' },
   anhydrousHint:
     '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
 } as const

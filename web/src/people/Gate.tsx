@@ -80,7 +80,7 @@ const CLAIM: Panel<keyof Schemas['Claim']> = {
     {
       of: 'time_zone',
       label: text.timeZone,
-      options: zones.map((z) => [z, z]),
+      options: Object.fromEntries(zones.map((z) => [z, z])),
       list: true,
       hint: () => text.timeZoneHint,
     },

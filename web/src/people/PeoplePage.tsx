@@ -24,7 +24,7 @@ const INVITE: Panel<keyof Schemas['Invite']> = {
     {
       of: 'role',
       label: text.inviteRole,
-      options: ROLES.map((r) => [r, `${text.roles[r]}: ${text.rolesMay[r]}`]),
+      options: Object.fromEntries(ROLES.map((r) => [r, `${text.roles[r]}: ${text.rolesMay[r]}`])),
       list: true,
     },
   ],
@@ -83,7 +83,7 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
               <Pick
                 label={m.login}
                 value={m.role}
-                options={ROLES.map((r) => [r, text.roles[r]])}
+                options={text.roles}
                 onChange={(role) => setting.save({ id: m.id, role: role as Role })}
               />
             ) : (

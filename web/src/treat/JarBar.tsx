@@ -1,4 +1,4 @@
-import { Pick } from '../kit/Pick'
+import { named, Pick } from '../kit/Pick'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { FACTS } from '../method/facts'
@@ -66,12 +66,15 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
       <Pick
         label={text.jarLabel}
         value={batch?.id ?? 'none'}
-        options={[
-          ['none', text.noJar],
-          ...round.batches.map(
-            (b) => [b.id, `${text.jar(b.number, b.name)}${b.made ? '' : text.notMade}`] as const,
+        options={{
+          none: text.noJar,
+          ...named(
+            round.batches.map((b) => ({
+              id: b.id,
+              name: `${text.jar(b.number, b.name)}${b.made ? '' : text.notMade}`,
+            })),
           ),
-        ]}
+        }}
         onChange={jar.choose}
       />
       {batch?.on_hand.keeps === 'past' && <b className={shared.harm}> {text.pastDay}</b>}

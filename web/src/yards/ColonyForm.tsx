@@ -38,8 +38,6 @@ interface Props {
   onClose: () => void
 }
 
-const QUEENS = ['laying', 'young', 'queenless', 'unseen'] as const
-
 const COLONY: Panel<Key> = {
   title: '',
   entries: [
@@ -50,8 +48,8 @@ const COLONY: Panel<Key> = {
       of: 'queen',
       label: text.queenIs,
       titled: true,
-      options: QUEENS.map((q) => [q, text.queen[q] ?? q]),
-      columns: QUEENS.length,
+      options: text.queen,
+      columns: 4,
       first: '',
     },
     { of: 'notes', as: 'lines', label: text.notes },
@@ -115,7 +113,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
         <Pick
           label={text.preset}
           value={hive}
-          options={(Object.keys(HIVES) as HiveName[]).map((h) => [h, hives.hiveKinds[h]])}
+          options={hives.hiveKinds}
           onChange={(name) => {
             setHive(name as HiveName)
             change((t) => {

@@ -136,7 +136,7 @@ function Known({ colony }: { colony: Whole }) {
 }
 
 /** Whether it was seen, in the words that it is asked in. */
-const open = (seen: boolean | undefined) => text.openBrood.find(([k]) => k === String(seen))?.[1]
+const open = (seen: boolean | undefined) => (seen === undefined ? undefined : text.openBrood[`${seen}`])
 
 function Inspections({ inspections }: { inspections: readonly Schemas['Inspection'][] }) {
   if (inspections.length === 0) return <p className="quiet">{text.noInspections}</p>

@@ -49,7 +49,7 @@ function Happen({ colony }: { colony: Whole }) {
   const { now } = useStart()
   const [on, setOn] = useState(now.slice(0, 10))
   const saving = useSaving(
-    async (kind: (typeof text.happenings)[number][0]) =>
+    async (kind: keyof typeof text.happenings) =>
       client.POST('/api/colonies/{id}/happened', {
         params: { path: { id: colony.id } },
         body: { kind, on },
@@ -61,11 +61,11 @@ function Happen({ colony }: { colony: Whole }) {
       <p className="quiet">{text.happenHint}</p>
       <div className={page.bar}>
         <Field text label={text.happenOn} path="on" value={on} onChange={setOn} />
-        {text.happenings.map(([kind, words]) => (
+        {(Object.keys(text.happenings) as (keyof typeof text.happenings)[]).map((kind) => (
           <Press
             key={kind}
             kind="outlined"
-            says={words}
+            says={text.happenings[kind]}
             off={saving.busy}
             onPress={() => saving.save(kind)}
             data-happened={kind}

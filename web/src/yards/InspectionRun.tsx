@@ -8,6 +8,7 @@ import { client, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
 import { Choice } from '../kit/Choice'
+import type { Options } from '../kit/entries'
 import { Field } from '../kit/Field'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
@@ -26,24 +27,53 @@ type Stand = Schemas['ColonyRecord']
 /** Looks that were not sent yet, by colony. */
 type Open = Record<string, Inspection>
 
-const ASKS = {
-  brood: { key: 'b', words: ['none', 'little', 'much'], title: text.broodAsk, names: text.brood },
-  stores: { key: 's', words: ['light', 'enough', 'heavy'], title: text.storesAsk, names: text.stores },
-  queen: {
-    key: 'q',
-    words: ['laying', 'young', 'queenless', 'unseen'],
-    title: text.queenAsk,
-    names: text.queen,
-  },
-  temper: { key: 't', words: ['calm', 'nervous', 'fierce'], title: text.temperAsk, names: text.temper },
-} as const
+/** What is asked of a hive besides its seams, by tap or by key. */
+interface Ask {
+  key: string
+  title: string
+  options: Options
+  of: (l: Inspection) => string
+  set: (l: Inspection, chosen: string) => void
+}
 
-type Ask = keyof typeof ASKS
+const word = (key: string, of: 'brood' | 'stores' | 'queen' | 'temper', title: string): Ask => ({
+  key,
+  title,
+  options: text[of],
+  of: (l) => l[of] ?? '',
+  set: (l, chosen) => void (l[of] = chosen || undefined),
+})
 
 /** Seen, or looked for and not seen: it settles how long an inspection for brood counts. */
-const OPEN = { larvae: { key: 'l', title: text.larvaeAsk }, eggs: { key: 'e', title: text.eggsAsk } } as const
+const open = (key: string, of: 'larvae' | 'eggs', title: string): Ask => ({
+  key,
+  title,
+  options: text.openBrood,
+  of: (l) => String(l[of] ?? ''),
+  set: (l, chosen) => void (l[of] = chosen === '' ? undefined : chosen === 'true'),
+})
 
-type OpenAsk = keyof typeof OPEN
+const ASKS: Record<string, Ask> = {
+  brood: word('b', 'brood', text.broodAsk),
+  stores: word('s', 'stores', text.storesAsk),
+  queen: word('q', 'queen', text.queenAsk),
+  temper: word('t', 'temper', text.temperAsk),
+  larvae: open('l', 'larvae', text.larvaeAsk),
+  eggs: open('e', 'eggs', text.eggsAsk),
+  supers: {
+    key: 'u',
+    title: text.supersAsk,
+    options: { 0: '0', 1: '1', 2: '2', 3: '3', 4: '4' },
+    of: (l) => String(l.supers ?? ''),
+    set: (l, chosen) => void (l.supers = chosen === '' ? undefined : Number(chosen)),
+  },
+}
+
+/** The next of the options; after the last of them none. */
+function next({ options, of, set }: Ask, l: Inspection) {
+  const all = Object.keys(options)
+  set(l, all[all.indexOf(of(l)) + 1] ?? '')
+}
 
 /** Several colonies looked into in a row, by tap or by keyboard. */
 export default function InspectionRun() {
@@ -153,15 +183,9 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.target instanceof HTMLTextAreaElement || e.ctrlKey || e.metaKey || e.altKey) return
-      const ask = (Object.keys(ASKS) as Ask[]).find((a) => ASKS[a].key === e.key)
-      if (ask) {
-        const words: readonly string[] = ASKS[ask].words
-        change((l) => void (l[ask] = words[(words.indexOf(l[ask] ?? '') + 1) % (words.length + 1)]))
-      } else if (e.key === OPEN.eggs.key || e.key === OPEN.larvae.key) {
-        const open = e.key === OPEN.eggs.key ? 'eggs' : 'larvae'
-        change((l) => void (l[open] = l[open] === undefined ? false : l[open] ? undefined : true))
-      } else if (e.key === 'a') change((l) => void (l.board = shown))
-      else if (e.key === 'u') change((l) => void (l.supers = ((l.supers ?? -1) + 1) % 5))
+      const ask = Object.values(ASKS).find((a) => a.key === e.key)
+      if (ask) change((l) => next(ask, l))
+      else if (e.key === 'a') change((l) => void (l.board = shown))
       else if (e.key === 'Enter') keep()
       else return
       e.preventDefault()
@@ -210,52 +234,21 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
         </p>
       )}
       <div className={shared.asks}>
-        {(Object.keys(ASKS) as Ask[]).map((ask) => {
-          const { key, words, title, names } = ASKS[ask]
-          return (
-            <div key={ask} data-ask={ask}>
-              <h3>
-                {title}
-                <kbd>{key}</kbd>
-              </h3>
-              <Choice<string>
-                label={title}
-                columns={words.length}
-                value={inspection[ask] ?? ''}
-                options={words.map((w) => [w, names[w] ?? w] as const)}
-                onChange={(w) => change((l) => void (l[ask] = w))}
-              />
-            </div>
-          )
-        })}
-        {(Object.keys(OPEN) as OpenAsk[]).map((ask) => (
-          <div key={ask} data-ask={ask}>
+        {Object.entries(ASKS).map(([name, { key, title, options, of, set }]) => (
+          <div key={name} data-ask={name}>
             <h3>
-              {OPEN[ask].title}
-              <kbd>{OPEN[ask].key}</kbd>
+              {title}
+              <kbd>{key}</kbd>
             </h3>
             <Choice<string>
-              label={OPEN[ask].title}
-              columns={2}
-              value={inspection[ask] === undefined ? '' : String(inspection[ask])}
-              options={text.openBrood}
-              onChange={(w) => change((l) => void (l[ask] = w === 'true'))}
+              label={title}
+              columns={Object.keys(options).length}
+              value={of(inspection)}
+              options={options}
+              onChange={(chosen) => change((l) => set(l, chosen))}
             />
           </div>
         ))}
-        <div data-ask="supers">
-          <h3>
-            {text.supersAsk}
-            <kbd>u</kbd>
-          </h3>
-          <Choice<string>
-            label={text.supersAsk}
-            columns={5}
-            value={inspection.supers === undefined ? '' : String(inspection.supers)}
-            options={['0', '1', '2', '3', '4'].map((n) => [n, n] as const)}
-            onChange={(n) => change((l) => void (l.supers = Number(n)))}
-          />
-        </div>
         <Field
           text
           lines

@@ -14,9 +14,6 @@ import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
-type Method = Schemas['Treatment']['method']
-const METHODS: Method[] = ['dribble', 'strip', 'pad', 'vapour', 'other']
-
 /** What was given to these bees, whatever hive they were in then. */
 export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole']; helper: boolean }) {
   const changed = useChanged()
@@ -80,7 +77,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
 const RECORD: Panel<'method' | 'what' | 'given_on'> = {
   title: '',
   entries: [
-    { of: 'method', label: text.treatments, options: METHODS.map((m) => [m, text.methods[m]]), list: true },
+    { of: 'method', label: text.treatments, options: text.methods, list: true },
     { of: 'what', as: 'words', label: text.recordWhat },
     { of: 'given_on', as: 'words', label: text.recordOn },
   ],

@@ -74,10 +74,7 @@ export default function YardPage() {
             <Choice
               label={text.drawing}
               value={view}
-              options={[
-                ['drawing', text.drawing],
-                ['table', text.table],
-              ]}
+              options={{ drawing: text.drawing, table: text.table }}
               onChange={setView}
             />
           </div>

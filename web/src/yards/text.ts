@@ -121,14 +121,14 @@ export const text = {
   happen: 'Swarm or brood break',
   happenHint:
     'After a swarm what was seen before no longer counts. A brood break opens a window without sealed brood, in which oxalic acid meets all mites.',
-  happenings: [
-    ['swarmed', 'It swarmed'],
-    ['queen_caged', 'Queen caged'],
-    ['queen_removed', 'Queen removed'],
-    ['cell_given', 'Queen cell given'],
-    ['queen_released', 'Queen released'],
-    ['laying_again', 'She is laying again'],
-  ] as const,
+  happenings: {
+    swarmed: 'It swarmed',
+    queen_caged: 'Queen caged',
+    queen_removed: 'Queen removed',
+    cell_given: 'Queen cell given',
+    queen_released: 'Queen released',
+    laying_again: 'She is laying again',
+  },
   happenOn: 'On',
   changedSince: {
     joined: 'united',
@@ -165,10 +165,7 @@ export const text = {
   noBees: 'No bees in it',
   larvaeAsk: 'Open brood (larvae)',
   eggsAsk: 'Eggs',
-  openBrood: [
-    ['false', 'looked, none'],
-    ['true', 'seen'],
-  ] as const,
+  openBrood: { false: 'looked, none', true: 'seen' },
   skip: 'Skip',
   looked: 'saved',
   notSent: (n: number) => `${n} not sent yet`,
@@ -185,10 +182,7 @@ export const text = {
 
   // Counting.
   countTitle: (yard: string) => `Count mites: ${yard}`,
-  kinds: [
-    ['board', 'Board'],
-    ['wash', 'Wash or roll'],
-  ] as const,
+  kinds: { board: 'Board', wash: 'Wash or roll' },
   countedOn: 'Counted on',
   days: 'Days the board lay',
   bees: 'Bees in a sample',

@@ -29,7 +29,7 @@ const OTHER: Panel<keyof Treatment> = {
     {
       of: 'method',
       label: text.method,
-      options: METHODS.map((m) => [m, text.methods[m] ?? m]),
+      options: Object.fromEntries(METHODS.map((m) => [m, text.methods[m] ?? m])),
       columns: METHODS.length,
     },
     { of: 'product', as: 'words', label: text.product },

@@ -68,7 +68,7 @@ export default function RegisterPage() {
         <Pick
           label={text.method}
           value={method}
-          options={Object.entries(text.methods)}
+          options={text.methods}
           onChange={(v) => change({ method: v })}
         />
         <Field

@@ -5,13 +5,14 @@ import type { Schemas } from '../../api/client'
 import styles from '../book.module.css'
 import { UseBy } from '../LedgerPanel'
 import { may, useStart } from '../../kit/useStart'
+import type { Options } from '../../kit/entries'
 import { tenths } from '../../kit/format'
 import { LotForm } from './LotForm'
 import { lotsQuery } from '../../kit/queries'
 import own from './stock.module.css'
 import { text } from './text'
 
-const names = new Map<string, string>(text.ingredients)
+const names: Options = text.ingredients
 
 /** What is mixed from: each lot as a jar, filled as far as it is there. */
 export default function StockPage() {
@@ -40,7 +41,7 @@ function LotJar({ lot }: { lot: Schemas['LotStock'] }) {
   const acid = ['acid', 'formic', 'tablets', 'ready_mix', 'product', 'ready_pads'].includes(lot.ingredient)
   return (
     <Link to={`/stock/${lot.id}`} className={own.lot} data-lot-name={lot.name}>
-      <b className={acid ? styles.harm : undefined}>{names.get(lot.ingredient)}</b>
+      <b className={acid ? styles.harm : undefined}>{names[lot.ingredient]}</b>
       <span>{lot.name}</span>
       <span className={lot.to_reconcile ? `${own.amount} ${styles.harm}` : own.amount}>
         {tenths(lot.left)} <small>{text.units[lot.unit]}</small>

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { nameIn, when, type Entry, type Panel, type Path, type Typed } from '../../kit/entries'
+import { when, type Entry, type Panel, type Path, type Typed } from '../../kit/entries'
 import { powder as shared } from '../text'
 import { text } from './text'
 
@@ -97,14 +97,14 @@ export const PANELS: readonly Panel<Key>[] = [
     brief: (t) =>
       t['strength.by'] === 'protocol'
         ? text.protocolNames[t['strength.protocol'] ?? '']
-        : nameIn(text.aims, t['strength.by'] ?? ''),
+        : text.aims[t['strength.by'] as keyof typeof text.aims],
     when: mixed,
     faults: ['strength.protocol'],
     entries: [
       {
         of: 'strength.by',
         label: text.strength,
-        options: (t) => text.aims.filter(([by]) => by !== 'packet' || t['hold.kind'] === 'packet'),
+        options: (t) => (t['hold.kind'] === 'packet' ? text.aims : text.aimsUnpacked),
       },
       { of: 'strength.protocol', label: '', unseen: true },
       { of: 'strength.value', label: text.value, when: own },

@@ -1,15 +1,9 @@
 /** Every word of the pads’ Mix screen. */
 export const text = {
   hold: 'What you hold',
-  holdKinds: [
-    ['acid', 'Formic acid'],
-    ['ready_pads', 'Ready pads'],
-  ] as const,
+  holdKinds: { acid: 'Formic acid', ready_pads: 'Ready pads' },
   strengthBy: 'Its strength',
-  strengthBys: [
-    ['label', 'By its label'],
-    ['density', 'By density'],
-  ] as const,
+  strengthBys: { label: 'By its label', density: 'By density' },
   percent: 'On the label, by weight',
   density: 'Density read',
   temp: 'At',
@@ -22,10 +16,7 @@ export const text = {
   cardFormic: 'Acid in one pad',
   cardEach: 'Pads together',
   cardPer: 'For',
-  cardPers: [
-    ['colony', 'A colony'],
-    ['box', 'A box'],
-  ] as const,
+  cardPers: { colony: 'A colony', box: 'A box' },
   cardNuc: 'For a nuc',
   notSaid: 'not said',
   cardCount: 'Pads in hand',
@@ -34,13 +25,13 @@ export const text = {
   workingPercent: 'Strength, by weight',
 
   amount: 'How much, how often',
-  amounts: [
-    ['sponge-above', 'Sponge above'],
-    ['sponge-below', 'Sponge below'],
-    ['floor-sheet', 'Floor sheet'],
-    ['bottle-wick', 'Bottle and wick'],
-    ['own', 'By label, or my own'],
-  ] as const,
+  amounts: {
+    'sponge-above': 'Sponge above',
+    'sponge-below': 'Sponge below',
+    'floor-sheet': 'Floor sheet',
+    'bottle-wick': 'Bottle and wick',
+    own: 'By label, or my own',
+  },
   protocolNames: {
     'sponge-above': 'sponge above',
     'sponge-below': 'sponge below',
@@ -51,20 +42,13 @@ export const text = {
   rule: (ml: string, at: string, per: string, from: string) => `${ml} mL of ${at} % a ${per}, from ${from}`,
   ruleOfDay: (one: string, more: string, days: number) =>
     `${one} g a day on one box, ${more} on more, for ${days} days`,
-  pers: [
-    ['comb', 'A comb'],
-    ['box', 'A box'],
-    ['colony', 'A colony'],
-  ] as const,
+  pers: { comb: 'A comb', box: 'A box', colony: 'A colony' },
   per: 'Goes by',
   ml: 'For each',
   at: 'Meant in',
   asUsed: 'as used',
   from: 'From',
-  froms: [
-    ['above', 'Above'],
-    ['below', 'Below'],
-  ] as const,
+  froms: { above: 'Above', below: 'Below' },
   nuc: 'Every nuc',
   byCombs: 'by combs',
   cap: 'A colony, at most',
@@ -74,23 +58,20 @@ export const text = {
   once: 'once',
 
   sizedBy: 'Let down for',
-  sizes: [
-    ['visit', 'One visit'],
-    ['course', 'All visits'],
-    ['working', 'So much'],
-    ['stock', 'All my stock'],
-    ['water', 'Water poured'],
-  ] as const,
+  sizes: {
+    visit: 'One visit',
+    course: 'All visits',
+    working: 'So much',
+    stock: 'All my stock',
+    water: 'Water poured',
+  },
   workingML: 'Ready to use',
   stockML: 'Stock',
   waterG: 'Water',
   reserve: 'Reserve',
 
   hives: 'Hives',
-  hivesBy: [
-    ['drawn', 'Drawn'],
-    ['counted', 'Counted'],
-  ] as const,
+  hivesBy: { drawn: 'Drawn', counted: 'Counted' },
   colonies: 'Colonies',
   combs: 'Combs in each',
   boxes: 'Boxes of each',

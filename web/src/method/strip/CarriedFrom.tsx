@@ -1,4 +1,4 @@
-import { Pick } from '../../kit/Pick'
+import { named, Pick } from '../../kit/Pick'
 import { useQuery } from '@tanstack/react-query'
 import type { Schemas } from '../../api/client'
 import { FaultLine } from '../../kit/Field'
@@ -26,10 +26,14 @@ export function CarriedFrom({ typed, change }: { typed: StripTyped; change: Chan
         label={text.carriedFrom}
         value={typed.parent ?? ''}
         none={text.carriedUnsaved}
-        options={(pots.data ?? []).map((p) => [
-          p.id,
-          p.leftover ? p.name + text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past') : p.name,
-        ])}
+        options={named(
+          pots.data?.map((p) => ({
+            id: p.id,
+            name: p.leftover
+              ? p.name + text.carriedLeft(tenths(p.on_hand.left), p.on_hand.keeps === 'past')
+              : p.name,
+          })),
+        )}
         onChange={choose}
       />
       <FaultLine path="parent_id" />

@@ -1,11 +1,7 @@
 /** Every word of the strips’ Mix screen. */
 export const text = {
   recipe: 'Recipe, acid to glycerol',
-  recipes: [
-    ['two-to-three', 'Two to three'],
-    ['one-to-one', 'One to one'],
-    ['own', 'My own'],
-  ] as const,
+  recipes: { 'two-to-three': 'Two to three', 'one-to-one': 'One to one', own: 'My own' },
   protocolNames: {
     'two-to-three': 'two to three',
     'one-to-one': 'one to one',
@@ -14,21 +10,14 @@ export const text = {
   oad: 'Acid, dihydrate',
   ownGlycerol: 'to glycerol',
   per: 'Glycerol by',
-  pers: [
-    ['ml', 'Volume'],
-    ['g', 'Weight'],
-  ] as const,
+  pers: { ml: 'Volume', g: 'Weight' },
   glycerol: 'Glycerol bought at',
   warmTo: 'Pot kept at',
   warmHint: (at: (celsius: number) => string) =>
     `Usual ${at(70)}; the gentler way stops at ${at(60)}. Never above ${at(77)}.`,
 
   carrier: 'Soaked into',
-  carriers: [
-    ['strip', 'Strip'],
-    ['long', 'Long strip'],
-    ['sponge', 'Sponge'],
-  ] as const,
+  carriers: { strip: 'Strip', long: 'Long strip', sponge: 'Sponge' },
   piece: { strip: 'strip', long: 'strip', sponge: 'sponge' },
   pieces: { strip: 'strips', long: 'strips', sponge: 'sponges' },
   count: (n: number, carrier: 'strip' | 'long' | 'sponge') =>
@@ -36,32 +25,24 @@ export const text = {
   uptake: { strip: 'A strip takes up', long: 'One takes up', sponge: 'One takes up' },
   uptakeHint: 'Weigh one dry and one soaked: the difference.',
   between: 'In a double',
-  betweens: [
-    ['each', 'On each box'],
-    ['between', 'Between boxes'],
-  ] as const,
+  betweens: { each: 'On each box', between: 'Between boxes' },
 
   number: 'How many',
-  numbers: [
-    ['usual', 'As usual'],
-    ['bees', 'By bees'],
-    ['box', 'A box'],
-    ['colony', 'A colony'],
-  ] as const,
+  numbers: { usual: 'As usual', bees: 'By bees', box: 'A box', colony: 'A colony' },
   frames: 'One for frames of bees',
   most: 'In a box at most',
   each: { box: 'In each box', colony: 'In each colony' },
 
   sizedBy: 'Sized by',
-  sizes: [
-    ['colonies', 'Hives drawn'],
-    ['count', 'Hives counted'],
-    ['strips', 'Strips'],
-    ['volume', 'Liquor in the pot'],
-    ['acid', 'All my acid'],
-    ['glycerol', 'All my glycerol'],
-    ['times', 'Recipe × n'],
-  ] as const,
+  sizes: {
+    colonies: 'Hives drawn',
+    count: 'Hives counted',
+    strips: 'Strips',
+    volume: 'Liquor in the pot',
+    acid: 'All my acid',
+    glycerol: 'All my glycerol',
+    times: 'Recipe × n',
+  },
   colonies: 'Colonies',
   eachColony: 'Strips in each',
   strips: 'Strips',
@@ -105,11 +86,7 @@ export const text = {
     strip: 'Tap a gap to hang a strip there or take it away',
     brood: 'Tap a comb with sealed brood: strips then go beside brood',
   },
-  marksKinds: [
-    ['seam', 'Bees'],
-    ['strip', 'Strips'],
-    ['brood', 'Brood'],
-  ] as const,
+  marksKinds: { seam: 'Bees', strip: 'Strips', brood: 'Brood' },
   rule: {
     bees: (frames: string, most: number) =>
       `1 to ${frames} frames of bees${most > 0 ? `, at most ${most} a box` : ''}`,
