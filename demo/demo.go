@@ -44,11 +44,11 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 		return err
 	}
 	rest := ""
-	for _, p := range past() {
-		if p.fromRest && rest != "" {
-			p.save.Parent = &rest
+	for _, p := range told.Past {
+		if p.FromRest && rest != "" {
+			p.Save.Parent = &rest
 		}
-		if rest, err = p.keep(ctx, desk(p.at)); err != nil {
+		if rest, err = p.keep(ctx, desk(p.At)); err != nil {
 			return err
 		}
 	}
@@ -58,26 +58,26 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 // keep writes a batch of the past down, unless it is there already, and gives the
 // batch that it left over.
 func (p kept) keep(ctx context.Context, d app.Desk) (rest string, err error) {
-	_, created, err := d.SaveBatch(ctx, p.save)
+	_, created, err := d.SaveBatch(ctx, p.Save)
 	if errors.Is(err, store.ErrConflict) || err == nil && !created {
 		return "", nil
 	}
 	if err != nil {
 		return "", err
 	}
-	if p.mixed != nil {
-		if rest, err = p.mixed.mix(ctx, d, p.save.ID); err != nil {
+	if p.Mixed != nil {
+		if rest, err = p.Mixed.mix(ctx, d, p.Save.ID); err != nil {
 			return "", err
 		}
 	}
-	for _, r := range p.remarks {
-		if _, err := d.Remark(ctx, p.save.ID, r); err != nil {
+	for _, r := range p.Remarks {
+		if _, err := d.Remark(ctx, p.Save.ID, r); err != nil {
 			return "", err
 		}
 	}
-	if p.void == "" {
+	if p.Void == "" {
 		return rest, nil
 	}
-	_, err = d.VoidBatch(ctx, p.save.ID, wire.Void{Reason: p.void})
+	_, err = d.VoidBatch(ctx, p.Save.ID, wire.Void{Reason: p.Void})
 	return rest, err
 }

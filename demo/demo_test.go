@@ -49,8 +49,8 @@ func TestSeedAgain(t *testing.T) {
 	d := a.Desk(who)
 	list, err := d.Batches(t.Context())
 	const rests = 2 // what the two spring pots left over
-	if err != nil || len(list.Batches) != len(past())+rests {
-		t.Fatalf("got %d batches, want %d: %v", len(list.Batches), len(past())+rests, err)
+	if err != nil || len(list.Batches) != len(told.Past)+rests {
+		t.Fatalf("got %d batches, want %d: %v", len(list.Batches), len(told.Past)+rests, err)
 	}
 	for _, b := range list.Batches {
 		whole, err := d.Batch(t.Context(), b.ID)
