@@ -35,7 +35,7 @@ bench: setup-browser build ## speed and size, as ratios in one run
 	go test ./perf -run NONE -bench . -timeout 30m
 
 shots: setup-browser build ## the pictures of docs/screenshots, from a fresh demo
-	go run ./e2e/shots
+	go test ./e2e -count=1 -run TestShots -shots "$$PWD/docs/screenshots"
 
 reset: ## throw the local databases away
 	rm -rf .data

@@ -1,13 +1,11 @@
-// Command shots takes the pictures of docs/screenshots from a demo of its own.
-package main
+package e2e
 
 import (
 	"context"
 	"flag"
-	"fmt"
 	"os"
 	"path/filepath"
-	"strings"
+	"testing"
 	"time"
 
 	"github.com/chromedp/chromedp"
@@ -40,8 +38,7 @@ func script(js string) browser.Action {
 
 // Where the demo keeps what is shown.
 const (
-	ropewalk = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001"
-	r3       = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
+	r3 = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
 )
 
 const saltmarsh = `[data-decide-yard="Saltmarsh Hut"] `
@@ -67,9 +64,9 @@ var views = []view{
 		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
 	}},
 	{name: "yards-desk", size: browser.Desk, path: "/yards", wait: "[data-stand]", member: true},
-	{name: "yard-desk", size: browser.Desk, path: "/yards/" + ropewalk, wait: "figure svg", member: true},
+	{name: "yard-desk", size: browser.Desk, path: ropewalk, wait: "figure svg", member: true},
 	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
-	{name: "inspect-phone", size: browser.Phone, path: "/yards/" + ropewalk + "/inspect", wait: "[data-keep-inspection]", member: true},
+	{name: "inspect-phone", size: browser.Phone, path: ropewalk + "/inspect", wait: "[data-keep-inspection]", member: true},
 	{name: "bench-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),
 		click("[data-primary]"), shown(`[data-step="gear"]`), click("[data-primary]"), shown(`[data-step="hot_water"]`),
@@ -114,40 +111,34 @@ func onBench(method, step string) []browser.Action {
 	}
 }
 
-func main() {
-	url := flag.String("url", "", "where a demo runs; empty: start one")
-	out := flag.String("out", "docs/screenshots", "folder for the pictures")
-	only := flag.String("only", "", "comma-separated names; empty: all")
-	full := flag.Bool("full", false, "the whole page, not one window")
-	flag.Parse()
-	if err := run(*url, *out, *only, *full); err != nil {
-		fmt.Fprintln(os.Stderr, err)
-		os.Exit(1)
-	}
-}
+// Where the pictures go; without it none are taken.
+var shots = flag.String("shots", "", "folder for the pictures of docs/screenshots")
 
-func run(url, out, only string, full bool) error {
-	if url == "" {
-		s, err := stand.Up(context.Background(), true)
-		if err != nil {
-			return err
-		}
-		defer func() { _ = s.Down() }()
-		url = s.URL
+// TestShots takes a picture of each main view of a fresh demo: make shots.
+func TestShots(t *testing.T) {
+	if *shots == "" {
+		t.Skip("no folder for pictures: see make shots")
 	}
+	s, err := stand.Up(t.Context(), true)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = s.Down() }()
 	for _, v := range views {
-		if only != "" && !strings.Contains(","+only+",", ","+v.name+",") {
-			continue
-		}
-		if err := shoot(url, out, v, full); err != nil {
-			return fmt.Errorf("%s: %w", v.name, err)
-		}
+		t.Run(v.name, func(t *testing.T) {
+			picture, err := v.shoot(t.Context(), s.URL)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if err := os.WriteFile(filepath.Join(*shots, v.name+".png"), picture, 0o644); err != nil {
+				t.Fatal(err)
+			}
+		})
 	}
-	return nil
 }
 
-func shoot(url, out string, v view, full bool) error {
-	ctx, cancel := context.WithTimeout(context.Background(), time.Minute)
+func (v view) shoot(ctx context.Context, url string) ([]byte, error) {
+	ctx, cancel := context.WithTimeout(ctx, time.Minute)
 	defer cancel()
 	ctx, end := browser.New(ctx)
 	defer end()
@@ -161,15 +152,7 @@ func shoot(url, out string, v view, full bool) error {
 		.then(() => Promise.all(document.getAnimations().filter((a) => a instanceof CSSTransition).map((a) => a.finished)))
 		.then(() => undefined)`))
 	if err := chromedp.Do(ctx, steps...); err != nil {
-		return err
+		return nil, err
 	}
-	take := chromedp.CaptureScreenshot()
-	if full {
-		take = chromedp.FullScreenshot(100)
-	}
-	picture, err := chromedp.Run(ctx, take)
-	if err != nil {
-		return err
-	}
-	return os.WriteFile(filepath.Join(out, v.name+".png"), picture, 0o644)
+	return chromedp.Run(ctx, chromedp.CaptureScreenshot())
 }
