@@ -9,16 +9,11 @@ import (
 	"keeler/core/note"
 )
 
-// notes are the sentences of each method's notes. They have the figures as {0}, as percent
-// {0 percent}, whole degrees {0 degrees} or seams {0 seams}, the unit of what is held as
-// {unit}, and the colonies as {who}.
-var notes = map[method.Name]map[note.Code]string{method.Dribble: dribbleNotes, method.Strip: stripNotes, method.Pad: padNotes}
-
 // Note tells a note of a method's plan; of one that nobody gave words it tells the code.
 func Note(m method.Name, n note.Note) string {
-	text, known := notes[m][n.Code+variantOf(n)]
+	text, known := said.Notes[m][n.Code+variantOf(n)]
 	if !known {
-		text, known = notes[m][n.Code]
+		text, known = said.Notes[m][n.Code]
 	}
 	if !known {
 		return string(n.Code)

@@ -1,12 +1,14 @@
 package words
 
-// rules are the kinds of rule that a job is worked under.
-var rules = map[string]string{"label": "By the product's label", "permit": "Prescription or permit", "own": "Own mixture, where allowed"}
+import (
+	"keeler/core/treatment"
+	"maps"
+)
 
 // Rule says in a line which rule something is worked under: its kind, and the keeper's
 // own words.
 func Rule(kind, words string) string {
-	prefix := rules[kind]
+	prefix := said.Rules[kind]
 	switch {
 	case prefix == "":
 		return words
@@ -28,10 +30,27 @@ func Product(kind, words string) string {
 	return "own mixture"
 }
 
-var causes = map[string]string{"by_hand": "mixed without the bench", "at_bench": "discarded at the bench", "amended": "amended"}
-
 // Cause is why Keeler wrote something into a ledger by itself.
-func Cause(code string) string { return causes[code] }
+func Cause(code string) string { return said.Causes[code] }
 
 // LeftOver names what a pot left over, by the pot's name.
 func LeftOver(pot string) string { return pot + ", left over" }
+
+// Flags tells what about a record should be looked at.
+func Flags(codes []string) []string {
+	out := make([]string, len(codes))
+	for i, c := range codes {
+		out[i] = said.Flags[treatment.Flag(c)]
+	}
+	return out
+}
+
+// Outcome tells in a word or two why something else was given than was meant.
+func Outcome(code string) string { return said.Outcomes[code] }
+
+// Choices names all that can be chosen at a hive, by code.
+func Choices() map[string]string {
+	out := maps.Clone(said.Outcomes)
+	maps.Copy(out, said.Extras)
+	return out
+}

@@ -126,7 +126,7 @@ func TestEveryReasonHasWords(t *testing.T) {
 			}
 		}
 	}
-	for code := range reasons {
+	for code := range said.Reasons {
 		if name, _, _ := strings.Cut(code, ":"); !given[name] {
 			t.Errorf("nobody gives %s", name)
 		}
@@ -160,8 +160,8 @@ func TestEveryFlagHasWords(t *testing.T) {
 		t.Fatal(err)
 	}
 	all := regexp.MustCompile(`Flag = "(\w+)"`).FindAllSubmatch(source, -1)
-	if len(all) != len(flags) {
-		t.Errorf("%d flags, words for %d", len(all), len(flags))
+	if len(all) != len(said.Flags) {
+		t.Errorf("%d said.Flags, words for %d", len(all), len(said.Flags))
 	}
 	for _, f := range all {
 		if said := Flags([]string{string(f[1])}); len(said[0]) < 5 {

@@ -1,0 +1,46 @@
+package words
+
+import (
+	_ "embed"
+	"encoding/json"
+
+	"keeler/core/fault"
+	"keeler/core/method"
+	"keeler/core/note"
+	"keeler/core/treatment"
+)
+
+// english is the catalogue: every sentence by its code. Another language is another such
+// file.
+//
+//go:embed en.json
+var english []byte
+
+var said = read()
+
+type catalogue struct {
+	// Notes have the figures as {0}, as percent {0 percent}, whole degrees {0 degrees} or
+	// seams {0 seams}, the unit of what is held as {unit}, and the colonies as {who}.
+	Notes map[method.Name]map[note.Code]string
+	// Reasons have the figures as {0}, as days {0 days} or seams {0 seams}, their days as
+	// {on}, {from} and {to}, how long ago it was as {age}, and a name as {words}.
+	Reasons map[string]struct{ Why, Change, Brief string }
+	// Faults have the range as {low} and {high}, its unit as {unit}, and a multiple as {times}.
+	Faults map[fault.Reason]string
+	// AtField answers what is missing where a range would not help.
+	AtField map[string]string `json:"at_field"`
+	Flags   map[treatment.Flag]string
+	// Outcomes are why a colony got something else than was meant, or nothing.
+	Outcomes, Extras map[string]string
+	// Rules are the kinds of rule that a job is worked under.
+	Rules map[string]string
+	// Causes are why Keeler wrote something into a ledger by itself.
+	Causes map[string]string
+}
+
+func read() (c catalogue) {
+	if err := json.Unmarshal(english, &c); err != nil {
+		panic(err) // it ships with the program
+	}
+	return c
+}
