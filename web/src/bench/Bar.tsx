@@ -46,20 +46,11 @@ export function Bar({ onBack, first, busy, primary: offered, idle, held, second,
   }, [])
   return (
     <div className={styles.bar}>
-      <Press size="large" says={text.back} off={first || busy} onPress={onBack} data-back />
+      <Press big says={text.back} off={first || busy} onPress={onBack} data-back />
       {third && held === undefined && (
-        <Press size="large" says={third.words} off={busy} onPress={third.onPress} data-third />
+        <Press big says={third.words} off={busy} onPress={third.onPress} data-third />
       )}
-      {second && (
-        <Press
-          size="large"
-          kind="outlined"
-          says={second.words}
-          off={busy}
-          onPress={second.onPress}
-          data-second
-        />
-      )}
+      {second && <Press big outlined says={second.words} off={busy} onPress={second.onPress} data-second />}
       <Button
         size="large"
         variant="contained"

@@ -106,7 +106,7 @@ export function BeginForm({ run }: { run: Run }) {
                 </Faults>
                 {value.balances.length > 1 && (
                   <Press
-                    size="small"
+                    small
                     says={text.removeBalance}
                     onPress={() => change((t) => void t.balances.splice(i, 1))}
                   />
@@ -150,8 +150,8 @@ export function BeginForm({ run }: { run: Run }) {
             <Weighings run={shown} />
             <Said message={beginning.message} />
             <Press
-              kind="main"
-              size="large"
+              main
+              big
               says={text.begin}
               className={shared.primary}
               off={beginning.busy || Object.keys(wrong).length > 0 || plan.isError}

@@ -32,7 +32,7 @@ export function Discard({ run, at, onKeep }: Props) {
       )}
       <div className={styles.keys}>
         <Press
-          kind="main"
+          main
           harm
           says={text.discardYes}
           off={at.busy}

@@ -81,14 +81,14 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
             {[(low + high) / 2, ...(act.alarm_c ? [act.alarm_c + 3] : [])].map((c) => (
               <Press
                 key={c}
-                kind="outlined"
+                outlined
                 says={text.plate(words(c))}
                 onPress={() => send({ instrument: device.id, do: 'heat', amount: c })}
                 data-plate={c}
               />
             ))}
             <Press
-              kind="outlined"
+              outlined
               says={text.plateOff}
               onPress={() => send({ instrument: device.id, do: 'heat', amount: 0 })}
               data-plate-off

@@ -72,8 +72,9 @@ export function Mend({ run, at, onAccept }: Props) {
       <div className={shared.keys}>
         {mending.possible && (
           <Press
-            kind={surplus ? 'outlined' : 'main'}
-            size="large"
+            outlined
+            main={!surplus}
+            big
             says={text.mend}
             off={at.busy}
             onPress={() => void at.happen({ kind: 'corrected' })}
@@ -102,14 +103,7 @@ function Undo({ run, at, surplus }: Pick<Props, 'run' | 'at'> & { surplus: NonNu
       </p>
       <p>{text.takeOffHow}</p>
       <p>
-        <Press
-          kind="main"
-          size="large"
-          says={text.weighAgain}
-          off={at.busy}
-          onPress={() => void again()}
-          data-weigh-again
-        />
+        <Press main big says={text.weighAgain} off={at.busy} onPress={() => void again()} data-weigh-again />
       </p>
     </>
   )

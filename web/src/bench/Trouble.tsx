@@ -31,7 +31,7 @@ export function Trouble({ at }: { at: Happening }) {
         <span style={{ display: 'block', marginTop: 8 }}>
           <Press
             harm
-            kind="outlined"
+            outlined
             says={text.really(String(at.tried.grams))}
             data-really
             onPress={() => at.tried && void at.happen({ ...at.tried, sure: true })}

@@ -140,7 +140,7 @@ function Taken({ act, at, show }: Pick<StepProps, 'act' | 'at'> & { show: (g: nu
         <li key={i}>
           <span>✓ {text.inNow(show(t.grams))}</span>
           <Press
-            size="small"
+            small
             says={text.strike}
             onPress={() => void at.happen({ kind: 'removed', act: act.id, load: i })}
             data-strike={i}
@@ -210,14 +210,14 @@ function BalanceKeys({
   const spoon = Math.max(division * 2, Math.round(((target ?? 0) * 0.08) / division) * division)
   return (
     <div className={shared.keys}>
-      <Press kind="outlined" says={text.tare} onPress={ask('tare')} data-tare />
-      <Press kind="outlined" says={text.zero} onPress={ask('zero')} />
+      <Press outlined says={text.tare} onPress={ask('tare')} data-tare />
+      <Press outlined says={text.zero} onPress={ask('zero')} />
       {device.simulated && (
         <>
           <span className={shared.standIn}>{text.standIn}</span>
-          {rest !== undefined && <Press kind="outlined" says={text.pour} onPress={pour(rest)} data-pour />}
-          <Press kind="outlined" says={text.spoon} onPress={pour(spoon)} data-spoon />
-          <Press kind="outlined" says={text.lift} onPress={ask('lift')} data-lift />
+          {rest !== undefined && <Press outlined says={text.pour} onPress={pour(rest)} data-pour />}
+          <Press outlined says={text.spoon} onPress={pour(spoon)} data-spoon />
+          <Press outlined says={text.lift} onPress={ask('lift')} data-lift />
         </>
       )}
     </div>

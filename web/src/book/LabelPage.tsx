@@ -59,7 +59,7 @@ export default function LabelPage() {
               hint={text.copiesHint}
             />
           </Faults>
-          <Press kind="main" size="large" says={text.print} off={!reader.readable} onPress={() => print()} />
+          <Press main big says={text.print} off={!reader.readable} onPress={() => print()} />
         </div>
       </div>
       <div className={shared.sheet}>

@@ -158,8 +158,8 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
             <Said message={unread || 'rule' in saving.faults ? undefined : saving.message} />
             {keeper && (
               <Press
-                size="large"
-                kind="main"
+                big
+                main
                 says={saving.busy ? text.making : text.make}
                 off={saving.busy || plans.isPending || choice.ruleKind === ''}
                 onPress={() => choice.ruleKind !== '' && saving.save(choice.ruleKind)}

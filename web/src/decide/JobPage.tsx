@@ -82,15 +82,15 @@ function Whole({ job }: { job: Schemas['Job'] }) {
               ))}
           </ul>
           <Press
-            size="large"
+            big
             says={text.goRound}
             to={`/rounds/${job.id}/${d.day}`}
             className="no-print"
             data-to-round
           />
           <Press
-            size="large"
-            kind="main"
+            big
+            main
             says={text.mixDay(day(d.day))}
             className="no-print"
             off={onward.busy}

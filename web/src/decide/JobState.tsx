@@ -36,33 +36,20 @@ export function JobState({ job }: { job: Job }) {
       {keeper && job.open && (
         <p>
           <Press
-            size="large"
-            kind="outlined"
+            big
+            outlined
             says={text.finish}
             off={ending.busy}
             onPress={() => end('finished')}
             data-finish
           />
-          <Press
-            size="large"
-            harm
-            says={text.cancel}
-            off={ending.busy}
-            onPress={() => end('cancelled')}
-            data-cancel
-          />
+          <Press big harm says={text.cancel} off={ending.busy} onPress={() => end('cancelled')} data-cancel />
         </p>
       )}
       {asking && job.open && (
         <p role="alertdialog">
           {asking === 'cancelled' ? text.cancelAsk : text.finishAsk(open)}{' '}
-          <Press
-            kind="main"
-            says={text.yes}
-            off={ending.busy}
-            onPress={() => ending.save(asking)}
-            data-end-yes
-          />
+          <Press main says={text.yes} off={ending.busy} onPress={() => ending.save(asking)} data-end-yes />
           <Press says={text.no} onPress={() => setAsking(undefined)} />
         </p>
       )}

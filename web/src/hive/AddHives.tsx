@@ -52,12 +52,7 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
         inputProps={{ 'aria-label': text.addManyLabel, 'aria-invalid': fault !== undefined }}
         onChange={(e) => setTyped(e.target.value)}
       />
-      <Press
-        submit
-        kind="outlined"
-        says={typed.trim() === '' ? text.addHive : text.addManyButton}
-        off={busy}
-      />
+      <Press submit outlined says={typed.trim() === '' ? text.addHive : text.addManyButton} off={busy} />
       {fault && <FormHelperText error>{fault}</FormHelperText>}
     </form>
   )

@@ -48,18 +48,18 @@ export function HiveBoxes({ boxes, reshape, remove, add }: Props) {
             </div>
             <div>
               <Press
-                size="small"
+                small
                 says={text.fewer}
                 off={b.slots.length <= 1}
                 onPress={() => reshape(i, (x) => void x.slots.pop())}
               />
               <Press
-                size="small"
+                small
                 says={text.more}
                 off={b.slots.length >= MOST_FRAMES}
                 onPress={() => reshape(i, (x) => void x.slots.push('comb'))}
               />
-              {boxes.length > 1 && <Press size="small" says={text.removeBox} onPress={() => remove(i)} />}
+              {boxes.length > 1 && <Press small says={text.removeBox} onPress={() => remove(i)} />}
             </div>
           </div>
         ))

@@ -42,7 +42,7 @@ export default function SlotsDialog({ colony, edit, onClose }: Props) {
         />
       </DialogContent>
       <DialogActions>
-        <Press kind="main" says={text.done} onPress={onClose} />
+        <Press main says={text.done} onPress={onClose} />
       </DialogActions>
     </Dialog>
   )

@@ -47,7 +47,8 @@ export function Form<Key extends string>(props: Props<Key>) {
         <div className={`${page.bar} ${styles.buttons}`}>
           <Press
             submit
-            kind={quiet ? 'outlined' : 'main'}
+            outlined
+            main={!quiet}
             says={save}
             off={saving.busy || !form.reader.readable || unfinished}
             data-save-form={mark}

@@ -2,11 +2,14 @@ import Button, { type ButtonProps } from '@mui/material/Button'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 
-interface Props extends Pick<ButtonProps, 'size' | 'className' | 'aria-label'> {
+interface Props extends Pick<ButtonProps, 'className' | 'aria-label'> {
   says: ReactNode
   onPress?: (() => void) | undefined
   /** The one that goes on, or one beside it; else it is plain words. */
-  kind?: 'main' | 'outlined' | undefined
+  main?: boolean
+  outlined?: boolean
+  big?: boolean
+  small?: boolean
   /** What it does cannot be undone. */
   harm?: boolean | undefined
   off?: boolean | undefined
@@ -15,13 +18,12 @@ interface Props extends Pick<ButtonProps, 'size' | 'className' | 'aria-label'> {
   to?: string
 }
 
-const VARIANTS = { main: 'contained', outlined: 'outlined' } as const
-
 /** A button: what it says, what it does, and how much it stands out. */
-export function Press({ says, onPress, kind, harm, off, submit, to, ...rest }: Props) {
+export function Press({ says, onPress, main, outlined, big, small, harm, off, submit, to, ...rest }: Props) {
   return (
     <Button
-      variant={kind && VARIANTS[kind]}
+      variant={main ? 'contained' : outlined ? 'outlined' : 'text'}
+      size={big ? 'large' : small ? 'small' : 'medium'}
       color={harm ? 'error' : 'primary'}
       disabled={off}
       type={submit ? 'submit' : 'button'}

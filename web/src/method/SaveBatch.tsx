@@ -69,14 +69,14 @@ export function SaveBatch({ toSave, rule, name, suggestion, busy, onName }: Prop
       </div>
       <div className={styles.saveRow}>
         <Press
-          size="large"
-          kind="main"
+          big
+          main
           says={save.isPending ? text.saving : text.save}
           off={save.isPending || busy}
           onPress={() => save.mutate()}
           data-save
         />
-        <Press size="large" kind="outlined" says={text.print} onPress={() => print()} />
+        <Press big outlined says={text.print} onPress={() => print()} />
       </div>
     </Faults>
   )

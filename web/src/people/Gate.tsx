@@ -42,14 +42,7 @@ function SignIn({ demo }: { demo: boolean }) {
       <p className="quiet">{text.why}</p>
       {demo && (
         <div className={shared.form}>
-          <Press
-            size="large"
-            kind="main"
-            says={text.demo}
-            off={demoEntry.busy}
-            onPress={() => demoEntry.save()}
-            data-demo
-          />
+          <Press big main says={text.demo} off={demoEntry.busy} onPress={() => demoEntry.save()} data-demo />
           <p className="quiet">{text.demoHint}</p>
           <Said message={demoEntry.message} />
         </div>

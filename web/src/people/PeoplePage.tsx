@@ -199,7 +199,7 @@ function Account() {
       {changing.done && <p>{text.changed}</p>}
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>
-        <Press kind="outlined" says={text.signOut} onPress={() => leaving.save()} data-sign-out />
+        <Press outlined says={text.signOut} onPress={() => leaving.save()} data-sign-out />
         <Press says={text.everywhere} onPress={() => everywhere.save()} />
         <span className="quiet">{text.everywhereHint}</span>
       </p>

@@ -54,17 +54,17 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
       </nav>
       <div className={styles.tools}>
         <Press
-          size="small"
+          small
           says={system === 'us' ? text.us : text.metric}
           aria-label={text.units}
           onPress={() => choose(system === 'us' ? 'metric' : 'us')}
         />
         <Press
-          size="small"
+          small
           says={colorScheme === 'dark' ? text.daylight : text.dusk}
           onPress={() => setMode(colorScheme === 'dark' ? 'light' : 'dark')}
         />
-        <Press size="small" says="?" className={styles.desk} aria-label={text.keys} onPress={onKeys} />
+        <Press small says="?" className={styles.desk} aria-label={text.keys} onPress={onKeys} />
       </div>
       <Link to={start.me ? '/people' : '/yards'} className={styles.who} data-who>
         {start.me?.login ?? text.signIn}

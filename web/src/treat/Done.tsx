@@ -29,7 +29,7 @@ export function Done({ round, records, onUndo }: Props) {
           </span>
         ))}
       </p>
-      <Press size="large" kind="outlined" says={text.undo} onPress={() => onUndo(r)} data-undo />
+      <Press big outlined says={text.undo} onPress={() => onUndo(r)} data-undo />
     </div>
   ))
 }

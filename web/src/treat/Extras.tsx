@@ -45,7 +45,7 @@ export const Extras = memo(function Extras({ round, ticked, onTick }: Props) {
         </button>
       ))}
       <Press
-        size="small"
+        small
         says={choosing ? text.extrasDone : text.extrasChoose}
         onPress={() => setChoosing(!choosing)}
         data-choose-extras

@@ -46,8 +46,8 @@ export function Finished({ round, batch, left, onBack }: Props) {
               <p>{text.neutralise(plain(Math.ceil(batch.bicarbonate_g ?? 0)))}</p>
               <Said message={writing.message} />
               <Press
-                size="large"
-                kind="outlined"
+                big
+                outlined
                 says={text.neutralisedYes}
                 off={writing.busy}
                 onPress={() =>

@@ -92,7 +92,7 @@ function Unsaid({ jar }: { jar: Jar }) {
   return (
     <div data-unsaid>
       <p className={shared.harm}>{text.unsaid}</p>
-      <Press kind="outlined" says={text.byHand} onPress={jar.sayByHand} data-by-hand />
+      <Press outlined says={text.byHand} onPress={jar.sayByHand} data-by-hand />
       <br />
       <Link to={`/batches/${jar.batch?.id}`}>{text.toBench}</Link>
     </div>

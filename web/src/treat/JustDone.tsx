@@ -18,7 +18,7 @@ export function JustDone({ round, record, onUndo }: Props) {
       <span>
         <b>{hive}</b>: {wordsOf(round.method, record)}
       </span>
-      <Press kind="outlined" says={text.undo} onPress={onUndo} data-undo-last />
+      <Press outlined says={text.undo} onPress={onUndo} data-undo-last />
     </p>
   )
 }

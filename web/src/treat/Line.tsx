@@ -49,7 +49,7 @@ export const Line = memo(function Line({ line, at, method, records, onGo, onTurn
       </ol>
       <p>
         {FACTS[method].fumes && <span className="quiet">{text.wind} </span>}
-        <Press size="small" says={text.reverse} onPress={onTurn} />
+        <Press small says={text.reverse} onPress={onTurn} />
       </p>
     </nav>
   )

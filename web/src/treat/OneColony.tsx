@@ -119,16 +119,10 @@ export function OneColony(props: Props) {
             />
           ) : (
             <div className={shared.takes}>
+              <Press big outlined says={text.other} onPress={() => setOther(true)} data-other />
               <Press
-                size="large"
-                kind="outlined"
-                says={text.other}
-                onPress={() => setOther(true)}
-                data-other
-              />
-              <Press
-                size="large"
-                kind="main"
+                big
+                main
                 says={FACTS[round.method].placed ? text.placed : text.given}
                 off={amount.figure <= 0 || jar.unsaid}
                 onPress={() => write({ amount: amount.figure, boxes: amount.boxes })}

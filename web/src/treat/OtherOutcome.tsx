@@ -37,13 +37,7 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
         <>
           <div className={styles.reasons}>
             {choices.reasons.map((r) => (
-              <Press
-                key={r}
-                kind="outlined"
-                says={choices.words[r]}
-                onPress={() => choose(r)}
-                data-reason={r}
-              />
+              <Press key={r} outlined says={choices.words[r]} onPress={() => choose(r)} data-reason={r} />
             ))}
           </div>
           <Press says={text.cancel} onPress={onCancel} />
@@ -55,21 +49,9 @@ export function OtherOutcome({ amount, choices, onWrite, onCancel }: Props) {
             <>
               <p>{text.lowHint}</p>
               <div className={styles.really}>
-                <Press
-                  size="large"
-                  kind="outlined"
-                  says={text.deadKeep}
-                  onPress={() => skip()}
-                  data-dead-keep
-                />
+                <Press big outlined says={text.deadKeep} onPress={() => skip()} data-dead-keep />
                 {keeper && (
-                  <Press
-                    size="large"
-                    kind="main"
-                    says={text.deadClose}
-                    onPress={() => skip(true)}
-                    data-dead-close
-                  />
+                  <Press big main says={text.deadClose} onPress={() => skip(true)} data-dead-close />
                 )}
               </div>
             </>
@@ -115,8 +97,8 @@ function Really({ amount, onNothing, onGiven }: ReallyProps) {
         />
       </Faults>
       <div className={styles.really}>
-        <Press size="large" kind="outlined" says={text.nothing} onPress={onNothing} data-nothing />
-        <Press submit size="large" kind="main" says={text.keepIt} off={!ready} data-write-it />
+        <Press big outlined says={text.nothing} onPress={onNothing} data-nothing />
+        <Press submit big main says={text.keepIt} off={!ready} data-write-it />
       </div>
     </form>
   )

@@ -16,7 +16,7 @@ export function Refused({ outbox, round }: { outbox: Outbox; round: Schemas['Vis
         <p key={w.id}>
           <b>{name(w.application.colony_id)}</b> {plain(w.application.amount ?? 0)}{' '}
           {round.all.words[w.application.reason ?? ''] ?? ''} · {w.refused}{' '}
-          <Press size="small" says={text.drop} onPress={() => void outbox.remove(w.id)} />
+          <Press small says={text.drop} onPress={() => void outbox.remove(w.id)} />
         </p>
       ))}
     </Alert>

@@ -42,12 +42,7 @@ function Sheet({ round, core }: { round: Schemas['Visit']; core: Core }) {
       <div className="no-print">
         <Link to={`/rounds/${round.job_id}/${round.day}`}>{text.start}</Link>{' '}
         <Press says={text.print} onPress={() => print()} />
-        <Press
-          kind={typing ? 'main' : 'outlined'}
-          says={text.typeIn}
-          onPress={() => setTyping(!typing)}
-          data-type-in
-        />
+        <Press outlined main={typing} says={text.typeIn} onPress={() => setTyping(!typing)} data-type-in />
       </div>
       {typing && <TypeIn round={round} jar={jar} core={core} />}
       <div className={typing ? 'no-print' : undefined} hidden={typing}>
@@ -223,14 +218,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
           ))}
         </tbody>
       </table>
-      <Press
-        submit
-        kind="main"
-        size="large"
-        says={text.write}
-        off={ready.length === 0 || jar.unsaid}
-        data-write
-      />
+      <Press submit main big says={text.write} off={ready.length === 0 || jar.unsaid} data-write />
     </form>
   )
 }

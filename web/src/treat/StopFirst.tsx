@@ -43,16 +43,8 @@ export function StopFirst({ colony, keep, onPass, onAgainst }: Props) {
         onChange={reason.set}
       />
       <div className={styles.takes}>
-        <Press size="large" kind="main" says={text.stopPass} onPress={onPass} data-pass />
-        <Press
-          submit
-          size="large"
-          kind="outlined"
-          harm
-          says={text.stopAgainst}
-          off={!reason.value.trim()}
-          data-against-yes
-        />
+        <Press big main says={text.stopPass} onPress={onPass} data-pass />
+        <Press submit big outlined harm says={text.stopAgainst} off={!reason.value.trim()} data-against-yes />
       </div>
     </form>
   )

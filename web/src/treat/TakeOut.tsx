@@ -32,18 +32,11 @@ export function TakeOut({ colony, onOut }: Props) {
       <Stepper label={text.chewed} value={chewed} most={all - missing} onChange={setChewed} />
       <div className={shared.takes}>
         {early > 0 && !sure ? (
-          <Press
-            size="large"
-            kind="outlined"
-            harm
-            says={text.earlyYes}
-            onPress={() => setSure(true)}
-            data-early-yes
-          />
+          <Press big outlined harm says={text.earlyYes} onPress={() => setSure(true)} data-early-yes />
         ) : (
           <Press
-            size="large"
-            kind="main"
+            big
+            main
             says={text.out}
             onPress={() => onOut({ came: all - missing, missing, chewed: Math.min(chewed, all - missing) })}
             data-given
@@ -66,7 +59,7 @@ function Stepper({ label, value, most, onChange }: StepperProps) {
     <div className={styles.stepper}>
       <span>{label}</span>
       <Press
-        kind="outlined"
+        outlined
         says="−"
         off={value <= 0}
         onPress={() => onChange(value - 1)}
@@ -74,7 +67,7 @@ function Stepper({ label, value, most, onChange }: StepperProps) {
       />
       <b>{value}</b>
       <Press
-        kind="outlined"
+        outlined
         says="+"
         off={value >= most}
         onPress={() => onChange(value + 1)}

@@ -43,13 +43,7 @@ export default function TreatPage() {
               )}
             </span>
             <span />
-            <Press
-              kind="main"
-              size="large"
-              says={text.startOut}
-              to={`/rounds/${j.id}/${today}`}
-              data-go-out
-            />
+            <Press main big says={text.startOut} to={`/rounds/${j.id}/${today}`} data-go-out />
           </div>
         ))}
       {all
@@ -84,7 +78,7 @@ function Days({ job: j }: { job: Job }) {
         {d.done > 0 && ` · ${text.doneOf(d.done)}`}
       </span>
       <Press says={text.sheet} to={`/rounds/${j.id}/${d.day}/sheet`} />
-      <Press kind="main" size="large" says={text.start} to={`/rounds/${j.id}/${d.day}`} data-go-round />
+      <Press main big says={text.start} to={`/rounds/${j.id}/${d.day}`} data-go-round />
     </div>
   ))
 }

@@ -145,9 +145,9 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
       <div className={page.bar}>
         {theirs ? (
           <>
-            <Press kind="main" says={text.mine} onPress={() => save(theirs.version)} />
+            <Press main says={text.mine} onPress={() => save(theirs.version)} />
             <Press
-              kind="outlined"
+              outlined
               says={text.take}
               onPress={() => {
                 form.set(typed(theirs))
@@ -157,7 +157,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
             />
           </>
         ) : (
-          <Press submit kind="main" says={text.save} off={saving.busy} data-save-colony />
+          <Press submit main says={text.save} off={saving.busy} data-save-colony />
         )}
         <Press says={text.cancel} onPress={close} />
       </div>

@@ -41,7 +41,7 @@ export default function ColonyPage() {
         <span className="quiet">{inWords(c.boxes)}</span>
         <span className={page.actions}>
           {alive && may(role, 'keeper') && !editing && (
-            <Press kind="outlined" says={text.edit} onPress={() => setEditing(true)} data-edit />
+            <Press outlined says={text.edit} onPress={() => setEditing(true)} data-edit />
           )}
         </span>
       </div>

@@ -25,9 +25,9 @@ export function ColonySteps({ colony }: { colony: Whole }) {
         {(['happen', 'split', 'unite', 'move', 'end'] as const).map((s) => (
           <Press
             key={s}
-            size="small"
+            small
             harm={s === 'end'}
-            kind={s === step ? 'outlined' : undefined}
+            outlined={s === step}
             says={text[s]}
             onPress={() => setStep(s === step ? undefined : s)}
             data-step-of={s}
@@ -64,7 +64,7 @@ function Happen({ colony }: { colony: Whole }) {
         {(Object.keys(text.happenings) as (keyof typeof text.happenings)[]).map((kind) => (
           <Press
             key={kind}
-            kind="outlined"
+            outlined
             says={text.happenings[kind]}
             off={saving.busy}
             onPress={() => saving.save(kind)}
@@ -97,7 +97,7 @@ function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepPr
       <div className={page.bar}>
         {children}
         <Press
-          kind="main"
+          main
           harm={harm}
           says={yes}
           off={unfinished === true || saving.busy}

@@ -156,8 +156,8 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
         <Press
-          size="large"
-          kind="main"
+          big
+          main
           says={text.keepCounts(filled.length)}
           off={saving.busy || filled.length === 0 || !reader.readable}
           onPress={() => saving.save()}

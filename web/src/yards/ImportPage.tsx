@@ -93,21 +93,10 @@ function Preview({ seen, busy, store }: PreviewProps) {
       </p>
       <div className={page.bar}>
         {seen.wrong === 0 && seen.right > 0 && (
-          <Press
-            kind="main"
-            says={text.storeAll(seen.right)}
-            off={busy}
-            onPress={() => store('all')}
-            data-store
-          />
+          <Press main says={text.storeAll(seen.right)} off={busy} onPress={() => store('all')} data-store />
         )}
         {seen.wrong > 0 && seen.right > 0 && (
-          <Press
-            kind="outlined"
-            says={text.storeRight(seen.right)}
-            off={busy}
-            onPress={() => store('right')}
-          />
+          <Press outlined says={text.storeRight(seen.right)} off={busy} onPress={() => store('right')} />
         )}
       </div>
       {seen.faults && (

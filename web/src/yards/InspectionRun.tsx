@@ -122,7 +122,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       {unsent.length > 0 && sending.message && (
         <div className={page.bar}>
           <span>{text.notSent(unsent.length)}</span>
-          <Press kind="outlined" says={text.sendAll} onPress={() => sending.save(unsent)} />
+          <Press outlined says={text.sendAll} onPress={() => sending.save(unsent)} />
         </div>
       )}
       <div className={shared.run}>
@@ -259,13 +259,13 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
       </div>
       <div className={`${page.bar} ${page.sticky}`}>
         <Press
-          size="large"
-          kind="main"
+          big
+          main
           says={touched(inspection) ? (last ? text.last : text.next) : text.nothing}
           onPress={keep}
           data-keep-inspection
         />
-        {!last && touched(inspection) && <Press size="large" says={text.skip} onPress={skip} />}
+        {!last && touched(inspection) && <Press big says={text.skip} onPress={skip} />}
         <span className={`quiet ${shared.keys ?? ''}`}>{text.inspectKeys}</span>
       </div>
     </article>

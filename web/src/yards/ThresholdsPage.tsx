@@ -70,12 +70,7 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       {saving.done && <p>{text.thresholdsSaved}</p>}
       {keeper && (
         <div className={page.bar}>
-          <Press
-            kind="main"
-            says={text.save}
-            off={saving.busy || !reader.readable}
-            onPress={() => saving.save()}
-          />
+          <Press main says={text.save} off={saving.busy || !reader.readable} onPress={() => saving.save()} />
         </div>
       )}
     </main>

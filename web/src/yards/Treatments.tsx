@@ -32,7 +32,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
       {out.codes['on'] === 'early' && out.tried && (
         <Press
           harm
-          kind="outlined"
+          outlined
           says={text.earlyYes}
           onPress={() => out.tried && out.save({ ...out.tried, sure: true })}
           data-early
@@ -57,7 +57,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
                 )}
                 {helper && (
                   <Press
-                    size="small"
+                    small
                     says={text.takeOut}
                     onPress={() => out.save({ treatment: t.id, sure: false })}
                     data-take-out

@@ -47,18 +47,13 @@ export default function YardPage() {
         <span className={page.actions}>
           {may(role, 'helper') && stands.length > 0 && (
             <>
-              <Press kind="main" says={text.look} to="inspect" data-look />
-              <Press kind="main" says={text.count} to="count" />
+              <Press main says={text.look} to="inspect" data-look />
+              <Press main says={text.count} to="count" />
             </>
           )}
           {keeper && (
             <>
-              <Press
-                kind="outlined"
-                says={text.addColony}
-                onPress={() => setForm('colony')}
-                data-add-colony
-              />
+              <Press outlined says={text.addColony} onPress={() => setForm('colony')} data-add-colony />
               <Press says={text.editYard} onPress={() => setForm('yard')} />
             </>
           )}

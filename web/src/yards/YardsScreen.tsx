@@ -25,7 +25,7 @@ export default function YardsScreen() {
         <span className={page.actions}>
           {may(role, 'keeper') && (
             <>
-              <Press kind="main" says={text.addYard} onPress={() => setAdding(true)} />
+              <Press main says={text.addYard} onPress={() => setAdding(true)} />
               <Press says={text.importTable} to="/import" />
             </>
           )}

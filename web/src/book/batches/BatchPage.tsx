@@ -84,7 +84,8 @@ function Whole({ batch }: { batch: Batch }) {
           <div className={styles.actions}>
             {!batch.leftover && !batch.voided_at && (
               <Press
-                kind={batch.state === 'planned' || batch.state === 'bench' ? 'main' : 'outlined'}
+                outlined
+                main={batch.state === 'planned' || batch.state === 'bench'}
                 says={
                   batch.state === 'planned'
                     ? text.toBench
@@ -96,7 +97,7 @@ function Whole({ batch }: { batch: Batch }) {
                 data-to-bench
               />
             )}
-            <Press kind="outlined" says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
+            <Press outlined says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
             <Asking
               action={text.copy}
               hint={text.copyAsk}
@@ -106,7 +107,7 @@ function Whole({ batch }: { batch: Batch }) {
                 void navigate('/')
               }}
             />
-            <Press kind="outlined" says={text.print} onPress={() => print()} />
+            <Press outlined says={text.print} onPress={() => print()} />
           </div>
           <LedgerPanel batch={batch} />
           {!batch.leftover && <Boards batch={batch} />}

@@ -59,7 +59,7 @@ export function Portions({ batch, ledger, unit }: Props) {
       {ledger.portions.map((p) => (
         <p key={p.id} data-portion={p.vessel}>
           <b>{p.vessel}</b> {tenths(p.amount)} {unit} {p.yard && text.forYard(p.yard)}
-          <Press size="small" says={text.pourBack} off={back.busy} onPress={() => back.save(p.id)} />
+          <Press small says={text.pourBack} off={back.busy} onPress={() => back.save(p.id)} />
         </p>
       ))}
       {ledger.over_portioned && (

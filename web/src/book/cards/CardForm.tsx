@@ -65,7 +65,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         {ask(panels.conditions)}
         <Said message={saving.stale ? text.stale : saving.message} />
         <div className={page.bar}>
-          <Press submit kind="main" says={text.save} off={saving.busy || Object.keys(faults).length > 0} />
+          <Press submit main says={text.save} off={saving.busy || Object.keys(faults).length > 0} />
           <Press
             says={text.cancel}
             onPress={() => {
@@ -103,7 +103,7 @@ function Table({ v, change }: { v: Typed; change: (recipe: (t: Typed) => void) =
       ))}
       {v.rows.length > 0 && <p className="quiet">{text.tableHint}</p>}
       <Press
-        size="small"
+        small
         says={text.tableRow}
         onPress={() => change((t) => void t.rows.push({ bees: '', ml: '' }))}
       />

@@ -26,7 +26,7 @@ export default function CardsPage() {
           {cards.data.blank.map((b) => (
             <Press
               key={b.name}
-              kind="outlined"
+              outlined
               says={b.name}
               onPress={() => setEditing({ ...b, id: crypto.randomUUID(), name: '', version: 0 })}
               data-blank={partOf(b.content)}

@@ -99,7 +99,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
       </div>
       {amends && line.kind !== 'skipped' && (
         <Press
-          size="small"
+          small
           says={line.kind === 'given' ? text.amend : text.takeBack}
           className="no-print"
           onPress={() => setOpen(!open)}
@@ -153,7 +153,7 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
         <Said message={saving.message} />
         <Press
           submit
-          kind="outlined"
+          outlined
           says={given ? text.amendYes : text.takeBackYes}
           off={saving.busy || !reader.readable}
           data-amend-yes

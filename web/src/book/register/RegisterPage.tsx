@@ -109,12 +109,7 @@ export default function RegisterPage() {
           {recording ? (
             <OtherForm onDone={() => setRecording(false)} />
           ) : (
-            <Press
-              kind="outlined"
-              says={text.otherOpen}
-              onPress={() => setRecording(true)}
-              data-record-other
-            />
+            <Press outlined says={text.otherOpen} onPress={() => setRecording(true)} data-record-other />
           )}
         </div>
       )}

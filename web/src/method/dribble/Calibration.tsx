@@ -40,7 +40,7 @@ export function Calibration({ typed, change, strength }: Props) {
       </Faults>
       {unit !== undefined && (
         <Press
-          size="small"
+          small
           says={text.take(three(unit))}
           onPress={() => change((t) => void (t['applicator.unit_ml'] = unit.toFixed(2)))}
         />

@@ -49,7 +49,7 @@ export default function CardEditor({ label: card, change }: { label: LabelTable;
       ))}
       {fault && <FormHelperText error>{fault}</FormHelperText>}
       <Press
-        size="small"
+        small
         says={text.cardAddRow}
         onPress={() => edit((c) => void c.rows.push({ upTo: '', dose: '' }))}
       />
@@ -90,7 +90,7 @@ export default function CardEditor({ label: card, change }: { label: LabelTable;
         </div>
       ))}
       <Press
-        size="small"
+        small
         says={text.cardAddActive}
         onPress={() => edit((c) => void c.actives.push({ name: 'oxalic', gPerL: '', basis: '' }))}
       />

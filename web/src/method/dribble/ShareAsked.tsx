@@ -13,14 +13,14 @@ export function ShareAsked({ typed, change }: { typed: DribbleTyped; change: Cha
   return (
     <div>
       <Press
-        size="small"
-        kind="outlined"
+        small
+        outlined
         says={text.sharePure}
         onPress={() => change((t) => void (t[`${kind}.share`] = '100'))}
         data-share-pure
       />
       <Press
-        size="small"
+        small
         says={text.shareReal(share)}
         onPress={() => change((t) => void (t[`${kind}.sure`] = share))}
         data-share-real

@@ -60,7 +60,7 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
         row && (
           <>
             {footOf(row)}
-            {row.by_hand && <Press size="small" says={text.placeAgain} onPress={again} data-again />}
+            {row.by_hand && <Press small says={text.placeAgain} onPress={again} data-again />}
           </>
         )
       }

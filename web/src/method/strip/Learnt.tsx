@@ -20,7 +20,7 @@ export function Learnt({ typed, change }: { typed: StripTyped; change: Change<St
   if (!own || three(own.each_g) === typed[`uptake.${carrier}`]) return null
   return (
     <Press
-      size="small"
+      small
       says={text.learnt(three(own.each_g), own.off_g > 0 ? three(own.off_g) : '', own.pots)}
       onPress={() => change((t) => void (t[`uptake.${carrier}`] = three(own.each_g)))}
       data-learnt
