@@ -70,7 +70,10 @@ type BenchMade struct {
 // BenchAct is one step of the work, as it stands.
 type BenchAct struct {
 	mixing.Station
+	Title      string           `json:"title" doc:"What to do, in words."`
+	Hint       string           `json:"hint,omitempty" doc:"And how."`
 	Ingredient string           `json:"ingredient,omitempty" doc:"sugar, water, acid, tablets, stock, glycerol or carried."`
+	Name       string           `json:"name,omitempty" doc:"The same in words."`
 	Volume     chem.Millilitres `json:"volume_ml,omitempty"`
 	Count      int              `json:"count,omitempty"`
 	LeftS      *float64         `json:"left_s,omitempty" doc:"Of a wait that has begun: seconds left, below 0 when it is over."`
@@ -96,6 +99,7 @@ type BenchOff struct {
 // BenchAdd is an ingredient that still goes in.
 type BenchAdd struct {
 	Ingredient string           `json:"ingredient"`
+	Name       string           `json:"name" doc:"The same in words."`
 	Grams      float64          `json:"grams"`
 	Count      int              `json:"count,omitempty"`
 	Weighing   *mixing.Weighing `json:"weighing,omitempty"`

@@ -7,6 +7,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
+	"keeler/words"
 )
 
 // Mixing is a recipe as it is made at the bench.
@@ -111,7 +112,7 @@ func (m Mixing) mending(s mixing.State, vesselML float64) *BenchMending {
 	}
 	for _, a := range mend.Add {
 		p := m.Parts[a.Part]
-		add := BenchAdd{Ingredient: p.Name, Grams: round(a.Mass)}
+		add := BenchAdd{Ingredient: p.Name, Name: words.Ingredient(p.Name), Grams: round(a.Mass)}
 		if p.Each > 0 {
 			add.Count = int(a.Mass/p.Each + 0.5)
 		} else if w, ok := s.WeighAddition(m.Work, a); ok {
@@ -130,7 +131,9 @@ func (m Mixing) act(st mixing.Station) BenchAct {
 	a := BenchAct{Station: st, Volume: st.Line.Volume, Count: st.Line.Count}
 	if st.Part >= 0 {
 		a.Ingredient = m.Parts[st.Part].Name
+		a.Name = words.Ingredient(a.Ingredient)
 	}
+	a.Title, a.Hint = words.Act(st.ID, st.Kind == mixing.CountIt, a.Ingredient)
 	return a
 }
 

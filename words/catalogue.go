@@ -32,6 +32,10 @@ type catalogue struct {
 	Flags   map[treatment.Flag]string
 	// Outcomes are why a colony got something else than was meant, or nothing.
 	Outcomes, Extras map[string]string
+	// Acts are the steps at the bench: what to do, and how. One that mends has its
+	// ingredient as {what}.
+	Acts        map[string]struct{ Title, Hint string }
+	Ingredients map[string]string
 	// Rules are the kinds of rule that a job is worked under.
 	Rules map[string]string
 	// Causes are why Keeler wrote something into a ledger by itself.

@@ -16,6 +16,7 @@ import (
 	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
+	"keeler/core/mixing"
 	"keeler/core/note"
 	"keeler/core/treatment"
 )
@@ -180,5 +181,33 @@ func TestChoices(t *testing.T) {
 	}
 	if Outcome("ran_out") != "Ran out" || Outcome("") != "" {
 		t.Errorf("got %q", Outcome("ran_out"))
+	}
+}
+
+// Every step of every order of work has words, and so has what mends a batch.
+func TestEveryActHasWords(t *testing.T) {
+	orders := []mixing.Order{strip.Order, pad.Diluting, pad.Counting}
+	for _, o := range dribble.Orders {
+		orders = append(orders, o.Order)
+	}
+	known := map[string]bool{"more": true, "more:count": true, "turn": true} // a sponge is turned
+	for _, o := range orders {
+		for _, a := range o.Acts {
+			known[a.ID] = true
+			if title, _ := Act(a.ID, false, ""); len(title) < 3 || strings.HasPrefix(title, "Weigh more") {
+				t.Errorf("%s of %s: %q", a.ID, o.ID, title)
+			}
+		}
+	}
+	for id := range said.Acts {
+		if !known[id] {
+			t.Errorf("no order has %s", id)
+		}
+	}
+	if title, hint := Act("more_carried_1", false, "carried"); title != "Weigh more liquor carried over in" || hint == "" {
+		t.Errorf("%q %q", title, hint)
+	}
+	if title, _ := Act("more_tablets_1", true, "tablets"); title != "Count more tablets in" {
+		t.Errorf("%q", title)
 	}
 }

@@ -174,7 +174,7 @@ function Weighings({ run }: { run: Run }) {
         .map((a) => (
           <li key={a.id}>
             <span>
-              {text.act(a)[0]}
+              {a.title}
               {a.rest && <small>{run.balances[a.rest.balance]?.name}</small>}
             </span>
             <b className={a.acid ? shared.harm : undefined}>

@@ -48,7 +48,7 @@ export function Finish({ run, at, onBack }: Props) {
         {missing.length > 0 && (
           <div className={shared.mend}>
             <h2>{text.missing}</h2>
-            <p>{missing.map((a) => text.act(a)[0]).join(' · ')}</p>
+            <p>{missing.map((a) => a.title).join(' · ')}</p>
           </div>
         )}
         {run.so_far && missing.length === 0 && (

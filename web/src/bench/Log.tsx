@@ -34,7 +34,7 @@ export function Log({ run }: { run: Run }) {
 
 function words(e: Event, run: Run, system: System): string {
   const act = run.acts.find((a) => a.id === e.act)
-  const what = act ? text.act(act)[0] : (e.act ?? '')
+  const what = act?.title ?? e.act ?? ''
   switch (e.kind) {
     case 'added':
       return text.events.added(what, e.count ? text.pieces(e.count) : text.grams(plain(e.grams ?? 0)))

@@ -51,10 +51,10 @@ export function Mend({ run, at, onAccept }: Props) {
             {mending.add.map((a) => (
               <b key={a.ingredient} data-add={a.ingredient}>
                 {a.count
-                  ? text.mendCount(a.count, a.ingredient)
+                  ? text.mendCount(a.count, a.name)
                   : text.mendAdd(
                       plain(a.weighing?.total_g ?? a.grams),
-                      a.ingredient,
+                      a.name,
                       tenths(inside(run, a.ingredient) + a.grams),
                     )}
               </b>
@@ -99,7 +99,7 @@ function Undo({ run, at, surplus }: Pick<Props, 'run' | 'at'> & { surplus: NonNu
   return (
     <>
       <p className={styles.additions}>
-        <b data-surplus>{text.takeOff(tenths(surplus.grams), act.ingredient ?? '')}</b>
+        <b data-surplus>{text.takeOff(tenths(surplus.grams), act.name ?? '')}</b>
       </p>
       <p>{text.takeOffHow}</p>
       <p>

@@ -41,7 +41,7 @@ export function SoFar({ run, at }: { run: Run; at: Happening }) {
           <p key={a.id} className={a.added.length > 0 ? styles.isIn : undefined}>
             <span>
               {a.added.length > 0 ? '✓ ' : ''}
-              {text.ingredients[a.ingredient ?? ''] ?? a.ingredient}
+              {a.name}
             </span>
             {a.added.length > 0 ? (
               <b>{plain(a.added.reduce((sum, t) => sum + t.grams, 0))} g</b>

@@ -14,7 +14,6 @@ import { WeighStep } from './WeighStep'
 export function Step({ run, at, ...rest }: Omit<StepProps, 'act'>) {
   const act = run.acts[run.at]
   if (!act) return null
-  const [title, hint] = text.act(act)
   const props = { run, act, at, ...rest }
   return (
     <div className={shared.step} data-step={act.id}>
@@ -27,9 +26,9 @@ export function Step({ run, at, ...rest }: Omit<StepProps, 'act'>) {
           />
         ))}
       </ol>
-      <h1 className={act.acid ? shared.harm : undefined}>{title}</h1>
+      <h1 className={act.acid ? shared.harm : undefined}>{act.title}</h1>
       <p className={shared.hint}>
-        {act.clean && <b className={styles.clean}>{text.clean}</b>} {hint}
+        {act.clean && <b className={styles.clean}>{text.clean}</b>} {act.hint}
         {act.distilled && <b className={styles.distilled}> {text.distilled}</b>}
       </p>
       <Body {...props} />

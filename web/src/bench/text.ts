@@ -1,69 +1,3 @@
-import type { Schemas } from '../api/client'
-
-type Act = Schemas['BenchAct']
-
-const INGREDIENTS: Record<string, string> = {
-  acid: 'acid',
-  sugar: 'sugar',
-  water: 'water',
-  tablets: 'tablets',
-  stock: 'stock',
-  glycerol: 'glycerol',
-  carried: 'liquor carried over',
-}
-
-const of = (ingredient: string) => INGREDIENTS[ingredient] ?? ingredient
-
-/** What to do in each act: a title, and how. What repeats is told by its kind. */
-const ACTS: Record<string, [string, string]> = {
-  water_test: [
-    'Try the water',
-    'A pinch of acid in a glass of it, and some minutes. A white haze is lime: it hides what has not dissolved.',
-  ],
-  sugar: ['Weigh the sugar', 'Before anything that holds acid is out.'],
-  gear: ['Put it on', 'All of it, before the acid is opened.'],
-  hot_water: ['Weigh the water for the acid', 'A third of all, hot.'],
-  heat_water: ['Is it hot enough?', 'The acid goes clear faster in it.'],
-  acid: ['Weigh the acid', 'Pour low and slowly, the lid back on at once.'],
-  acid_clear: ['Stir until it is clear', 'Acid into the water, never water onto acid. Do not splash.'],
-  add_sugar: ['Stir the sugar in', 'It cools the jug and takes a while.'],
-  rest_water: ['Weigh the rest of the water', ''],
-  all_clear: ['Stir until all is clear', 'Cloudy, then clear, is as it should be.'],
-  cool: [
-    'Let it cool',
-    'Hot syrup stands higher in the jug: what it measures holds at room temperature only.',
-  ],
-  bottle: ['Into its vessel', 'Never shaken in a closed jar. Marked POISON, with its label on.'],
-  stir_syrup: ['Stir until the sugar is gone', ''],
-  join: ['Pour the acid into the syrup', 'Slowly, stirring.'],
-  all_water: ['Weigh the water', ''],
-  tablets: ['Count the tablets in', 'Whole ones only.'],
-  water: ['Weigh the water', ''],
-  stock: ['Weigh the stock', 'Pour low and slowly, the lid back on at once.'],
-  warm_bottle: ['Warm the bottle', 'In a bath of warm water, never on a plate.'],
-  shake: ['Shake it as its label says', ''],
-  glycerol: ['Weigh the glycerol', 'Before the acid is out.'],
-  heat_pot: ['Warm the pot', 'A thermometer in it, a draught across it, and never out of sight.'],
-  carried: ['Weigh in what the last pot left', ''],
-  heat_clear: [
-    'Back to heat, until it is clear',
-    'The acid cooled it by some 20 °C. Never hotter than the alarm.',
-  ],
-  pour: [
-    'Pour it over the strips',
-    'Upright in the jig, bundles loosened, weighted down: they swell and float.',
-  ],
-  turn: ['Turn the sponges', ''],
-  soak: ['Let them soak', 'The clock runs on when this page is closed.'],
-  drain: ['Drain back into the pot', 'Until nothing drips.'],
-  left: ['Weigh what is left', 'All the liquor that came back. What is missing is in the strips.'],
-  seal: ['Seal and mark', 'Strips and liquor apart, airtight, marked POISON.'],
-  cold_water: ['Weigh the cold water', 'From the fridge, into the bottle that the acid goes into.'],
-  outdoors: ['Go outdoors, upwind', 'The wind at your back, a bucket of water beside you, somebody near.'],
-  close: ['Close the bottle', 'Not filled to the brim.'],
-  pads: ['Count the pads', 'As the label says.'],
-}
-
 /** Where a batch is kept. */
 const STORES = {
   room: 'At room temperature',
@@ -74,12 +8,6 @@ const STORES = {
 
 /** Every word of the bench. */
 export const text = {
-  ingredients: INGREDIENTS,
-  act: (a: Act): [string, string] =>
-    ACTS[a.id] ??
-    (a.kind === 'count'
-      ? [`Count more ${of(a.ingredient ?? '')} in`, 'To mend it.']
-      : [`Weigh more ${of(a.ingredient ?? '')} in`, 'To mend it.']),
   distilled: 'Your water was cloudy: take distilled or demineralised water.',
   clean: 'Clean hands, no gloves yet',
   wear: 'You wear',
@@ -198,9 +126,9 @@ export const text = {
   mendBy: 'This brings it back:',
   mendOr: 'Or bring it back by adding:',
   mendFirst: 'First choose: correct it, or leave it',
-  mendAdd: (grams: string, what: string, all: string) => `add ${grams} g ${of(what)} (${all} g in all)`,
-  mendCount: (n: number, what: string) => `add ${n} ${of(what)}`,
-  takeOff: (grams: string, what: string) => `Take ${grams} g of the ${of(what)} off again`,
+  mendAdd: (grams: string, what: string, all: string) => `add ${grams} g ${what} (${all} g in all)`,
+  mendCount: (n: number, what: string) => `add ${n} ${what}`,
+  takeOff: (grams: string, what: string) => `Take ${grams} g of the ${what} off again`,
   takeOffHow: 'With a dry spoon, while it is still dry and alone in the cup. Then weigh it once more.',
   weighAgain: 'I took it off: weigh again',
   mendTo: (volume: string, strength: string) => `Then it is ${volume} of ${strength}.`,
