@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Choice } from '../kit/Choice'
@@ -17,6 +17,7 @@ import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
 import { text } from './text'
 import { benchKey, type Run } from './useBench'
+import { queries, stale } from '../kit/queries'
 
 type BalanceKey = 'name' | 'balance_g' | 'balance_capacity_g' | 'balance_least_g'
 
@@ -54,7 +55,6 @@ const atHand = (run: Run) => (): AtHand => ({
 
 /** Before the work: what is at hand, and how it is weighed with that. */
 export function BeginForm({ run }: { run: Run }) {
-  const queries = useQueryClient()
   const { system } = useUnits()
   const { value, update, putDown } = useKept(`begin.${run.batch_id}`, atHand(run))
   const change = (recipe: (t: AtHand) => void) => update((t) => produce(t, recipe))
@@ -82,7 +82,7 @@ export function BeginForm({ run }: { run: Run }) {
     (begun) => {
       putDown()
       queries.setQueryData(benchKey(run.batch_id), begun)
-      void queries.invalidateQueries({ queryKey: ['batches'] })
+      stale('batches')
     },
   )
   const room = volume(shown.room_ml, system)

@@ -1,5 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { client, data, Problem, type Schemas } from '../api/client'
+import { queries, stale } from '../kit/queries'
 
 export type Run = Schemas['BenchRun']
 export type Act = Schemas['BenchAct']
@@ -19,14 +20,13 @@ export const useBenchQuery = (id: string) =>
  * again under the same id, so that a weight counts once.
  */
 export function useHappen(id: string) {
-  const queries = useQueryClient()
   const sending = useMutation({
     scope: { id: `bench ${id}` },
     mutationFn: (event: Schemas['BenchEvent']) =>
       data(client.POST('/api/batches/{id}/bench/events', { params: { path: { id } }, body: event })),
     onSuccess: (run) => {
       queries.setQueryData(benchKey(id), run)
-      if (run.ended) void queries.invalidateQueries({ queryKey: ['batches'] })
+      if (run.ended) stale('batches')
     },
     onError: (error) => {
       if (error instanceof Problem && error.status === 409)

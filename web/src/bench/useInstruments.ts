@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { benchKey } from './useBench'
+import { queries } from '../kit/queries'
 
 export type Instrument = Schemas['Instrument']
 export type Reading = Schemas['Reading']
@@ -26,7 +27,6 @@ export const useReading = (readings: Readings, id: string | undefined) =>
 
 /** Listens to a batch's bench: what happens there asks for it anew, what the instruments show goes to readings. */
 export function useStream(batch: string) {
-  const queries = useQueryClient()
   const [readings] = useState(() => new Readings())
   const instruments = useQuery({
     queryKey: ['instruments'],
@@ -43,7 +43,7 @@ export function useStream(batch: string) {
       readings.show(r)
     })
     return () => stream.close()
-  }, [batch, queries, readings])
+  }, [batch, readings])
   return { readings, instruments: instruments.data?.instruments ?? [] }
 }
 

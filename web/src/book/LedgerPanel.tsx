@@ -1,5 +1,5 @@
 import { named, Pick } from '../kit/Pick'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { FACTS } from '../method/facts'
 import { Waiting } from '../kit/Waiting'
@@ -8,7 +8,7 @@ import { Vessel } from '../drawing/Vessel'
 import { date } from '../kit/day'
 import { useKept } from '../kit/useKept'
 import { plain, tenths } from '../kit/format'
-import { yardQuery, yardsQuery } from '../kit/queries'
+import { queries, yardQuery, yardsQuery } from '../kit/queries'
 import shared from './book.module.css'
 import styles from './LedgerPanel.module.css'
 import { Entries } from './Entries'
@@ -20,7 +20,6 @@ type Batch = Schemas['Batch']
 
 /** What is left of a batch: its account, what is in vessels of its own, and what it cost. */
 export function LedgerPanel({ batch }: { batch: Batch }) {
-  const queries = useQueryClient()
   const ledger = useQuery({
     queryKey: ['batches', batch.id, 'ledger'],
     queryFn: ({ signal }) =>

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { METHODS } from '../method/facts'
 import { client, data, type Schemas } from '../api/client'
@@ -16,6 +16,7 @@ import shared from './decide.module.css'
 import styles from './JobDocket.module.css'
 import { type Choice } from './choice'
 import { text } from './text'
+import { stale } from '../kit/queries'
 
 interface Props {
   decide: Schemas['Decide']
@@ -28,7 +29,6 @@ interface Props {
 /** The docket of the Decide stage: the job as it grows, and the one question that it asks. */
 export function JobDocket({ decide, choice, people, set, done }: Props) {
   const navigate = useNavigate()
-  const queries = useQueryClient()
   const keeper = may(useStart().me?.role, 'keeper')
   const at = METHODS.indexOf(choice.method)
   const rows = decide.yards.flatMap((y) =>
@@ -77,7 +77,7 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
     },
     (job) => {
       done()
-      void queries.invalidateQueries({ queryKey: ['jobs'] })
+      stale('jobs')
       void navigate(`/jobs/${job.id}`)
     },
   )

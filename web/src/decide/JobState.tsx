@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { Said } from '../kit/Said'
@@ -8,6 +7,7 @@ import { may, useStart } from '../kit/useStart'
 import { Press } from '../kit/Press'
 import styles from './JobState.module.css'
 import { text } from './text'
+import { stale } from '../kit/queries'
 
 type Job = Schemas['Job']
 type How = Schemas['EndJob']['how']
@@ -18,13 +18,12 @@ export const stateOf = (job: Job) =>
 
 /** Where a job stands, and the two ways to close it: an open one holds its hives back from others. */
 export function JobState({ job }: { job: Job }) {
-  const queries = useQueryClient()
   const keeper = may(useStart().me?.role, 'keeper')
   const [asking, setAsking] = useState<How>()
   const ending = useSaving(
     (how: How) =>
       data(client.POST('/api/jobs/{id}/end', { params: { path: { id: job.id } }, body: { how } })),
-    () => void queries.invalidateQueries({ queryKey: ['jobs'] }),
+    () => stale('jobs'),
   )
   const open = job.days.reduce((n, d) => n + d.colonies - d.done, 0)
   const end = (how: How) => (how === 'cancelled' || open > 0 ? setAsking(how) : ending.save(how))

@@ -17,6 +17,11 @@ export const queries = new QueryClient({
   },
 })
 
+/** What these begin with is asked for anew. */
+export function stale(...keys: string[]) {
+  for (const key of keys) void queries.invalidateQueries({ queryKey: [key] })
+}
+
 export const yardsQuery = queryOptions({
   queryKey: ['yards'],
   queryFn: ({ signal }) => data(client.GET('/api/yards', { signal })),

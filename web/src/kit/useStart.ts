@@ -1,5 +1,6 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../api/client'
+import { queries } from './queries'
 
 export type Start = Schemas['Start']
 export type Role = Schemas['Me']['role']
@@ -27,7 +28,6 @@ export function useStart(): Start {
 
 /** Puts another person into the page; what the one before had loaded is forgotten. */
 export function useEnter() {
-  const queries = useQueryClient()
   return (start: Start | undefined) => {
     queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'start' })
     queries.setQueryData(['start'], start)

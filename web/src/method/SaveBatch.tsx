@@ -1,5 +1,5 @@
 import Alert from '@mui/material/Alert'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Field } from '../kit/Field'
@@ -8,6 +8,7 @@ import { Press } from '../kit/Press'
 import styles from './SaveBatch.module.css'
 import { text } from './text'
 import { triedId } from './triedId'
+import { queries } from '../kit/queries'
 
 /** What is saved: the recipe by its method, and the batch that a rest comes from. */
 export type ToSave = Pick<Schemas['SaveBatch'], 'recipe' | 'parent_id'>
@@ -28,7 +29,6 @@ interface Props {
  * that the batch counts once; what has changed since gets an id of its own.
  */
 export function SaveBatch({ toSave, rule, name, suggestion, busy, onName }: Props) {
-  const queries = useQueryClient()
   const save = useMutation({
     mutationFn: async () => {
       const body = { name: name || suggestion, rule_worked_under: rule, ...toSave }

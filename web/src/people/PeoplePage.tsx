@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Waiting } from '../kit/Waiting'
 import { client, data, type Schemas } from '../api/client'
@@ -14,6 +14,7 @@ import { may, useEnter, useStart, type Role } from '../kit/useStart'
 import { Press } from '../kit/Press'
 import styles from './PeoplePage.module.css'
 import { text } from './text'
+import { queries } from '../kit/queries'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
 
@@ -59,7 +60,6 @@ export default function PeoplePage() {
 }
 
 function Members({ people, owner }: { people: Schemas['People']; owner: boolean }) {
-  const queries = useQueryClient()
   const setting = useSaving(
     (to: { id: number; role: Schemas['SetRole']['role'] }) =>
       data(
@@ -107,7 +107,6 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
 }
 
 function Invite({ open }: { open: Schemas['Invitation'][] }) {
-  const queries = useQueryClient()
   const { public_url } = useStart()
   const form = useTyped(INVITE, { role: 'helper' })
   const [copied, setCopied] = useState(false)

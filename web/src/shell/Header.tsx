@@ -1,5 +1,5 @@
 import { useColorScheme } from '@mui/material/styles'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation } from '@tanstack/react-query'
 import { Link, NavLink, useMatch } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
 import { volume } from '../kit/format'
@@ -9,6 +9,7 @@ import styles from './Header.module.css'
 import { text } from './text'
 import { useVolumeOnBench } from '../kit/volume'
 import { Press } from '../kit/Press'
+import { queries } from '../kit/queries'
 
 /** The spine: the stages of the work that there are, and at its end the day. */
 export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {
@@ -82,7 +83,6 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
 
 /** The demo's clock stands still until somebody moves it on. */
 function DemoClock() {
-  const queries = useQueryClient()
   const moving = useMutation({
     mutationFn: () => data(client.POST('/api/demo/clock', { body: { days: 1 } })),
     onSuccess: async (start) => {

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { memo, useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { Said } from '../kit/Said'
@@ -7,6 +6,7 @@ import { Press } from '../kit/Press'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
+import { queries } from '../kit/queries'
 
 interface Props {
   round: Schemas['Visit']
@@ -16,7 +16,6 @@ interface Props {
 
 /** What else is done on the visit, as ticks; which ones are offered is chosen by season. */
 export const Extras = memo(function Extras({ round, ticked, onTick }: Props) {
-  const queries = useQueryClient()
   const [choosing, setChoosing] = useState(false)
   const choose = useSaving(
     (extras: string[]) =>

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { FACTS } from '../method/facts'
@@ -11,6 +10,7 @@ import { Press } from '../kit/Press'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
+import { queries } from '../kit/queries'
 
 interface Props {
   round: Schemas['Visit']
@@ -21,7 +21,6 @@ interface Props {
 
 /** The end of the line: what is left, what becomes of it, and when to go back. */
 export function Finished({ round, batch, left, onBack }: Props) {
-  const queries = useQueryClient()
   const [id] = useState(() => crypto.randomUUID())
   const writing = useSaving(
     (body: Schemas['StockEntry']) =>

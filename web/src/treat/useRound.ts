@@ -1,15 +1,15 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { client, data } from '../api/client'
 import { keepCore, loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/useOutbox'
+import { queries } from '../kit/queries'
 
 /** ms */
 const TOGETHER = 250
 
 /** A round as it stands, told anew whenever somebody does something in it. */
 export function useRound(job: string, day: string) {
-  const queries = useQueryClient()
   const round = useQuery({
     queryKey: roundKey(job, day),
     queryFn: ({ signal }) =>
@@ -30,7 +30,7 @@ export function useRound(job: string, day: string) {
       clearTimeout(soon)
       stream.close()
     }
-  }, [job, day, queries])
+  }, [job, day])
   return round
 }
 

@@ -14,7 +14,7 @@ import { HIVES, type HiveName } from '../hive/hive'
 import { text as hives } from '../hive/text'
 import { hiveBoxes, inWords, preset, shapes } from '../hive/shape'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import styles from './yards.module.css'
@@ -65,7 +65,6 @@ const typed = (c: Whole | undefined): Typed => ({
 
 /** A colony and its hive. When somebody else was faster, both are shown. */
 export function ColonyForm({ yard, colony, onClose }: Props) {
-  const changed = useChanged()
   const form = useKept(`colony.${colony?.id ?? `new.${yard}`}`, () => typed(colony))
   const [theirs, setTheirs] = useState<Whole>()
   const [hive, setHive] = useState<HiveName>('single10')

@@ -9,7 +9,7 @@ import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { useStart } from '../kit/useStart'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import { yardQuery, yardsQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
@@ -45,7 +45,6 @@ export function ColonySteps({ colony }: { colony: Whole }) {
 
 /** A swarm, or a part of a brood break by hand, with its day. */
 function Happen({ colony }: { colony: Whole }) {
-  const changed = useChanged()
   const { now } = useStart()
   const [on, setOn] = useState(now.slice(0, 10))
   const saving = useSaving(
@@ -110,7 +109,6 @@ function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepPr
 }
 
 function Move({ colony: { id, version, yard_id } }: { colony: Whole }) {
-  const changed = useChanged()
   const [to, setTo] = useState('')
   const yards = useQuery(yardsQuery)
   const moving = useSaving(
@@ -132,7 +130,6 @@ function Move({ colony: { id, version, yard_id } }: { colony: Whole }) {
 }
 
 function Split({ colony }: { colony: Whole }) {
-  const changed = useChanged()
   const navigate = useNavigate()
   const [child] = useState(() => crypto.randomUUID() as string)
   const [name, setName] = useState('')
@@ -192,6 +189,6 @@ function useEnding({ id, version }: Whole, how: { reason: string; into?: string 
   return useSaving(
     async () =>
       client.POST('/api/colonies/{id}/end', { params: { path: { id } }, body: { ...how, version } }),
-    useChanged(),
+    changed,
   )
 }

@@ -6,13 +6,12 @@ import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { three } from '../kit/format'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import shared from './yards.module.css'
 import styles from './CountList.module.css'
 
 /** The counts of a colony, the newest first, with their intervals. */
 export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCount'][]; helper: boolean }) {
-  const changed = useChanged()
   const voiding = useSaving(
     async ({ id, reason }: { id: string; reason: string }) =>
       client.POST('/api/counts/{id}/void', { params: { path: { id } }, body: { reason } }),

@@ -15,7 +15,7 @@ import { useStart } from '../kit/useStart'
 import { plain, three } from '../kit/format'
 import { Reader } from '../kit/reader'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
@@ -41,7 +41,6 @@ export default function CountRun() {
 }
 
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
-  const changed = useChanged()
   const { now } = useStart()
   const form = useKept<Typed>(`counts.${yard.id}`, () => ({
     kind: 'board',

@@ -5,7 +5,7 @@ import { client, data, Problem, type Schemas } from '../api/client'
 import { Said } from '../kit/Said'
 import { useSaving } from '../kit/useSaving'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import styles from './yards.module.css'
@@ -14,7 +14,6 @@ type Mode = 'preview' | 'all' | 'right'
 
 /** Colonies from a table: looked at first, stored only on a word. */
 export default function ImportPage() {
-  const changed = useChanged()
   const [file, setFile] = useState<File>()
   const [seen, setSeen] = useState<Schemas['Import']>()
   const sending = useSaving(

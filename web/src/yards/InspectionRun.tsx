@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button'
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -15,7 +15,7 @@ import { useSaving } from '../kit/useSaving'
 import { useKept } from '../kit/useKept'
 import { seams as fraction } from '../kit/format'
 import { text } from './text'
-import { yardQuery } from '../kit/queries'
+import { queries, stale, yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import shared from './yards.module.css'
@@ -84,7 +84,6 @@ export default function InspectionRun() {
 }
 
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
-  const queries = useQueryClient()
   const open = useKept<Open>(`inspections.${yard.id}`, () => ({}))
   const [at, setAt] = useState(0)
   const [sent, setSent] = useState<string[]>([])
@@ -98,11 +97,11 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       const gone = inspections.map((l) => l.colony_id)
       open.set(Object.fromEntries(Object.entries(open.value).filter(([c]) => !gone.includes(c))))
       setSent((s) => [...s, ...gone])
-      void queries.invalidateQueries({ queryKey: ['colonies'] })
-      void queries.invalidateQueries({ queryKey: ['decide'] })
+      stale('colonies')
+      stale('decide')
     },
   )
-  useEffect(() => () => void queries.invalidateQueries({ queryKey: ['yards', yard.id] }), [queries, yard.id])
+  useEffect(() => () => void queries.invalidateQueries({ queryKey: ['yards', yard.id] }), [yard.id])
   if (!stand) return null
   const inspection = open.value[stand.id] ?? begin(stand)
   const change = (recipe: (l: Inspection) => void) =>

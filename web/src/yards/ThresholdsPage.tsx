@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { Waiting } from '../kit/Waiting'
 import { client, data, type Schemas } from '../api/client'
@@ -10,9 +10,10 @@ import { useKept } from '../kit/useKept'
 import { may, useStart } from '../kit/useStart'
 import { Reader } from '../kit/reader'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
+import { queries } from '../kit/queries'
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {
@@ -25,8 +26,6 @@ export default function ThresholdsPage() {
 }
 
 function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
-  const queries = useQueryClient()
-  const changed = useChanged()
   const keeper = may(useStart().me?.role, 'keeper')
   const form = useKept('thresholds', () =>
     thresholds.thresholds.map((l) => ({ wash: String(l.wash), board: String(l.board) })),

@@ -9,14 +9,13 @@ import { useSaving } from '../kit/useSaving'
 import { date } from '../kit/day'
 import { useStart } from '../kit/useStart'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 /** What was given to these bees, whatever hive they were in then. */
 export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole']; helper: boolean }) {
-  const changed = useChanged()
   const out = useSaving(
     async ({ treatment, sure }: { treatment: string; sure: boolean }) =>
       client.POST('/api/colonies/{id}/treatments/{treatment}/out', {

@@ -5,7 +5,7 @@ import page from '../kit/page.module.css'
 import { useForm } from '../kit/useForm'
 import { useSaving } from '../kit/useSaving'
 import { text } from './text'
-import { useChanged } from './useChanged'
+import { changed } from './changed'
 
 type Yard = Schemas['Yard']
 
@@ -33,7 +33,6 @@ const [FRESH, CHANGED] = [YARD(true), YARD(false)]
 
 /** A yard's name and place. */
 export function YardForm({ yard, onClose }: Props) {
-  const changed = useChanged()
   const panel = yard ? CHANGED : FRESH
   const form = useForm(`yard.${yard?.id ?? 'new'}`, panel, () => ({
     ...adopt([panel], yard ?? {}, begin([panel], {})),

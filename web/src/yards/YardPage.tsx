@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
 import { Waiting } from '../kit/Waiting'
@@ -10,7 +10,7 @@ import { may, useStart } from '../kit/useStart'
 import { ColonyForm } from './ColonyForm'
 import { StandLine } from './StandLine'
 import { text } from './text'
-import { yardQuery } from '../kit/queries'
+import { queries, yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
 import { Press } from '../kit/Press'
 import styles from './yards.module.css'
@@ -23,7 +23,6 @@ const CountChart = lazy(() => import('./CountChart'))
 export default function YardPage() {
   const { id = '' } = useParams()
   const role = useStart().me?.role
-  const queries = useQueryClient()
   const [view, setView] = useState<'drawing' | 'table'>('drawing')
   const [form, setForm] = useState<'yard' | 'colony'>()
   const yard = useQuery(yardQuery(id))

@@ -1,5 +1,5 @@
 import Alert from '@mui/material/Alert'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { Waiting } from '../../kit/Waiting'
 import { client, data, type Schemas } from '../../api/client'
@@ -16,6 +16,7 @@ import { LedgerPanel } from '../LedgerPanel'
 import { Remarks } from './Remarks'
 import { said } from './said'
 import { text } from '../text'
+import { queries } from '../../kit/queries'
 
 type Batch = Schemas['Batch']
 
@@ -39,7 +40,6 @@ export default function BatchPage() {
 function Whole({ batch }: { batch: Batch }) {
   const navigate = useNavigate()
   const { usual } = useStart()
-  const queries = useQueryClient()
   const [draftPlace = ''] = batch.name.split(',')
   const { Docket, Boards } = PARTS[batch.method]
   const voiding = useMutation({

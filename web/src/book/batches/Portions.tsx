@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
 import { Said } from '../../kit/Said'
 import { useSaving } from '../../kit/useSaving'
@@ -7,7 +7,7 @@ import { Form } from '../../kit/Form'
 import { named, Pick } from '../../kit/Pick'
 import { useForm } from '../../kit/useForm'
 import { tenths } from '../../kit/format'
-import { yardsQuery } from '../../kit/queries'
+import { queries, yardsQuery } from '../../kit/queries'
 import { Press } from '../../kit/Press'
 import shared from '../book.module.css'
 import styles from './Portions.module.css'
@@ -31,7 +31,6 @@ interface Props {
 
 /** What of a batch is decanted into vessels that are carried to yards. */
 export function Portions({ batch, ledger, unit }: Props) {
-  const queries = useQueryClient()
   const yards = useQuery(yardsQuery)
   const empty = () => ({ id: crypto.randomUUID() })
   const form = useForm(`portion.${batch.id}`, portion(unit), empty)

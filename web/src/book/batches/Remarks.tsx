@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
 import { day } from '../../kit/day'
@@ -8,11 +8,11 @@ import { Press } from '../../kit/Press'
 import { said } from './said'
 import styles from './Remarks.module.css'
 import { text } from '../text'
+import { queries } from '../../kit/queries'
 
 /** What was written to a batch afterwards; added to, never changed. */
 export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
   const [note, setNote] = useState({ id: crypto.randomUUID(), text: '' })
-  const queries = useQueryClient()
   const add = useMutation({
     mutationFn: () =>
       data(client.POST('/api/batches/{id}/remarks', { params: { path: { id: batch.id } }, body: note })),

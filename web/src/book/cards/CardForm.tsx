@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
 import { Faults } from '../../kit/faults'
@@ -12,10 +11,10 @@ import page from '../../kit/page.module.css'
 import { Press } from '../../kit/Press'
 import { text } from './text'
 import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
+import { stale } from '../../kit/queries'
 
 /** A label, copied field by field. */
 export function CardForm({ card, onClose }: { card: Card; onClose: () => void }) {
-  const queries = useQueryClient()
   const isNew = !card.version
   const part = partOf(card.content)
   const form = useKept(`card.${isNew ? part : card.id}`, () => typed(card))
@@ -38,8 +37,8 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
     },
     () => {
       form.putDown()
-      void queries.invalidateQueries({ queryKey: ['cards'] })
-      void queries.invalidateQueries({ queryKey: ['decide'] })
+      stale('cards')
+      stale('decide')
       onClose()
     },
   )

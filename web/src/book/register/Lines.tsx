@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { Fragment, useState } from 'react'
 import { Link } from 'react-router'
 import { METHODS } from '../../method/facts'
@@ -14,6 +13,7 @@ import { plain } from '../../kit/format'
 import { Press } from '../../kit/Press'
 import styles from './Lines.module.css'
 import { text } from './text'
+import { stale } from '../../kit/queries'
 
 type Line = Schemas['Application']
 
@@ -112,7 +112,6 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
 }
 
 function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
-  const queries = useQueryClient()
   const [id] = useState(() => crypto.randomUUID())
   const [amount, setAmount] = useState(String(line.amount ?? 0))
   const [note, setNote] = useState('')
@@ -135,7 +134,7 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
         }),
       ),
     () => {
-      void queries.invalidateQueries({ queryKey: ['register'] })
+      stale('register')
       onDone()
     },
   )

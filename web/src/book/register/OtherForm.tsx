@@ -1,9 +1,9 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
 import { begin, type Panel } from '../../kit/entries'
 import { Form } from '../../kit/Form'
 import { named, Pick } from '../../kit/Pick'
-import { yardQuery, yardsQuery } from '../../kit/queries'
+import { stale, yardQuery, yardsQuery } from '../../kit/queries'
 import { useForm } from '../../kit/useForm'
 import { useKept } from '../../kit/useKept'
 import { useSaving } from '../../kit/useSaving'
@@ -43,7 +43,6 @@ const OTHER: Panel<keyof Treatment> = {
 
 /** What was given outside a job, in a short form: it counts in what fits a colony. */
 export function OtherForm({ onDone }: { onDone: () => void }) {
-  const queries = useQueryClient()
   const given_on = useStart().now.slice(0, 10)
   const form = useForm('other', OTHER, () => ({ ...begin([OTHER], {}), given_on }))
   // An id a colony, kept with the form: what is sent again counts once.
@@ -58,7 +57,7 @@ export function OtherForm({ onDone }: { onDone: () => void }) {
     () => {
       form.putDown()
       where.putDown()
-      void queries.invalidateQueries({ queryKey: ['register'] })
+      stale('register')
       onDone()
     },
   )

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
 import { begin, type Panel } from '../../kit/entries'
 import { Form } from '../../kit/Form'
@@ -6,6 +5,7 @@ import { useForm } from '../../kit/useForm'
 import { useSaving } from '../../kit/useSaving'
 import styles from '../book.module.css'
 import { text } from './text'
+import { stale } from '../../kit/queries'
 
 type Lot = Schemas['Lot']
 
@@ -26,13 +26,12 @@ const empty = () => ({ ...begin([LOT], {}), id: crypto.randomUUID() })
 
 /** A new lot. */
 export function LotForm() {
-  const queries = useQueryClient()
   const form = useForm('lot', LOT, empty)
   const adding = useSaving(
     () => data(client.POST('/api/lots', { body: form.body as Lot })),
     () => {
       form.set(empty())
-      void queries.invalidateQueries({ queryKey: ['lots'] })
+      stale('lots')
     },
   )
   return (

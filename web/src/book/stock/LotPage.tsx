@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { Waiting } from '../../kit/Waiting'
 import { client, data } from '../../api/client'
@@ -8,11 +8,11 @@ import { EntryForm } from '../EntryForm'
 import { UseBy } from '../LedgerPanel'
 import { tenths } from '../../kit/format'
 import { text } from './text'
+import { queries } from '../../kit/queries'
 
 /** One lot with its account. */
 export default function LotPage() {
   const { id = '' } = useParams()
-  const queries = useQueryClient()
   const book = useQuery({
     queryKey: ['lots', id],
     queryFn: ({ signal }) => data(client.GET('/api/lots/{id}', { params: { path: { id } }, signal })),
