@@ -184,3 +184,46 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 		}
 	}
 }
+
+// Lists are told as lists also where nothing is in them: a page goes through them.
+func TestNoListIsNull(t *testing.T) {
+	empty := []Colony{{Name: "A", Boxes: []Box{{Kind: "deep", Frames: 10}}}}
+	full := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
+	for name, colonies := range map[string][]Colony{"nobody": nil, "no bees": empty, "bees": full, "some": {empty[0], full[0]}} {
+		for method, r := range map[string]Recipe{
+			"dribble": {Dribble: &DribbleRequest{Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", VolumeML: 500}, Colonies: colonies}},
+			"bought":  {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", VolumeML: 500}, Colonies: colonies}},
+			"strip":   {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 4}, Colonies: unplaced(colonies)}},
+			"pad":     {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 500}, Colonies: colonies}},
+			"pads":    {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}, Mean: &PadMean{Colonies: 2, Combs: 10}}},
+		} {
+			w, err := r.Work()
+			if err != nil {
+				t.Fatalf("%s, %s: %v", method, name, err)
+			}
+			raw, err := json.Marshal(w.Answer)
+			if err != nil || strings.Contains(string(raw), "null") {
+				t.Errorf("%s, %s: %s %v", method, name, raw, err)
+			}
+			m, err := r.Mixing("")
+			if err != nil {
+				t.Fatalf("%s, %s at the bench: %v", method, name, err)
+			}
+			scales := ScalesOf(UsualBalances().Balances, 0)
+			run := m.BenchState(m.Fold(nil, scales), scales, 0)
+			run.Balances = UsualBalances().Balances // which the caller knows
+			raw, err = json.Marshal(run)
+			if err != nil || strings.Contains(string(raw), "null") {
+				t.Errorf("%s, %s at the bench: %s %v", method, name, raw, err)
+			}
+		}
+	}
+}
+
+func unplaced(colonies []Colony) []StripColony {
+	out := make([]StripColony, len(colonies))
+	for i, c := range colonies {
+		out[i].Colony = c
+	}
+	return out
+}

@@ -87,7 +87,7 @@ type Draw struct {
 func (a Applicator) draws(n int) []Draw {
 	step := float64(a.step())
 	if n == 0 {
-		return nil
+		return []Draw{}
 	}
 	if a.Device != Syringe {
 		v := float64(n) * step

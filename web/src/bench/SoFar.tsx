@@ -2,7 +2,7 @@ import { named, Pick } from '../kit/Pick'
 import { useQuery } from '@tanstack/react-query'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
-import { Docket, Total, Totals } from '../docket/Docket'
+import { Docket, Totals } from '../docket/Docket'
 import { text as docketText } from '../docket/text'
 import { plain, temperature, three, volume } from '../kit/format'
 import { useUnits } from '../kit/units'
@@ -55,28 +55,18 @@ export function SoFar({ run, at }: { run: Run; at: Happening }) {
         <>
           <p className={styles.comes}>{run.complete ? text.made : text.comes}</p>
           <Band made={made} />
-          <Totals>
-            <Total
-              label={text.strength[made.unit]}
-              value={three(made.strength.value)}
-              unit={`± ${three(made.strength.off)}`}
-            />
-            <Total
-              label={text.stands[made.strength.stand]}
-              value={poured?.value ?? ''}
-              unit={poured?.unit ?? ''}
-            />
-            {made.sugar_per_water && (
-              <Total
-                label={text.ratio}
-                value={three(made.sugar_per_water.value)}
-                unit={text.ratioStands[made.sugar_per_water.stand]}
-              />
-            )}
-            {run.jug_c !== undefined && (
-              <Total label={text.clearFrom} value={temperature(run.jug_c, system)} unit="" />
-            )}
-          </Totals>
+          <Totals
+            of={[
+              [text.strength[made.unit], three(made.strength.value), `± ${three(made.strength.off)}`],
+              [text.stands[made.strength.stand], poured?.value ?? '', poured?.unit],
+              made.sugar_per_water && [
+                text.ratio,
+                three(made.sugar_per_water.value),
+                text.ratioStands[made.sugar_per_water.stand],
+              ],
+              run.jug_c !== undefined && [text.clearFrom, temperature(run.jug_c, system)],
+            ]}
+          />
           <p className={styles.bases}>{bases(made)}</p>
         </>
       )}

@@ -75,18 +75,24 @@ export function Gear({ label, pieces }: { label: string; pieces: readonly string
   )
 }
 
-export function Totals({ children }: { children: ReactNode }) {
-  return <dl className={styles.totals}>{children}</dl>
-}
+/** A figure of the whole: what it is called, the figure, its unit. */
+export type TotalOf = readonly [string, string, string?]
 
-export function Total({ label, value, unit }: { label: string; value: string; unit: string }) {
+/** The figures of the whole; what does not apply is left out. */
+export function Totals({ of }: { of: readonly (TotalOf | false | undefined)[] }) {
+  const told = of.filter((t): t is TotalOf => Array.isArray(t))
+  if (told.length === 0) return null
   return (
-    <div>
-      <dt>{label}</dt>
-      <dd>
-        {value} <small>{unit}</small>
-      </dd>
-    </div>
+    <dl className={styles.totals}>
+      {told.map(([label, value, unit]) => (
+        <div key={label}>
+          <dt>{label}</dt>
+          <dd>
+            {value} <small>{unit}</small>
+          </dd>
+        </div>
+      ))}
+    </dl>
   )
 }
 

@@ -18,7 +18,7 @@ export function Asides({ notes }: { notes: Notes }) {
   return <Advice title="" lines={texts(notes, false)} />
 }
 
-interface Props {
+export interface MindingProps {
   splash: string
   nevers?: string
   keeping: readonly string[]
@@ -32,7 +32,7 @@ interface Props {
 }
 
 /** The cautions at the foot of a docket: splashes, nevers, the rest, keeping, law. */
-export function Minding({ splash, nevers, keeping, left, neutralise: n, aftercare, rule }: Props) {
+export function Minding({ splash, nevers, keeping, left, neutralise: n, aftercare, rule }: MindingProps) {
   const rest = []
   if (left && n.leftover_g > 0)
     rest.push(text.neutralise(left, text.grams(three(n.leftover_g)), `${three(n.leftover_gas_l)} L`))

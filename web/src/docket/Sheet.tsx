@@ -28,7 +28,7 @@ export interface GivingRow {
   parts?: string
 }
 
-interface TableProps {
+export interface TableProps {
   gear: readonly string[]
   head: readonly string[]
   rows: readonly GivingRow[]

@@ -1,19 +1,12 @@
 import type { Schemas } from '../api/client'
+import type { Slip } from '../docket/PlanDocket'
 import { clock, day } from '../kit/day'
 
-/** What stands on every docket besides its figures. */
-export interface Slip {
-  place: string
-  /** The rule worked under, as the keeper wrote it. */
-  rule: string
-  when: string
-  busy?: boolean
-}
-
 /** What the docket of each method is drawn from. */
-export interface DocketProps<Request, Answer> extends Slip {
+export interface DocketProps<Request, Answer> {
   answer: Answer
   request: Request
+  slip: Slip
 }
 
 /** The slip of a saved batch. */

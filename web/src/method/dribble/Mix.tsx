@@ -86,7 +86,7 @@ export function DribbleMix(workplace: Workplace) {
           />
         )
       }
-      docket={plan && ((slip) => <DribbleDocket answer={plan} request={reading.request} {...slip} />)}
+      docket={plan && ((slip) => <DribbleDocket answer={plan} request={reading.request} slip={slip} />)}
     />
   )
 }

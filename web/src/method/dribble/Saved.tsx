@@ -12,7 +12,7 @@ import { text } from './text'
 export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.dribble || !answer.dribble) return null
-  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} {...savedSlip(batch)} />
+  return <DribbleDocket answer={answer.dribble} request={recipe.dribble} slip={savedSlip(batch)} />
 }
 
 /** Its hives from above, as they were dosed. */

@@ -73,7 +73,7 @@ export default function PadMix(workplace: Workplace) {
           />
         )
       }
-      docket={plan && ((slip) => <PadDocket answer={plan} request={reading.request} {...slip} />)}
+      docket={plan && ((slip) => <PadDocket answer={plan} request={reading.request} slip={slip} />)}
     />
   )
 }

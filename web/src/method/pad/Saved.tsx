@@ -13,7 +13,7 @@ import { text } from './text'
 export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.pad || !answer.pad) return null
-  return <PadDocket answer={answer.pad} request={recipe.pad} {...savedSlip(batch)} />
+  return <PadDocket answer={answer.pad} request={recipe.pad} slip={savedSlip(batch)} />
 }
 
 /** Its hives from above, with what each got. */

@@ -1,7 +1,4 @@
-import { Advice, Docket, Total, Totals } from '../../docket/Docket'
-import { Lines } from '../../docket/Lines'
-import { Asides, Minding, Warnings } from '../../docket/Minding'
-import { GivingTable, Sheet } from '../../docket/Sheet'
+import { PlanDocket } from '../../docket/PlanDocket'
 import { text as shared } from '../../docket/text'
 import { fixed, plain, seams, temperature, three, volume, type System } from '../../kit/format'
 import { useUnits } from '../../kit/units'
@@ -10,83 +7,29 @@ import { text } from './docketText'
 import type { Answer, Carrier, Request } from './fields'
 import { text as mix } from './text'
 
-/** What to cook, how to soak, and which gaps of which hive: on the screen, on paper and in a saved batch. */
-export function StripDocket({
-  answer: plan,
-  request,
-  place,
-  rule,
-  when,
-  busy,
-}: DocketProps<Request, Answer>) {
+/** What to cook, how to soak, and which gaps of which hive. */
+export function StripDocket({ answer: plan, request, slip }: DocketProps<Request, Answer>) {
   const { system } = useUnits()
   const carrier = request.carrier ?? 'strip'
-  return (
-    <Docket
-      title={text.title(mix.count(plan.strips, carrier))}
-      sub={text.sub(recipeName(request))}
-      origin={shared.origin(place, when)}
-      busy={busy}
-    >
-      <Sheet
-        weighing={
-          <>
-            <Warnings notes={plan.notes} />
-            <Lines lines={plan.lines} words={text.steps} />
-            <Figures plan={plan} carrier={carrier} system={system} />
-            <Advice title={text.then} lines={work(plan, carrier, system)} />
-          </>
-        }
-        giving={
-          <>
-            <Placing plan={plan} />
-            <Advice title={shared.giving} lines={how(plan)} />
-            <Asides notes={plan.notes} />
-          </>
-        }
-        minding={
-          <Minding
-            splash={shared.splashOxalic}
-            nevers={text.nevers}
-            left={plan.leftover_g >= 0.5 ? text.leftIn(plain(Math.round(plan.leftover_g))) : ''}
-            neutralise={plan.neutralise}
-            keeping={[text.keep]}
-            rule={rule}
-          />
-        }
-      />
-    </Docket>
-  )
-}
-
-function Figures({ plan, carrier, system }: { plan: Answer; carrier: Carrier; system: System }) {
   const made = volume(plan.liquor.volume_ml, system)
   const pot = volume(plan.vessel_ml, system)
   const piece = mix.piece[carrier]
   return (
-    <Totals>
-      <Total label={text.inPiece(piece)} value={three(plan.strip_oad_g)} unit="g" />
-      <Total label={text.byWeight} value={three(plan.liquor.oad_percent)} unit="%" />
-      <Total
-        label={text.liquor}
-        value={plain(Math.round(plan.liquor.grams))}
-        unit={`g · ${made.value} ${made.unit}`}
-      />
-      <Total label={text.left} value={plain(Math.round(plan.leftover_g))} unit="g" />
-      <Total label={text.pot} value={pot.value} unit={pot.unit} />
-      {plan.cost && <Total label={text.costPiece(piece)} value={fixed(plan.cost_of_strip ?? 0, 2)} unit="" />}
-      {plan.cost && plan.served > 0 && (
-        <Total label={shared.costColony} value={fixed(plan.cost.per_colony, 2)} unit="" />
-      )}
-      {plan.cost && <Total label={shared.cost} value={fixed(plan.cost.total, 2)} unit="" />}
-    </Totals>
-  )
-}
-
-function Placing({ plan }: { plan: Answer }) {
-  return (
-    <GivingTable
-      gear={plan.give_gear}
+    <PlanDocket
+      slip={slip}
+      plan={plan}
+      title={text.title(mix.count(plan.strips, carrier))}
+      sub={text.sub(recipeName(request))}
+      steps={text.steps}
+      totals={[
+        [text.inPiece(piece), three(plan.strip_oad_g), 'g'],
+        [text.byWeight, three(plan.liquor.oad_percent), '%'],
+        [text.liquor, plain(Math.round(plan.liquor.grams)), `g · ${made.value} ${made.unit}`],
+        [text.left, plain(Math.round(plan.leftover_g)), 'g'],
+        [text.pot, pot.value, pot.unit],
+        plan.cost && [text.costPiece(piece), fixed(plan.cost_of_strip ?? 0, 2)],
+      ]}
+      then={{ title: text.then, lines: work(plan, carrier, system) }}
       head={text.head}
       rows={plan.colonies.map((c) => ({
         name: c.name,
@@ -97,6 +40,14 @@ function Placing({ plan }: { plan: Answer }) {
       sum={{
         cells: [seams(plan.colonies.reduce((sum, c) => sum + c.frames, 0)), ''],
         figure: plain(plan.need),
+      }}
+      how={how(plan)}
+      minding={{
+        splash: shared.splashOxalic,
+        nevers: text.nevers,
+        left: plan.leftover_g >= 0.5 ? text.leftIn(plain(Math.round(plan.leftover_g))) : '',
+        keeping: [text.keep],
+        rule: slip.rule,
       }}
     />
   )

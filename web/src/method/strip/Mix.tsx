@@ -88,7 +88,7 @@ export default function StripMix(workplace: Workplace) {
           />
         )
       }
-      docket={plan && ((slip) => <StripDocket answer={plan} request={reading.request} {...slip} />)}
+      docket={plan && ((slip) => <StripDocket answer={plan} request={reading.request} slip={slip} />)}
     />
   )
 }

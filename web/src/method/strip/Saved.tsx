@@ -11,7 +11,7 @@ import { text } from './text'
 export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
   const { recipe, answer } = batch
   if (!recipe.strip || !answer.strip) return null
-  return <StripDocket answer={answer.strip} request={recipe.strip} {...savedSlip(batch)} />
+  return <StripDocket answer={answer.strip} request={recipe.strip} slip={savedSlip(batch)} />
 }
 
 /** Its hives from above, with the strips in their gaps. */
