@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"bufio"
 	"bytes"
 	"context"
 	"encoding/json"
@@ -73,6 +74,26 @@ func read[T any](o owner, path string) T {
 	if err := json.NewDecoder(response.Body).Decode(&out); err != nil {
 		o.t.Fatal(err)
 	}
+	return out
+}
+
+// heard tells of what happens in a job, as often as the server says so.
+func (o owner) heard(job string) <-chan struct{} {
+	o.t.Helper()
+	response, err := o.http.Get(o.url + "/api/jobs/" + job + "/stream")
+	if err != nil {
+		o.t.Fatal(err)
+	}
+	out := make(chan struct{}, 1)
+	go func() {
+		defer func() { _ = response.Body.Close() }()
+		for lines := bufio.NewScanner(response.Body); lines.Scan(); {
+			select {
+			case out <- struct{}{}:
+			default:
+			}
+		}
+	}()
 	return out
 }
 
@@ -452,13 +473,14 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 			}
 		})
 	}
+	heard := o.heard(job)
 	reached := func(share float64) {
 		t.Helper()
 		for len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records) < int(share*hives) {
 			select {
 			case err := <-failed:
 				t.Fatal(err)
-			default:
+			case <-heard:
 			}
 		}
 	}

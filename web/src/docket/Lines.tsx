@@ -38,6 +38,12 @@ export function Lines({ lines, words, pieces = '' }: Props) {
   })
 }
 
+/** What a step weighs, as it is shown; nothing where it is not in the plan. */
+export function weighed(lines: Props['lines'] | undefined, step: string) {
+  const line = lines?.find((l) => l.step === step)
+  return line?.show_g === undefined ? undefined : mass(line.show_g, line.band_g ?? 1).value
+}
+
 export function GearNow({ pieces, label }: { pieces: readonly string[]; label: string }) {
   if (pieces.length === 0) return null
   return <Gear label={label} pieces={pieces.map((g) => text.gear[g] ?? g)} />

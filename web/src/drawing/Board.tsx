@@ -23,7 +23,7 @@ export type Touch =
   | { sets: 'strip'; on: (gap: number) => void }
   | { sets: 'brood'; on: (slot: number) => void }
 
-interface Props {
+export interface BoardProps {
   name: string
   depth: Depth
   slots: readonly Slot[]
@@ -45,7 +45,7 @@ const SCALE = 11 * GAP + 2 * WALL
  * A box seen from above: combs as bars, bees as dark bodies in the gaps between
  * them, and below each gap what it gets. A gap is touched over the whole depth.
  */
-export function Board({ name, depth, slots, gaps, brood, lid, touch }: Props) {
+export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProps) {
   const height = HEIGHT[depth]
   const figures = gaps.some((g) => g.figure !== undefined) ? FIGURES : 4
   const width = gaps.length * GAP + 2 * WALL

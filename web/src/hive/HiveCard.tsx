@@ -2,6 +2,7 @@ import FormHelperText from '@mui/material/FormHelperText'
 import IconButton from '@mui/material/IconButton'
 import InputBase from '@mui/material/InputBase'
 import { lazy, Suspense, useContext, useState, type ReactNode } from 'react'
+import { Board, type BoardProps } from '../drawing/Board'
 import { Faults } from '../kit/faults'
 import { seams as fraction } from '../kit/format'
 import styles from './HiveCard.module.css'
@@ -11,19 +12,24 @@ import type { Change, DraftBox, DraftColony } from './hive'
 const ColonyMenu = lazy(() => import('./ColonyMenu'))
 const SlotsDialog = lazy(() => import('./SlotsDialog'))
 
-interface Props {
+/** A colony among those of the draft. */
+export interface CardProps {
   colony: DraftColony
   at: number
   change: Change
+  /** What can harm here. */
+  heed: string
+}
+
+interface Props extends CardProps {
   /** What it gets, large. */
   figure: ReactNode
   /** What a box of several gets. */
-  boxFigure: (box: number) => string
-  board: (box: DraftBox, i: number, name: string) => ReactNode
+  boxFigure?: (box: number) => string
+  /** What is drawn in a box. */
+  board: (box: DraftBox, i: number) => Omit<BoardProps, 'name' | 'depth' | 'slots'>
   /** A word at the foot, beside the seams. */
   foot?: ReactNode
-  /** What can harm here. */
-  heed?: string
   /** Seams do not matter here, and are not asked for. */
   seamless?: boolean
 }
@@ -62,10 +68,15 @@ export function HiveCard({ colony, at, change, figure, boxFigure, board, foot, h
             {several && (
               <div className={styles.boxHead}>
                 <span>{boxName(i)}</span>
-                <b>{boxFigure(i)}</b>
+                <b>{boxFigure?.(i)}</b>
               </div>
             )}
-            {board(box, i, several ? `${colony.name}, ${boxName(i)}` : colony.name)}
+            <Board
+              name={several ? `${colony.name}, ${boxName(i)}` : colony.name}
+              depth={box.depth}
+              slots={box.slots}
+              {...board(box, i)}
+            />
           </div>
         ))
         .reverse()}

@@ -1,9 +1,10 @@
-import type { ReactNode } from 'react'
+import { Fragment, type ReactNode } from 'react'
 import { FaultLine } from '../kit/Field'
 import styles from './Hives.module.css'
 import { text } from './text'
 import { AddHives } from './AddHives'
 import type { Change, Colonies, DraftColony } from './hive'
+import type { CardProps } from './HiveCard'
 
 interface Props {
   draft: Colonies & { place: string }
@@ -11,11 +12,13 @@ interface Props {
   /** What each gets, in a line. */
   rule: string
   hint: ReactNode
-  card: (colony: DraftColony, i: number) => ReactNode
+  /** What can harm at one of them, by its name. */
+  heed: (name: string) => string
+  card: (of: CardProps) => ReactNode
 }
 
 /** The hives from above: the drawings that the amounts are read from. */
-export function Hives({ draft, change, rule, hint, card }: Props) {
+export function Hives({ draft, change, rule, hint, heed, card }: Props) {
   const title = text.boards(draft.place || text.placeEmpty, draft.colonies.length)
   return (
     <section className={styles.hives} aria-label={title}>
@@ -25,7 +28,11 @@ export function Hives({ draft, change, rule, hint, card }: Props) {
       </div>
       <div className={styles.hint}>{hint}</div>
       <FaultLine path="colonies" />
-      <div className={styles.boards}>{draft.colonies.map(card)}</div>
+      <div className={styles.boards}>
+        {draft.colonies.map((colony, at) => (
+          <Fragment key={colony.key}>{card({ colony, at, change, heed: heed(colony.name) })}</Fragment>
+        ))}
+      </div>
       <AddHives draft={draft} change={change} />
     </section>
   )

@@ -1,5 +1,5 @@
 import Alert from '@mui/material/Alert'
-import { useState, type ReactNode } from 'react'
+import { useState, type ComponentProps, type ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { FaultCodes, Faults } from '../kit/faults'
 import { Field } from '../kit/Field'
@@ -12,84 +12,75 @@ import type { Slip } from '../docket/PlanDocket'
 import { BALANCE } from './balance'
 import { emptyDraft, inUnits } from './begin'
 import type { Change, Draft } from './draft'
-import { Entries } from '../kit/Panels'
+import type { Panel } from '../kit/entries'
+import { Entries, Panels, type EntriesProps } from '../kit/Panels'
 import { Press } from '../kit/Press'
 import { MethodPicker } from './MethodPicker'
 import styles from './Frame.module.css'
 import { SaveBatch, type ToSave } from './SaveBatch'
 import { text } from './text'
-import { Heed, HeedLine } from './Heed'
+import { Hives, NoBoards } from '../hive/Hives'
+import { Heed, HeedLine, heedOf } from './Heed'
 import type { Asked } from './useAnswer'
 
 /** What a method's screen is given: the draft, and how to change it. */
 export interface Workplace {
   start: Schemas['Start']
   draft: Draft
-  change: Change
+  changeDraft: Change
   replace: (draft: Draft) => void
 }
 
-interface Props extends Workplace {
-  asked: Asked<unknown>
+interface Props<Key extends string> extends Workplace, EntriesProps<Key> {
+  asked: Asked<{ notes: readonly Schemas['Note'][] }>
   toSave: ToSave
   /** What it comes to: mL of it, and the acid to weigh in words. */
-  made: { ml?: number; figure?: string; acid?: string }
-  notes: readonly Schemas['Note'][] | undefined
+  made: { ml?: number; figure?: string; acid?: string | undefined }
   /** The method's form: its panels, and what stands under the balance. */
-  panels: ReactNode
-  keeping: ReactNode
+  panels: readonly Panel<Key>[]
+  keeping: Panel<Key>
   band: ReactNode
-  hives: ReactNode
+  /** The hives: or why none are drawn. */
+  hives: string | Pick<ComponentProps<typeof Hives>, 'rule' | 'hint' | 'card'>
   /** Undefined while there is nothing to weigh. */
   docket: ((slip: Slip) => ReactNode) | undefined
 }
 
 /** The Mix screen that all methods share: what is asked at the left, drawn in the middle, weighed at the right. */
-export function Frame({
-  start,
-  draft,
-  change,
-  replace,
-  asked,
-  toSave,
-  made,
-  notes,
-  panels,
-  keeping,
-  band,
-  hives,
-  docket,
-}: Props) {
+export function Frame<Key extends string>(props: Props<Key>) {
+  const { start, draft, changeDraft, replace, asked, toSave, made, panels, keeping, band, hives, docket } =
+    props
+  const notes = asked.answer?.notes
   usePublishedVolume(made.ml)
   return (
     <Faults value={asked.faults}>
       <FaultCodes value={asked.codes}>
         <main className={styles.mix} data-method={draft.method}>
           <div className={`${styles.picker} no-print`}>
-            <MethodPicker method={draft.method} onChoose={(m) => change((d) => void (d.method = m))} />
+            <MethodPicker method={draft.method} onChoose={(m) => changeDraft((d) => void (d.method = m))} />
           </div>
           <form className={`${styles.left} no-print`} onSubmit={(e) => e.preventDefault()}>
             <Field
               text
               label={text.placeName}
               value={draft.place}
-              onChange={(v) => change((d) => void (d.place = v))}
+              onChange={(v) => changeDraft((d) => void (d.place = v))}
             />
             <Field
               text
               label={text.ruleField}
               placeholder={text.ruleEmpty}
               value={draft.rule}
-              onChange={(v) => change((d) => void (d.rule = v))}
+              onChange={(v) => changeDraft((d) => void (d.rule = v))}
             />
-            {panels}
+            <Panels of={panels} {...props} />
             <Section title={text.bench} folded>
               <Entries
                 of={BALANCE}
                 typed={draft.balance}
-                change={(recipe) => change((d) => recipe(d.balance))}
+                change={(recipe) => changeDraft((d) => recipe(d.balance))}
               />
-              {keeping}
+              <Entries of={keeping} {...props} />
             </Section>
             <StartOver
               onYes={() =>
@@ -100,7 +91,11 @@ export function Frame({
           <div className={`${styles.middle} no-print`}>
             {band}
             <Heed notes={notes} />
-            {hives}
+            {typeof hives === 'string' ? (
+              <NoBoards words={hives} />
+            ) : (
+              <Hives draft={draft} change={changeDraft} heed={(name) => heedOf(notes, name)} {...hives} />
+            )}
           </div>
           <aside id="docket" className={styles.right} aria-label={text.docket}>
             {docket ? (
@@ -112,7 +107,7 @@ export function Frame({
                     rule={draft.rule}
                     name={draft.batchName}
                     busy={asked.busy}
-                    onName={(name) => change((d) => void (d.batchName = name))}
+                    onName={(name) => changeDraft((d) => void (d.batchName = name))}
                     suggestion={[draft.place, date(start.now)].filter(Boolean).join(', ')}
                   />
                 </div>
@@ -129,7 +124,10 @@ export function Frame({
 }
 
 /** On a phone, what it comes to, always in sight, and the way to the docket. */
-function Glance({ made, notes }: Pick<Props, 'made' | 'notes'>) {
+function Glance({
+  made,
+  notes,
+}: Pick<Props<string>, 'made'> & { notes: readonly Schemas['Note'][] | undefined }) {
   const { system } = useUnits()
   const poured = made.ml === undefined ? undefined : volume(made.ml, system)
   const figure = made.figure ?? (poured ? `${poured.value} ${poured.unit}` : '')

@@ -27,8 +27,8 @@ export function useDraft({ usual, draft: offered, place = '' }: Start) {
   })
   if (draft.units !== system) setDraft(inUnits(draft, system))
   useEffect(() => keepDraft(draft), [draft])
-  const change = useCallback<Change>((recipe) => setDraft((d) => produce(d, recipe)), [])
-  return { draft, change, replace: setDraft }
+  const changeDraft = useCallback<Change>((recipe) => setDraft((d) => produce(d, recipe)), [])
+  return { draft, changeDraft, replace: setDraft }
 }
 
 /** The change of one method's own part of the draft. */

@@ -1,34 +1,24 @@
 import { memo } from 'react'
 import { withDoses } from './gaps'
 import type { Schemas } from '../../api/client'
-import { Board } from '../../drawing/Board'
 import { plain, seams as fraction, tenths } from '../../kit/format'
-import type { Change } from '../draft'
-import type { DraftColony } from '../../hive/hive'
-import { HiveCard } from '../../hive/HiveCard'
+import { HiveCard, type CardProps } from '../../hive/HiveCard'
 import { gapsOf, setSeam } from '../../hive/seams'
 import { text as hives } from '../../hive/text'
 import type { Device } from './fields'
 import { drawing } from './draws'
 import { text } from './text'
 
-interface Props {
-  colony: DraftColony
-  at: number
+interface Props extends CardProps {
   dose: Schemas['ColonyDose'] | undefined
   device: Device
-  heed: string
-  change: Change
 }
 
 /** One colony, with the mL for each gap under it. */
-export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device, heed, change }: Props) {
+export const DribbleCard = memo(function DribbleCard({ dose, device, ...card }: Props) {
   return (
     <HiveCard
-      colony={colony}
-      at={at}
-      change={change}
-      heed={heed}
+      {...card}
       figure={
         dose && (
           <>
@@ -37,17 +27,9 @@ export const DribbleCard = memo(function DribbleCard({ colony, at, dose, device,
         )
       }
       boxFigure={(i) => (dose?.boxes[i] ? text.boxDose(i === 0, plain(dose.boxes[i].ml)) : '')}
-      board={(box, i, name) => {
+      board={(box, i) => {
         const gaps = withDoses(gapsOf(box, dose?.boxes[i]?.gaps), dose?.boxes[i])
-        return (
-          <Board
-            name={name}
-            depth={box.depth}
-            slots={box.slots}
-            gaps={gaps}
-            touch={setSeam(change, at, i, gaps)}
-          />
-        )
+        return { gaps, touch: setSeam(card.change, card.at, i, gaps) }
       }}
       foot={dose && dose.ml > 0 && handling(dose, device)}
     />

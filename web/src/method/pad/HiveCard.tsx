@@ -1,33 +1,23 @@
 import { memo } from 'react'
 import type { Schemas } from '../../api/client'
-import { Board } from '../../drawing/Board'
 import type { LidProps } from '../../drawing/Lid'
 import { plain, tenths, three } from '../../kit/format'
-import type { Change } from '../draft'
-import type { DraftColony } from '../../hive/hive'
-import { HiveCard } from '../../hive/HiveCard'
+import { HiveCard, type CardProps } from '../../hive/HiveCard'
 import { gapsOf } from '../../hive/seams'
 import { text } from './text'
 
 type Row = Schemas['PadAmount']
 
-interface Props {
-  colony: DraftColony
-  at: number
+interface Props extends CardProps {
   row: Row | undefined
   from: LidProps['from']
-  heed: string
-  change: Change
 }
 
 /** One colony, with its pads over the combs or under them. */
-export const PadCard = memo(function PadCard({ colony, at, row, from, heed, change }: Props) {
+export const PadCard = memo(function PadCard({ row, from, ...card }: Props) {
   return (
     <HiveCard
-      colony={colony}
-      at={at}
-      change={change}
-      heed={heed}
+      {...card}
       figure={
         row && (
           <>
@@ -36,16 +26,7 @@ export const PadCard = memo(function PadCard({ colony, at, row, from, heed, chan
           </>
         )
       }
-      boxFigure={() => ''}
-      board={(box, i, name) => (
-        <Board
-          name={name}
-          depth={box.depth}
-          slots={box.slots}
-          gaps={gapsOf(box)}
-          lid={lidOf(row, from, i, colony.boxes.length)}
-        />
-      )}
+      board={(box, i) => ({ gaps: gapsOf(box), lid: lidOf(row, from, i, card.colony.boxes.length) })}
       foot={row && footOf(row)}
       seamless
     />

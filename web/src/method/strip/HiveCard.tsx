@@ -1,12 +1,12 @@
 import { memo } from 'react'
 import { withStrips } from './gaps'
 import type { Schemas } from '../../api/client'
-import { Board, type BoardGap, type Touch } from '../../drawing/Board'
+import type { BoardGap, Touch } from '../../drawing/Board'
 import { seams as fraction, three } from '../../kit/format'
 import { Press } from '../../kit/Press'
-import type { Change } from '../draft'
-import type { DraftBox, DraftColony } from '../../hive/hive'
-import { HiveCard } from '../../hive/HiveCard'
+
+import type { Change, DraftBox } from '../../hive/hive'
+import { HiveCard, type CardProps } from '../../hive/HiveCard'
 import { gapsOf, setSeam } from '../../hive/seams'
 import { text as hives } from '../../hive/text'
 import type { Carrier, Marks } from './fields'
@@ -14,25 +14,19 @@ import { text } from './text'
 
 type Row = Schemas['ColonyStrips']
 
-interface Props {
-  colony: DraftColony
-  at: number
+interface Props extends CardProps {
   row: Row | undefined
   carrier: Carrier
   marks: Marks
-  heed: string
-  change: Change
 }
 
 /** One colony, with its strips in their gaps. */
-export const StripCard = memo(function StripCard({ colony, at, row, carrier, marks, heed, change }: Props) {
+export const StripCard = memo(function StripCard({ row, carrier, marks, ...card }: Props) {
+  const { at, change } = card
   const again = () => change((d) => void (d.colonies[at]!.placed = null))
   return (
     <HiveCard
-      colony={colony}
-      at={at}
-      change={change}
-      heed={heed}
+      {...card}
       figure={
         row && (
           <>
@@ -43,18 +37,9 @@ export const StripCard = memo(function StripCard({ colony, at, row, carrier, mar
         )
       }
       boxFigure={(i) => (row?.boxes[i] ? boxFigure(row.boxes[i], carrier) : '')}
-      board={(box, i, name) => {
+      board={(box, i) => {
         const gaps = withStrips(gapsOf(box, row?.boxes[i]?.gaps), row?.boxes[i], carrier)
-        return (
-          <Board
-            name={name}
-            depth={box.depth}
-            slots={box.slots}
-            gaps={gaps}
-            brood={box.brood}
-            touch={touchOf(marks, change, at, i, gaps, row)}
-          />
-        )
+        return { gaps, brood: box.brood, touch: touchOf(marks, change, at, i, gaps, row) }
       }}
       foot={
         row && (

@@ -1,10 +1,9 @@
 import { client } from '../../api/client'
 import { Choice } from '../../kit/Choice'
-import { mass, plain } from '../../kit/format'
-import { Entries, Panels } from '../../kit/Panels'
+import { weighed } from '../../docket/Lines'
+import { plain } from '../../kit/format'
 import { Frame, type Workplace } from '../Frame'
-import { Hives, NoBoards, rowOf } from '../../hive/Hives'
-import { heedOf } from '../Heed'
+import { rowOf } from '../../hive/Hives'
 import { useAnswer } from '../useAnswer'
 import { useOwn } from '../useDraft'
 import { PotBand } from './Band'
@@ -18,9 +17,9 @@ import { text } from './text'
 
 /** The Mix screen of the strips. */
 export default function StripMix(workplace: Workplace) {
-  const { draft, change } = workplace
+  const { draft, changeDraft } = workplace
   const own = draft.strip
-  const changeOwn = useOwn(change, 'strip')
+  const change = useOwn(changeDraft, 'strip')
   const carrier = own.carrier as Carrier
   const marks = own.marks as Marks
   const reading = read(draft)
@@ -28,6 +27,7 @@ export default function StripMix(workplace: Workplace) {
     client.POST('/api/strip/plan', { body, signal }),
   )
   const plan = asked.answer
+  const acid = weighed(plan?.lines, 'acid')
   return (
     <Frame
       {...workplace}
@@ -39,54 +39,41 @@ export default function StripMix(workplace: Workplace) {
       made={{
         ml: plan?.liquor.volume_ml,
         figure: plan && text.count(plan.strips, carrier),
-        acid: plan && acid(plan),
+        acid: acid && text.acidIn(acid),
       }}
-      notes={plan?.notes}
-      panels={
-        <Panels
-          of={PANELS}
-          typed={own}
-          change={changeOwn}
-          before={{ 'carried.grams': <CarriedFrom typed={own} change={changeOwn} /> }}
-          after={{ [`uptake.${carrier}` as const]: <Learnt typed={own} change={changeOwn} /> }}
-        />
-      }
-      keeping={<Entries of={KEEPING} typed={own} change={changeOwn} />}
-      band={<PotBand typed={own} plan={plan} change={changeOwn} />}
+      panels={PANELS}
+      keeping={KEEPING}
+      typed={own}
+      change={change}
+      before={{ 'carried.grams': <CarriedFrom typed={own} change={change} /> }}
+      after={{ [`uptake.${carrier}` as const]: <Learnt typed={own} change={change} /> }}
+      band={<PotBand typed={own} plan={plan} change={change} />}
       hives={
-        own['size.by'] === 'count' ? (
-          <NoBoards words={text.countOnly} />
-        ) : (
-          <Hives
-            draft={draft}
-            change={change}
-            rule={plan ? ruleOf(plan.number) : ''}
-            hint={
-              <>
-                <Choice
-                  label={text.marks}
-                  value={marks}
-                  options={text.marksKinds}
-                  columns={3}
-                  onChange={(to) => changeOwn((t) => void (t.marks = to))}
+        own['size.by'] === 'count'
+          ? text.countOnly
+          : {
+              rule: plan ? ruleOf(plan.number) : '',
+              hint: (
+                <>
+                  <Choice
+                    label={text.marks}
+                    value={marks}
+                    options={text.marksKinds}
+                    columns={3}
+                    onChange={(to) => change((t) => void (t.marks = to))}
+                  />
+                  {text.marksOf[marks]}
+                </>
+              ),
+              card: (of) => (
+                <StripCard
+                  {...of}
+                  row={rowOf(plan?.colonies, of.at, of.colony)}
+                  carrier={carrier}
+                  marks={marks}
                 />
-                {text.marksOf[marks]}
-              </>
+              ),
             }
-            card={(colony, i) => (
-              <StripCard
-                key={colony.key}
-                colony={colony}
-                at={i}
-                row={rowOf(plan?.colonies, i, colony)}
-                carrier={carrier}
-                marks={marks}
-                heed={heedOf(plan?.notes, colony.name)}
-                change={change}
-              />
-            )}
-          />
-        )
       }
       docket={plan && ((slip) => <StripDocket answer={plan} request={reading.request} slip={slip} />)}
     />
@@ -95,8 +82,3 @@ export default function StripMix(workplace: Workplace) {
 
 const ruleOf = (n: Answer['number']) =>
   n.by === 'bees' ? text.rule.bees(plain(n.frames ?? 0), n.most_per_box) : text.rule[n.by](n.each ?? 0)
-
-function acid(plan: Answer): string {
-  const line = plan.lines.find((l) => l.step === 'acid')
-  return line?.show_g === undefined ? '' : text.acidIn(mass(line.show_g, line.band_g ?? 1).value)
-}
