@@ -31,24 +31,23 @@ const (
 // product reports whether only the acid of something bought is known.
 func (b Batch) product() bool { return b.Holds.Water+b.Holds.Glycerol+b.Holds.Sugar == 0 }
 
+// made is what each method makes, and what its mixtures are measured in.
+var made = map[method.Name]struct {
+	kind    Kind
+	measure mixing.Measure
+}{
+	method.Dribble: {Syrup, mixing.PerLitre}, method.Strip: {Strips, mixing.PercentOAD}, method.Pad: {Formic, mixing.PercentFormic},
+}
+
 // Kind tells what is in the vessel.
 func (b Batch) Kind() Kind {
 	switch {
 	case b.Leftover:
 		return Liquor
-	case b.Method == method.Strip:
-		return Strips
 	case b.product():
 		return Product
-	case b.Method == method.Pad:
-		return Formic
 	}
-	return Syrup
-}
-
-// measures is what each method's mixtures are measured in.
-var measures = map[method.Name]mixing.Measure{
-	method.Dribble: mixing.PerLitre, method.Strip: mixing.PercentOAD, method.Pad: mixing.PercentFormic,
+	return made[b.Method].kind
 }
 
 // Measure is what the strength is told in; a product's in nothing.
@@ -56,17 +55,17 @@ func (b Batch) Measure() mixing.Measure {
 	if b.product() {
 		return mixing.Unmeasured
 	}
-	return measures[b.Method]
+	return made[b.Method].measure
 }
 
 // Strength is how strong it is: g OAD per litre of a syrup or a product to be poured, or
 // acid by weight, %. known is false where only the acid is known and not how much it is in.
 func (b Batch) Strength() (value float64, perLitre, known bool) {
 	acid := b.Holds.OAD + b.Holds.Formic
-	switch {
-	case b.Method == method.Dribble && b.product():
+	switch poured := made[b.Method].measure == mixing.PerLitre; {
+	case poured && b.product():
 		return 1000 * float64(b.Holds.OAD) / float64(b.Volume), true, true
-	case b.Method == method.Dribble:
+	case poured:
 		return mixing.PerLitre.Strength(b.Holds), true, true
 	case b.product():
 		return 0, false, false
