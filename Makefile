@@ -4,7 +4,8 @@ SHELL := bash
 .DEFAULT_GOAL := help
 
 GO_FILES := $(shell git ls-files '*.go')
-WEB_SOURCES := $(shell find web/src web/public web/index.html web/vite.config.ts web/vite.pure.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
+EMBEDDED := words/en.json demo/scenario.json $(wildcard store/migrations/*.sql)
+WEB_SOURCES := $(shell find words/names web/src web/public web/index.html web/vite.config.ts web/vite.pure.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
 
 .PHONY: help demo dev test lint build bench shots reset setup setup-browser format
 
@@ -58,7 +59,7 @@ web/src/api/schema.d.ts: web/node_modules/.package-lock.json $(filter-out %_test
 	cd web && npm run --silent api > /dev/null
 
 # The rules in the browser, for where there is no signal; loaded by the round alone.
-web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% words/% core/%,$(GO_FILES)))
+web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% words/% core/%,$(GO_FILES) $(EMBEDDED)))
 	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/wasm
 	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" web/src/core/wasm_exec.js
 
@@ -67,5 +68,5 @@ web/dist/index.html: web/src/api/schema.d.ts web/src/core/core.wasm $(WEB_SOURCE
 	cd web && npm run --silent build -- --logLevel warn --config vite.pure.ts
 	for f in web/dist/assets/*.wasm; do gzip -9 -k -f "$$f"; done
 
-bin/keeler: web/dist/index.html $(GO_FILES) go.mod
+bin/keeler: web/dist/index.html $(GO_FILES) $(EMBEDDED) go.mod
 	go build -o $@ ./cmd/keeler

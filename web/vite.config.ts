@@ -35,6 +35,9 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': 'http://127.0.0.1:8080', '/healthz': 'http://127.0.0.1:8080' } },
+  server: {
+    fs: { allow: ['.', '../words/names'] },
+    proxy: { '/api': 'http://127.0.0.1:8080', '/healthz': 'http://127.0.0.1:8080' },
+  },
   build: { manifest: true },
 })

@@ -1,13 +1,9 @@
-/** Where a batch is kept. */
-const STORES = {
-  room: 'At room temperature',
-  fridge: 'In the fridge, marked',
-  sealed: 'Sealed',
-  closed: 'Closed, as its stock',
-}
+import { ingredients } from '../../../words/names/kit.json'
+import names from '../../../words/names/bench.json'
 
 /** Every word of the bench. */
 export const text = {
+  ...names,
   distilled: 'Your water was cloudy: take distilled or demineralised water.',
   clean: 'Clean hands, no gloves yet',
   wear: 'You wear',
@@ -52,11 +48,6 @@ export const text = {
   zero: 'Zero',
   strike: 'Take this back',
   on: (name: string, division: string) => `on the ${name}, which reads ${division} g`,
-  lost: {
-    away: 'The balance does not answer: type what you read.',
-    silent: 'The balance has fallen silent: type what you read.',
-    garbled: 'What the balance sends cannot be read: type what you read.',
-  },
   lostProbe: 'The thermometer does not answer: type what you read.',
   unsure: (percent: string) => `± ${percent} % on this balance`,
   finer: (grams: string, percent: string, readable: string) =>
@@ -96,29 +87,12 @@ export const text = {
   soFar: 'In the vessel',
   comes: 'It comes out as',
   made: 'It is',
-  strength: {
-    g_per_l: 'g/L dihydrate',
-    percent_oad: '% acid by weight',
-    percent_formic: '% formic acid',
-  },
   ratio: 'sugar to water',
   clearFrom: 'acid goes clear from',
   volume: (v: string) => `${v} at 20 °C`,
   room: (v: string) => `goes into ${v} with headroom`,
-  stands: { within: 'as wanted', below: 'too weak', above: 'too strong' },
-  ratioStands: { within: 'as wanted', below: 'too little sugar', above: 'too sweet' },
   from: (name: string) => `${name} from`,
-  lots: {
-    acid: 'Acid',
-    sugar: 'Sugar',
-    glycerol: 'Glycerol',
-    tablets: 'Tablets',
-    ready_mix: 'Ready-mix',
-    formic: 'Formic acid',
-    carrier: 'Strips or sponges',
-    product: 'Product',
-    ready_pads: 'Pads',
-  } as Record<string, string>,
+  lots: ingredients as Record<string, string>,
   noLot: 'no lot named',
 
   mendTitle: 'It would not come out as wanted',
@@ -161,8 +135,8 @@ export const text = {
   finishTitle: 'Is it done?',
   missing: 'Not weighed yet',
   keptWhere: 'Where is it stored?',
-  keeping: (store: keyof typeof STORES, days: number) =>
-    STORES[store] + (days === 0 ? '' : days === 1 ? ', a day' : `, ${days} days`),
+  keeping: (store: keyof typeof names.keepings, days: number) =>
+    names.keepings[store] + (days === 0 ? '' : days === 1 ? ', a day' : `, ${days} days`),
   uptake: (each: string, off: string) => `each took up ${each} g ± ${off}`,
   uptakeAcid: (oad: string) => `${oad} g acid in one`,
   learnt: (each: string, pots: number) => `${pots} pots before: ${each} g`,
@@ -174,16 +148,7 @@ export const text = {
   beginTitle: (n: number, name: string) => `No. ${n} · ${name}`,
   beginSub: 'What is at hand decides how it is weighed.',
   order: 'Order of work',
-  orders: {
-    'acid-first': 'Acid into a third of the water, then sugar',
-    'syrup-first': 'Syrup first, acid dissolved apart',
-    tablets: 'Tablets into the syrup',
-    thinning: 'Thinning a ready-mix',
-    'as-bought': 'As bought',
-    pot: 'A pot for strips',
-    dilution: 'Acid into cold water',
-    ready_pads: 'Ready pads',
-  } as Record<string, string>,
+  orders: names.orders as Record<string, string>,
   balances: 'Balances at hand',
   balanceName: 'Called',
   division: 'reads',

@@ -1,13 +1,9 @@
-const COMPONENTS = {
-  oxalic_acid_dihydrate: 'oxalic acid dihydrate',
-  formic_acid: 'formic acid',
-  glycerol: 'glycerol',
-  water: 'water',
-  sugar: 'sugar',
-}
-
+import { units } from '../../../words/names/kit.json'
+import names from '../../../words/names/book.json'
 /** Every word of the book of batches. */
 export const text = {
+  ...names,
+  units,
   title: 'Batches',
   none: 'No batch saved yet. On the Mix screen, “Save this batch” puts one here.',
   failed: 'The batches could not be read; the server is asked again.',
@@ -16,11 +12,8 @@ export const text = {
   all: 'All batches',
   void: 'void',
   voided: (reason: string) => `Void: ${reason}`,
-  strengths: { g_per_l: 'g/L dihydrate', percent_ww: '% by weight' },
-  methods: { dribble: 'dribble', strip: 'strips', pad: 'pads' },
-  piecesOf: { dribble: '', strip: 'strips', pad: 'pads' },
   holds: 'Holds',
-  component: (grams: string, name: keyof typeof COMPONENTS) => `${grams} g ${COMPONENTS[name]}`,
+  component: (grams: string, name: keyof typeof names.components) => `${grams} g ${names.components[name]}`,
   parent: 'Its left-over liquor comes from',
   copy: 'Copy into a new plan',
   copyAsk: 'This takes the place of what is typed on the Mix screen now.',
@@ -36,7 +29,6 @@ export const text = {
   print: 'Print',
 
   number: (n: number) => `No. ${n}`,
-  states: { planned: 'planned', bench: 'at the bench', made: 'made', discarded: 'thrown away' },
   left: (amount: string, unit: string) => `${amount} ${unit} left`,
   toBench: 'To the bench',
   onBench: 'Back to the bench',
@@ -47,7 +39,6 @@ export const text = {
   stock: 'Stock: ingredients by lot',
 
   ledger: 'What is left of it',
-  units: { ml: 'mL', g: 'g', pieces: 'pieces' },
   reconcile:
     'More is written off than there was. Measure what is there, and write it as found, with the reason.',
   reconcileShort: 'to reconcile',
@@ -58,26 +49,8 @@ export const text = {
   costEach: (each: string, n: number) => `, ${each} a colony over ${n}`,
   unpriced: (what: string[]) => `, without ${what.join(', ')}`,
   noEntries: 'Nothing is written here yet.',
-  kinds: {
-    made: 'made',
-    bought: 'bought',
-    used: 'used',
-    spilled: 'spilled',
-    discarded: 'thrown away',
-    found: 'found',
-    amended: 'amended',
-  },
   then: (left: string, unit: string) => `then ${left} ${unit}`,
   entryKind: 'What happened',
-  amounts: {
-    made: 'Made without the bench',
-    bought: 'Bought',
-    used: 'Used',
-    spilled: 'Spilled',
-    discarded: 'Thrown away',
-    found: 'Really there',
-    amended: '',
-  },
   reason: 'Why',
   enter: 'Write it down',
   onYard: 'In which yard',

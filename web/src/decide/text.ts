@@ -1,40 +1,18 @@
+import { methods } from '../../../words/names/kit.json'
+import names from '../../../words/names/decide.json'
 import { seams as fraction } from '../kit/format'
 
 /** The words of the Decide screen. */
 export const text = {
+  ...names,
+  methods,
+  head: { hive: 'Hive', mites: 'Mites' },
   title: 'Which hive needs what',
   forDay: (day: string) => `For ${day}`,
   crew: 'People',
   none: 'No yards yet: add a yard and its hives, look in and count; then Keeler can judge.',
   toYards: 'To the yards',
-  methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Formic acid' },
-  verdicts: {
-    fits: 'fits',
-    with_care: 'with care',
-    look_first: 'look first',
-    does_not_fit: 'does not fit',
-    must_not: 'must not',
-  },
-  need: {
-    treat: 'treat',
-    with_yard: 'with the yard',
-    watch: 'watch',
-    none: 'nothing now',
-    count: 'count',
-    count_again: 'count again',
-    again: 'a second count would tell more',
-  },
-  head: { hive: 'Hive', mites: 'Mites' },
-  protocols: {
-    '': 'as usual',
-    winter: 'winter, 0 to 10 °C',
-    'winter-tight': 'tight cluster, 0 to 5 °C',
-    'winter-loose': 'loose cluster, 5 to 10 °C',
-    'in-season': 'in season, broodless',
-    strips: 'strips, 6 to 8 weeks',
-    'formic-bottle': 'formic acid from a bottle',
-    formic: 'formic acid, 10 to 29 °C',
-  } as Record<string, string>,
+  protocols: names.protocols as Record<string, string>,
   over: (n: number) =>
     n === 1
       ? 'One is over the threshold: treat the whole yard.'
@@ -45,14 +23,7 @@ export const text = {
   today: 'today',
   hours: (from: number, to: number) => `${from}–${to} h`,
   takes: (n: number) => `${n} hives`,
-  why: {
-    too_cold: 'too cold',
-    too_warm: 'too warm',
-    windy: 'wind',
-    rainy: 'rain',
-    heat: 'harmful heat',
-    '': 'no forecast',
-  } as Record<string, string>,
+  why: names.why as Record<string, string>,
   best: 'best',
   degrees: (low: number, high: number) => `${Math.round(low)} to ${Math.round(high)} °C`,
   chooseMethod: (method: string) => `Choose hives for ${method}`,
@@ -66,11 +37,6 @@ export const text = {
   jobName: 'Call it',
   rule: 'Which rule do you work under?',
   ruleHint: 'Asked once for the job, and printed on every docket. Keeler does not know your law.',
-  rules: {
-    label: 'A registered product, by its label',
-    permit: 'A prescription or permit',
-    own: 'Own mixture, where that is allowed',
-  },
   ruleWords: 'Which product or permit, in your words',
   ownHint: 'Many places forbid home-made treatments. Find out before you go on.',
   days: 'Days',
@@ -96,7 +62,7 @@ export const text = {
   doneOf: (n: number, all: number) => `${n} of ${all} done`,
   isOpen: 'Open',
   lapsed: 'Over: past its days',
-  ended: { finished: 'Finished', cancelled: 'Cancelled' } as Record<string, string>,
+  ended: names.ended as Record<string, string>,
   stillIn: (n: number, from: string, by: string) =>
     `In ${n === 1 ? '1 hive' : `${n} hives`} still: out ${from} to ${by}.`,
   finish: 'It is finished',

@@ -1,26 +1,13 @@
+import names from '../../../words/names/docket.json'
+
 /** The words that every docket shares, on the screen and on paper. */
 export const text = {
+  ...names,
   origin: (place: string, when: string) => `Keeler · ${place} · ${when}`,
   own: 'own recipe',
 
   gearLabel: 'Put on before the next line',
-  gear: {
-    nitrile_gloves: 'nitrile gloves',
-    heat_gloves: 'heat-proof gloves over',
-    butyl_gloves: 'butyl or neoprene gloves',
-    goggles: 'goggles',
-    tight_goggles: 'tight goggles',
-    particle_mask: 'P2 mask or better',
-    acid_gas_p3: 'acid-gas + P3 filters',
-    acid_gas_mask: 'full mask, acid-gas filter in date',
-    long_sleeves: 'long sleeves',
-    water_bottle: 'squeeze bottle of water',
-    water_bucket: 'bucket of water',
-    bicarbonate_rinse: 'bicarbonate rinse',
-    thermometer: 'thermometer in the pot',
-    fan: 'fan across the pot',
-    second_person: 'second person near',
-  } as Record<string, string>,
+  gear: names.gear as Record<string, string>,
   tolerance: (band: string) => `± ${band}`,
   grams: (g: string) => `${g} g`,
   loads: (n: number, each: string, last: string) =>

@@ -1,19 +1,13 @@
+import names from '../../../words/names/drawing.json'
+
 export const text = {
+  ...names,
   uncounted: 'not counted',
-  stands: {
-    over: 'over',
-    near: 'near',
-    under: 'under',
-    cannot_tell: 'cannot tell',
-    no_threshold: 'no threshold',
-  },
-  rateUnit: { board: 'a day', wash: 'per 100' },
   board: (name: string) => `${name}, seen from above`,
   gap: (n: number) => `gap ${n}`,
   gapHolds: (seam: string, ml: string) => (ml && ml !== '·' ? `${seam} seam, ${ml} mL` : `${seam} seam`),
   comb: (n: number) => `sealed brood on comb ${n}`,
   stripIn: (n: number, seam: string) => `strip in gap ${n}, ${seam} seam`,
-  vessels: { jar: 'jar', pot: 'pot', bottle: 'bottle', packet: 'packet' },
   vessel: (kind: string, figure: string, unit: string) => `a ${kind} with ${figure} ${unit}`,
   vesselOf: (ml: number, kind: string) => `${ml >= 1000 ? `${ml / 1000} L` : `${ml} mL`} ${kind}`.trim(),
   ladder: 'strength among the standard recipes',

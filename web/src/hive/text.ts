@@ -1,18 +1,11 @@
+import names from '../../../words/names/hive.json'
+
 /** The words of hives and their boxes, wherever they are drawn or built. */
 export const text = {
+  ...names,
   placeEmpty: 'your hives',
   boards: (place: string, n: number) => `${place}: ${n} ${n === 1 ? 'hive' : 'hives'} from above`,
   addHive: 'Add a hive',
-  hiveKinds: {
-    single10: 'Single, 10 frames',
-    single11: 'Single, 11 frames',
-    single8: 'Single, 8 frames',
-    double10: 'Double, 10 frames',
-    half10: 'Brood and a half',
-    mediums10: 'Two mediums',
-    nuc6: 'Nuc, 6 frames',
-    nuc5: 'Nuc, 5 frames',
-  },
   addMany: 'or type counts: 6 5½ 7+4',
   addManyLabel: 'Add several hives by typing their seams',
   addManyButton: 'Add',
@@ -37,15 +30,11 @@ export const text = {
   done: 'Done',
 
   box: (n: number) => `box ${n}`,
-  depths: { deep: 'Deep', medium: 'Medium', shallow: 'Shallow' },
   hint: 'Tap a place to change it: comb, feeder, dummy board, empty.',
   slot: (n: number, kind: string) => `Place ${n}: ${kind}`,
-  slotLetters: { comb: 'comb', feeder: 'feeder', dummy: 'dummy', empty: '–' },
   fewer: 'One frame fewer',
   more: 'One frame more',
   addBox: 'Add a box on top',
   removeBox: 'Take this box off',
-
-  boxKinds: { deep: 'deep', medium: 'medium', shallow: 'shallow' },
   boxes: (parts: readonly string[]) => parts.join(' + '),
 } as const

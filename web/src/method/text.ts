@@ -1,5 +1,8 @@
+import names from '../../../words/names/method.json'
+
 /** The words that the Mix screens of all methods share. */
 export const text = {
+  ...names,
   placeName: 'Yard or name',
   ruleField: 'You work by',
   ruleEmpty: 'label, permit, …',
@@ -10,7 +13,6 @@ export const text = {
   waiting: 'Working it out',
 
   method: 'Method',
-  methods: { dribble: 'Dribble', strip: 'Strips', pad: 'Pads' },
 
   bench: 'Balance, prices and more',
   balance: 'Balance reads',

@@ -1,4 +1,7 @@
+import names from '../../../words/names/people.json'
+
 export const text = {
+  ...names,
   signIn: 'Sign in',
   why: 'Yards, counts and decisions belong to an operation, so Keeler must know who you are. Mix works without.',
   login: 'E-mail or name',
@@ -22,13 +25,6 @@ export const text = {
   noInvitation: 'This invitation was used, taken back, or has run out. Ask the owner for another.',
   people: 'People',
   ofOperation: (name: string) => `People of ${name}`,
-  roles: { owner: 'owner', keeper: 'keeper', helper: 'helper', viewer: 'viewer' },
-  rolesMay: {
-    owner: 'everything, and people',
-    keeper: 'recipes, yards, colonies, decisions',
-    helper: 'looks in, counts and treats',
-    viewer: 'sees everything, changes nothing',
-  },
   you: 'you',
   takeOut: 'Take out',
   takeOutAsk: 'They see nothing of this operation any more. What they recorded stays.',

@@ -1,3 +1,4 @@
+import names from '../../../words/names/treat.json'
 import { FACTS, type Method } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { date } from '../kit/day'
@@ -5,6 +6,7 @@ import { plain } from '../kit/format'
 
 /** Every word of the round. */
 export const text = {
+  ...names,
   title: 'Rounds',
   intro: 'One going-out a line. A phone that has opened a round once goes through it without signal, too.',
   none: 'No job is made yet: Decide makes one.',
@@ -61,11 +63,7 @@ export const text = {
   byHand: 'It was mixed without the bench',
   toBench: 'To the batch',
   tooStrong: 'Stronger than this job means, mL for mL: every dose holds more acid than was planned.',
-
-  methods: { dribble: 'Dribbled', strip: 'Strips', pad: 'Formic pads', vapour: 'Vaporised' } as Record<
-    string,
-    string
-  >,
+  methods: names.methods as Record<string, string>,
   stopTitle: 'Stop: not another dose',
   stopGiven: (method: string, what: string, on: string) =>
     `${method}${what && ` (${what})`} on ${on}. Doses of the same acid add up.`,

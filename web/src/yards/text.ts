@@ -1,9 +1,13 @@
+import { methods } from '../../../words/names/kit.json'
+import names from '../../../words/names/yards.json'
 import { seams as fraction } from '../kit/format'
 
 const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`)
 
 /** The words of yards, colonies, inspections and counts. */
 export const text = {
+  ...names,
+  methods,
   title: 'Yards',
   none: 'No yards yet. Add the first one, or bring all colonies from a table.',
   addYard: 'Add a yard',
@@ -37,29 +41,11 @@ export const text = {
   table: 'Table',
   reorder: 'Drag a hive along the line, or focus it and use space and the arrow keys.',
   head: ['Hive', 'Boxes', 'Seams', 'Sealed brood', 'Stores', 'Supers', 'Queen', 'Mites', 'Needs'],
-  need: {
-    treat: 'treat',
-    with_yard: 'treat with the yard',
-    watch: 'watch',
-    none: 'nothing now',
-    count: 'count',
-    count_again: 'count again',
-  },
-  brood: { none: 'none', little: 'little', much: 'much' } as Record<string, string>,
-  stores: { light: 'light', enough: 'enough', heavy: 'heavy' } as Record<string, string>,
-  queen: { laying: 'laying', young: 'young', queenless: 'none', unseen: 'not seen' } as Record<
-    string,
-    string
-  >,
-  temper: { calm: 'calm', nervous: 'nervous', fierce: 'fierce' } as Record<string, string>,
+  brood: names.brood as Record<string, string>,
+  stores: names.stores as Record<string, string>,
+  queen: names.queen as Record<string, string>,
+  temper: names.temper as Record<string, string>,
   notLooked: 'not looked',
-  methods: {
-    dribble: 'Dribble',
-    strip: 'Strips',
-    pad: 'Formic acid',
-    vapour: 'Oxalic vapour',
-    other: 'Other',
-  },
   seams: (n: number) => `${fraction(n)} seams`,
 
   // A colony.
@@ -100,43 +86,11 @@ export const text = {
   endWhy: 'What happened?',
   endIt: 'Close it',
   ended: (on: string, why: string) => `Closed on ${on}: ${why}`,
-  events: {
-    began: 'Began',
-    split: 'Split: gave',
-    split_off: 'Split off from',
-    united: 'United into',
-    joined: 'Took in',
-    moved: 'Moved',
-    ended: 'Closed',
-    reopened: 'Opened again',
-    boxes: 'Boxes changed',
-    queen: 'Queen changed',
-    swarmed: 'Swarmed',
-    queen_caged: 'Queen caged',
-    queen_removed: 'Queen removed',
-    cell_given: 'Queen cell given',
-    queen_released: 'Queen released',
-    laying_again: 'Laying again',
-  },
   happen: 'Swarm or brood break',
   happenHint:
     'After a swarm what was seen before no longer counts. A brood break opens a window without sealed brood, in which oxalic acid meets all mites.',
-  happenings: {
-    swarmed: 'It swarmed',
-    queen_caged: 'Queen caged',
-    queen_removed: 'Queen removed',
-    cell_given: 'Queen cell given',
-    queen_released: 'Queen released',
-    laying_again: 'She is laying again',
-  },
   happenOn: 'On',
-  changedSince: {
-    joined: 'united',
-    split: 'split',
-    swarmed: 'swarmed',
-    boxes: 'boxes changed',
-    queen: 'queen changed',
-  } as Record<string, string>,
+  changedSince: names.changedSince as Record<string, string>,
   changed: (what: string, on: string) =>
     `${what.charAt(0).toUpperCase()}${what.slice(1)} on ${on}: what was seen before no longer counts. Look in again.`,
   window: (stopped: string, from: string, to: string) =>
@@ -165,7 +119,6 @@ export const text = {
   noBees: 'No bees in it',
   larvaeAsk: 'Open brood (larvae)',
   eggsAsk: 'Eggs',
-  openBrood: { false: 'looked, none', true: 'seen' },
   skip: 'Skip',
   looked: 'saved',
   notSent: (n: number) => `${n} not sent yet`,
@@ -182,7 +135,6 @@ export const text = {
 
   // Counting.
   countTitle: (yard: string) => `Count mites: ${yard}`,
-  kinds: { board: 'Board', wash: 'Wash or roll' },
   countedOn: 'Counted on',
   days: 'Days the board lay',
   bees: 'Bees in a sample',
@@ -196,29 +148,18 @@ export const text = {
     wash: (n: string) => `a sample of ${n} bees would tell`,
   },
   straddles: 'a second count would tell more',
-  units: { board: 'a day', wash: 'per 100 bees' },
   plain: (mites: number, of: string) => `${mites} in ${of}`,
   ofDays: (n: number) => (n === 1 ? 'a day' : `${n} days`),
   ofBees: (n: number) => `${n} bees`,
   void: 'Void',
   voidWhy: 'Why is it wrong?',
   voided: (why: string) => `void: ${why}`,
-
-  // Charts.
-  chart: { wash: 'Washes, mites per 100 bees', board: 'Boards, mites a day' },
   chartHint: 'Each dot with its 95 % interval; the rule is where you act in that season.',
 
   // Thresholds.
   thresholdsTitle: 'Treatment thresholds',
   thresholdsHint:
     'A count at or over the threshold asks for a treatment. Ten mites a day on a board are over it in any season; below that there is no agreed threshold for a board but in midwinter: wash, or set your own. 0 is no threshold.',
-  seasons: {
-    winter: 'Midwinter',
-    spring: 'Spring',
-    early_summer: 'Early summer',
-    late_summer: 'Late summer',
-    autumn: 'Autumn',
-  },
   thresholdWash: 'Wash, per 100 bees',
   thresholdBoard: 'Board, a day',
   trade: (v: number) => (v === 0 ? 'none in the trade' : `trade: ${v}`),

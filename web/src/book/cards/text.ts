@@ -1,4 +1,7 @@
+import names from '../../../../words/names/cards.json'
+
 export const text = {
+  ...names,
   title: 'Label cards',
   hint: 'Copy the label of the product in your hand. A card can stand wherever a protocol can: it is judged by, and it doses. The label itself comes first, always.',
   blank: 'New card from a blank:',
@@ -12,7 +15,6 @@ export const text = {
   broodless: 'Only without sealed brood',
   swap: 'The next pads go in while the last are still there',
   supers: 'Supers for harvest',
-  supersWords: { off: 'must be off', label: 'not said', allowed: 'may stay' },
   out_of_honey: 'Only for hives that make no honey for people',
   days_in_low: 'In the hive, days from',
   days_in_high: 'to',
@@ -25,20 +27,16 @@ export const text = {
   tableBees: 'up to bees',
   tableHint: 'Leave the bees of the last row empty: any larger hive.',
   tableRow: 'One row more',
-  amountPer: { comb: 'a comb', box: 'a box', colony: 'a hive' },
   amountMl: 'Acid for each',
   cap_ml: 'A hive at most',
-  stripBy: { bees: 'by frames of bees', box: 'by box', colony: 'by hive' },
   each: 'Strips for each',
   frames: 'Frames of bees to a strip',
-  padPer: { colony: 'a hive', box: 'a box' },
   formic_g: 'Formic acid in one pad',
   padEach: 'Pads together',
   padVisits: 'Visits',
   edit: 'Edit',
   save: 'Save the card',
   cancel: 'Cancel',
-  methods: { dribble: 'Solution', strip: 'Strips', pad: 'Pads' },
   range: (low: number, high: number) => `${low} to ${high} °C`,
   stale: 'Somebody else changed this card meanwhile. What you typed is still here; close it to see theirs.',
 }

@@ -1,5 +1,8 @@
+import { units } from '../../../../words/names/kit.json'
+import names from '../../../../words/names/register.json'
 /** Every word of the register. */
 export const text = {
+  ...names,
   title: 'Register',
   intro: 'What was given to which bees, and when it came out. Lines are amended, never deleted.',
   none: 'Nothing is written here yet.',
@@ -9,28 +12,16 @@ export const text = {
   yard: 'Yard',
   allYards: 'all yards',
   method: 'Method',
-  methods: {
-    '': 'all methods',
-    dribble: 'dribble',
-    strip: 'strips',
-    pad: 'pads',
-    vapour: 'vapour',
-    other: 'other',
-  } as Record<string, string>,
+  methods: names.methods as Record<string, string>,
   group: 'Ordered by',
-  groups: { '': 'time', colony: 'colony', yard: 'yard', batch: 'batch' },
   order: 'First',
-  orders: { newest: 'newest', oldest: 'oldest' },
   from: 'From',
   to: 'To',
   dayHint: 'as 2026-12-04',
   csv: 'As CSV',
   print: 'Print',
-  kinds: { given: '', skipped: 'nothing given', out: 'taken out', other: 'recorded only' } as Record<
-    string,
-    string
-  >,
-  units: { ml: 'mL', g: 'g', pieces: 'pieces' } as Record<string, string>,
+  kinds: names.kinds as Record<string, string>,
+  units: units as Record<string, string>,
   oad: (mg: string) => `${mg} mg oxalic dihydrate`,
   formic: (mg: string) => `${mg} mg formic`,
   batch: (n: number) => `No. ${n}`,

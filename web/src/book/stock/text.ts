@@ -1,5 +1,10 @@
+import { ingredients, units } from '../../../../words/names/kit.json'
+import names from '../../../../words/names/stock.json'
 /** Every word of the stock. */
 export const text = {
+  ...names,
+  ingredients,
+  units,
   title: 'Stock',
   intro:
     'What is mixed from, as it was bought: with the supplier’s number, its expiry and price. The bench takes from it.',
@@ -7,22 +12,7 @@ export const text = {
   failed: 'Stock could not be read; the server is asked again.',
   back: 'All batches',
   toStock: 'Stock',
-  ingredients: {
-    acid: 'Oxalic acid',
-    sugar: 'Sugar',
-    glycerol: 'Glycerol',
-    formic: 'Formic acid',
-    tablets: 'Tablets',
-    ready_mix: 'Ready-mix',
-    carrier: 'Strips, sponges',
-    product: 'Ready to use',
-    ready_pads: 'Ready pads',
-  },
-  units: { ml: 'mL', g: 'g', pieces: 'pieces' },
-  unitOf: { tablets: 'pieces', carrier: 'pieces', ready_pads: 'pieces', product: 'mL' } as Record<
-    string,
-    string
-  >,
+  unitOf: names.unitOf as Record<string, string>,
   supplier: (no: string) => `supplier’s no. ${no}`,
   reconcile: 'to reconcile',
   add: 'Add to stock',

@@ -1,9 +1,10 @@
+import names from '../../../../words/names/pad.json'
+
 /** Every word of the pads’ Mix screen. */
 export const text = {
+  ...names,
   hold: 'What you hold',
-  holdKinds: { acid: 'Formic acid', ready_pads: 'Ready pads' },
   strengthBy: 'Its strength',
-  strengthBys: { label: 'By its label', density: 'By density' },
   percent: 'On the label, by weight',
   density: 'Density read',
   temp: 'At',
@@ -16,7 +17,6 @@ export const text = {
   cardFormic: 'Acid in one pad',
   cardEach: 'Pads together',
   cardPer: 'For',
-  cardPers: { colony: 'A colony', box: 'A box' },
   cardNuc: 'For a nuc',
   notSaid: 'not said',
   cardCount: 'Pads in hand',
@@ -25,30 +25,15 @@ export const text = {
   workingPercent: 'Strength, by weight',
 
   amount: 'How much, how often',
-  amounts: {
-    'sponge-above': 'Sponge above',
-    'sponge-below': 'Sponge below',
-    'floor-sheet': 'Floor sheet',
-    'bottle-wick': 'Bottle and wick',
-    own: 'By label, or my own',
-  },
-  protocolNames: {
-    'sponge-above': 'sponge above',
-    'sponge-below': 'sponge below',
-    'floor-sheet': 'floor sheet',
-    'bottle-wick': 'bottle and wick',
-    own: 'by label, or own amount',
-  } as Record<string, string>,
+  protocolNames: names.protocolNames as Record<string, string>,
   rule: (ml: string, at: string, per: string, from: string) => `${ml} mL of ${at} % a ${per}, from ${from}`,
   ruleOfDay: (one: string, more: string, days: number) =>
     `${one} g a day on one box, ${more} on more, for ${days} days`,
-  pers: { comb: 'A comb', box: 'A box', colony: 'A colony' },
   per: 'Goes by',
   ml: 'For each',
   at: 'Meant in',
   asUsed: 'as used',
   from: 'From',
-  froms: { above: 'Above', below: 'Below' },
   nuc: 'Every nuc',
   byCombs: 'by combs',
   cap: 'A colony, at most',
@@ -58,20 +43,12 @@ export const text = {
   once: 'once',
 
   sizedBy: 'Let down for',
-  sizes: {
-    visit: 'One visit',
-    course: 'All visits',
-    working: 'So much',
-    stock: 'All my stock',
-    water: 'Water poured',
-  },
   workingML: 'Ready to use',
   stockML: 'Stock',
   waterG: 'Water',
   reserve: 'Reserve',
 
   hives: 'Hives',
-  hivesBy: { drawn: 'Drawn', counted: 'Counted' },
   colonies: 'Colonies',
   combs: 'Combs in each',
   boxes: 'Boxes of each',
@@ -92,11 +69,7 @@ export const text = {
     bottles === 1 ? `1 bottle of ${size} for all of it` : `${bottles} bottles of ${size} for all of it`,
   pads: (n: number) => `${n} ${n === 1 ? 'pad' : 'pads'}`,
   padsAll: (n: number) => `${n} for all visits`,
-  rungs: {
-    weak: 'weakest used',
-    strong: 'strongest used',
-    bought: 'strongest bought',
-  } as Record<string, string>,
+  rungs: names.rungs as Record<string, string>,
 
   hint: 'Combs count, not bees: take supers off first, and set frames and feeder by ⋯',
   countOnly: 'Only a count: no boards needed. Choose “Drawn” to see what goes on each hive.',

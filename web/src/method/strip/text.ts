@@ -1,48 +1,30 @@
+import names from '../../../../words/names/strip.json'
+
 /** Every word of the strips’ Mix screen. */
 export const text = {
+  ...names,
   recipe: 'Recipe, acid to glycerol',
-  recipes: { 'two-to-three': 'Two to three', 'one-to-one': 'One to one', own: 'My own' },
-  protocolNames: {
-    'two-to-three': 'two to three',
-    'one-to-one': 'one to one',
-  } as Record<string, string>,
+  protocolNames: names.protocolNames as Record<string, string>,
   ownName: 'own recipe',
   oad: 'Acid, dihydrate',
   ownGlycerol: 'to glycerol',
   per: 'Glycerol by',
-  pers: { ml: 'Volume', g: 'Weight' },
   glycerol: 'Glycerol bought at',
   warmTo: 'Pot kept at',
   warmHint: (at: (celsius: number) => string) =>
     `Usual ${at(70)}; the gentler way stops at ${at(60)}. Never above ${at(77)}.`,
 
   carrier: 'Soaked into',
-  carriers: { strip: 'Strip', long: 'Long strip', sponge: 'Sponge' },
-  piece: { strip: 'strip', long: 'strip', sponge: 'sponge' },
-  pieces: { strip: 'strips', long: 'strips', sponge: 'sponges' },
   count: (n: number, carrier: 'strip' | 'long' | 'sponge') =>
     `${n} ${n === 1 ? text.piece[carrier] : text.pieces[carrier]}`,
-  uptake: { strip: 'A strip takes up', long: 'One takes up', sponge: 'One takes up' },
   uptakeHint: 'Weigh one dry and one soaked: the difference.',
   between: 'In a double',
-  betweens: { each: 'On each box', between: 'Between boxes' },
 
   number: 'How many',
-  numbers: { usual: 'As usual', bees: 'By bees', box: 'A box', colony: 'A colony' },
   frames: 'One for frames of bees',
   most: 'In a box at most',
-  each: { box: 'In each box', colony: 'In each colony' },
 
   sizedBy: 'Sized by',
-  sizes: {
-    colonies: 'Hives drawn',
-    count: 'Hives counted',
-    strips: 'Strips',
-    volume: 'Liquor in the pot',
-    acid: 'All my acid',
-    glycerol: 'All my glycerol',
-    times: 'Recipe × n',
-  },
   colonies: 'Colonies',
   eachColony: 'Strips in each',
   strips: 'Strips',
@@ -81,12 +63,6 @@ export const text = {
   potLiquor: 'liquor',
 
   marks: 'A tap marks',
-  marksOf: {
-    seam: 'Tap a gap for its bees: none, ¼, ½, ¾, full',
-    strip: 'Tap a gap to hang a strip there or take it away',
-    brood: 'Tap a comb with sealed brood: strips then go beside brood',
-  },
-  marksKinds: { seam: 'Bees', strip: 'Strips', brood: 'Brood' },
   rule: {
     bees: (frames: string, most: number) =>
       `1 to ${frames} frames of bees${most > 0 ? `, at most ${most} a box` : ''}`,
@@ -98,9 +74,5 @@ export const text = {
   reach: (n: number) => `${n} ${n === 1 ? 'reaches' : 'reach'} in`,
   placeAgain: 'Place them for me',
   short: (wanted: number) => `of ${wanted}`,
-  reasons: {
-    too_few_gaps: 'no more gaps two frames apart',
-    most_per_box: 'no more in a box',
-    no_gap: 'no gap of the nest between two combs',
-  } as Record<string, string>,
+  reasons: names.reasons as Record<string, string>,
 } as const
