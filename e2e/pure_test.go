@@ -51,7 +51,7 @@ func TestTypedFigures(t *testing.T) {
 		"3O": "NaN", "5o": "NaN", "1e3": "NaN", "0x10": "NaN", "1 000": "NaN", "1,000.5": "NaN", "Infinity": "NaN", "--3": "NaN", "5 mL": "NaN", "½": "NaN",
 	} {
 		var got any
-		if ask(&got, "pure.read(a[0])", typed); got != want {
+		if ask(&got, "pure.readNumber(a[0])", typed); got != want {
 			t.Errorf("%q: got %v, want %v", typed, got, want)
 		}
 	}

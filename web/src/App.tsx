@@ -4,7 +4,7 @@ import { Link, Route, Routes } from 'react-router'
 import { Boundary } from './shell/Boundary'
 import { Header } from './shell/Header'
 import { text } from './shell/text'
-import { useStartQuery } from './kit/useStart'
+import { useStartQuery } from './kit'
 import { MixScreen } from './mix/MixScreen'
 
 const BatchList = lazy(() => import('./book/batches/BatchList'))

@@ -6,11 +6,10 @@ import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
-import { queries } from './kit/queries'
+import { queries, UnitsProvider } from './kit'
 import { App } from './App'
 import { Schemes } from './theme/schemes'
 import { theme } from './theme/theme'
-import { UnitsProvider } from './kit/units'
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

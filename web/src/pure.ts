@@ -1,7 +1,7 @@
 /** What needs no browser, in one script of its own, which Go's table tests load and call. */
 export * as entries from './kit/entries'
 export { pounds, seams, three, volume } from './kit/format'
-export { Reader, read, typed } from './kit/reader'
+export { Reader, readNumber, typed } from './kit/reader'
 export { rewriteTo } from './kit/rewrite'
 export * as outbox from './outbox/outbox'
 export { adopt, emptyDraft, inUnits } from './method/begin'

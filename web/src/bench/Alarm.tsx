@@ -1,6 +1,5 @@
 import { useEffect } from 'react'
-import { temperature } from '../kit/format'
-import { useUnits } from '../kit/units'
+import { temperature, useUnits } from '../kit'
 import styles from './Alarm.module.css'
 import { text } from './text'
 import type { Run } from './useBench'

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button'
 import { useEffect, useRef } from 'react'
 import styles from './bench.module.css'
 import { text } from './text'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Press {
   words: string

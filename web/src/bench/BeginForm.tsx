@@ -1,23 +1,32 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data, Problem, type Schemas } from '../api/client'
-import { Choice } from '../kit/Choice'
-import { Faults } from '../kit/faults'
-import { adopt, begin, read, type Panel, type Typed } from '../kit/entries'
-import { FaultLine } from '../kit/Field'
-import { Entries } from '../kit/Panels'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
-import { plain, tenths, volume } from '../kit/format'
-import { useUnits } from '../kit/units'
-import { Reader } from '../kit/reader'
-import { Press } from '../kit/Press'
+import {
+  adopt,
+  begin,
+  Choice,
+  Entries,
+  FaultLine,
+  Faults,
+  type Panel,
+  plain,
+  Press,
+  queries,
+  read,
+  Reader,
+  Said,
+  stale,
+  tenths,
+  type Typed,
+  useKept,
+  useSaving,
+  useUnits,
+  volume,
+} from '../kit'
 import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
 import { text } from './text'
 import { benchKey, type Run } from './useBench'
-import { queries, stale } from '../kit/queries'
 
 type BalanceKey = 'name' | 'balance_g' | 'balance_capacity_g' | 'balance_least_g'
 

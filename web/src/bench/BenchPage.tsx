@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { Waiting } from '../kit/Waiting'
+import { Waiting } from '../kit'
 import shared from './bench.module.css'
 import styles from './BenchPage.module.css'
 import { BeginForm } from './BeginForm'

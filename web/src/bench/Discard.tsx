@@ -1,5 +1,4 @@
-import { plain, tenths } from '../kit/format'
-import { Press } from '../kit/Press'
+import { plain, Press, tenths } from '../kit'
 import styles from './bench.module.css'
 import { text } from './text'
 import type { Happening, Run } from './useBench'

@@ -1,10 +1,7 @@
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { useState } from 'react'
-import { Choice } from '../kit/Choice'
-import { tenths, three } from '../kit/format'
-import { read } from '../kit/reader'
-import { Press } from '../kit/Press'
+import { Choice, Press, readNumber, tenths, three } from '../kit'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './Finish.module.css'
@@ -32,7 +29,7 @@ export function Finish({ run, at, onBack }: Props) {
   )
   const { uptake, off_by: off } = run
   if (discarding) return <Discard run={run} at={at} onKeep={() => setDiscarding(false)} />
-  const number = pieces === '' ? undefined : read(pieces)
+  const number = pieces === '' ? undefined : readNumber(pieces)
   const finish = () =>
     void at.happen({
       kind: 'finished',

@@ -1,8 +1,13 @@
 import { useState } from 'react'
-import { celsiusToFahrenheit, fahrenheitToCelsius, plain, temperature } from '../kit/format'
-import { useUnits } from '../kit/units'
-import { read } from '../kit/reader'
-import { Press } from '../kit/Press'
+import {
+  celsiusToFahrenheit,
+  fahrenheitToCelsius,
+  plain,
+  Press,
+  readNumber,
+  temperature,
+  useUnits,
+} from '../kit'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './HeatStep.module.css'
@@ -19,7 +24,7 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
   const live = device?.connected && reading && reading.state !== 'lost' ? reading.value : undefined
   const [typed, setTyped] = useState('')
   const words = (c: number) => temperature(c, system)
-  const number = typed === '' ? undefined : read(typed)
+  const number = typed === '' ? undefined : readNumber(typed)
   const written = number === undefined ? undefined : system === 'us' ? fahrenheitToCelsius(number) : number
   const known = written ?? live
   const low = act.low_c ?? 0

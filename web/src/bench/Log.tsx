@@ -1,7 +1,5 @@
 import type { Schemas } from '../api/client'
-import { day } from '../kit/day'
-import { plain, temperature, type System } from '../kit/format'
-import { useUnits } from '../kit/units'
+import { day, plain, type System, temperature, useUnits } from '../kit'
 import styles from './Log.module.css'
 import { text } from './text'
 import type { Run } from './useBench'

@@ -1,7 +1,5 @@
 import { useState } from 'react'
-import { plain, tenths, three, volume } from '../kit/format'
-import { useUnits } from '../kit/units'
-import { Press } from '../kit/Press'
+import { plain, Press, tenths, three, useUnits, volume } from '../kit'
 import shared from './bench.module.css'
 import styles from './Mend.module.css'
 import { Discard } from './Discard'

@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react'
-import { temperature } from '../kit/format'
-import { useUnits } from '../kit/units'
+import { temperature, useUnits } from '../kit'
 import { Bar } from './Bar'
 import styles from './bench.module.css'
 import type { StepProps } from './stepProps'

@@ -1,5 +1,4 @@
-import { temperature } from '../kit/format'
-import { useUnits } from '../kit/units'
+import { temperature, useUnits } from '../kit'
 import { text as docketText } from '../docket/text'
 import shared from './bench.module.css'
 import styles from './Step.module.css'

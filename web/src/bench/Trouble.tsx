@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { text } from './text'
 import type { Happening } from './useBench'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 /** What could not be sent, was refused, or was overtaken; nothing is lost of it. */
 export function Trouble({ at }: { at: Happening }) {

@@ -1,5 +1,4 @@
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
+import { Faults, Field } from '../kit'
 import styles from './TypedFigure.module.css'
 import { text as figures } from '../kit/text'
 

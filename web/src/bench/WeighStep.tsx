@@ -1,11 +1,8 @@
-import { useKept } from '../kit/useKept'
-import { fixed, placesOf, plain, tenths } from '../kit/format'
+import { fixed, placesOf, plain, Press, readNumber, tenths, useKept } from '../kit'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './WeighStep.module.css'
 import { Dial } from './Dial'
-import { read } from '../kit/reader'
-import { Press } from '../kit/Press'
 import type { StepProps } from './stepProps'
 import { text } from './text'
 import { TypedFigure } from './TypedFigure'
@@ -46,7 +43,7 @@ export function WeighStep({ run, act, at, readings, instruments, foot, onNext }:
     typed.putDown()
     if (device?.connected) send({ instrument: device.id, do: 'tare' })
   }
-  const figure = typed.value === '' ? undefined : read(typed.value)
+  const figure = typed.value === '' ? undefined : readNumber(typed.value)
   const steady =
     live?.state === 'stable' && (left ? live.value >= 0 : live.value > 0) ? live.value : undefined
   const primary =

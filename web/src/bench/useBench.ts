@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { client, data, Problem, type Schemas } from '../api/client'
-import { queries, stale } from '../kit/queries'
+import { queries, stale } from '../kit'
 
 export type Run = Schemas['BenchRun']
 export type Act = Schemas['BenchAct']

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { benchKey } from './useBench'
-import { queries } from '../kit/queries'
+import { queries } from '../kit'
 
 export type Instrument = Schemas['Instrument']
 export type Reading = Schemas['Reading']

@@ -1,6 +1,5 @@
 import type { Schemas } from '../api/client'
-import { day } from '../kit/day'
-import { tenths } from '../kit/format'
+import { day, tenths } from '../kit'
 import styles from './Entries.module.css'
 import { text } from './text'
 

@@ -1,9 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
-import type { Panel } from '../kit/entries'
-import { Form } from '../kit/Form'
-import { useForm } from '../kit/useForm'
-import { useSaving } from '../kit/useSaving'
+import { Form, type Panel, useForm, useSaving } from '../kit'
 import styles from './book.module.css'
 import { text } from './text'
 

@@ -1,16 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { Waiting } from '../kit/Waiting'
-import { Choice } from '../kit/Choice'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { useKept } from '../kit/useKept'
-import { Reader } from '../kit/reader'
+import { Choice, Faults, Field, labelQuery, Press, Reader, useKept, Waiting } from '../kit'
 import { Label } from '../label/Label'
 import shared from '../label/label.module.css'
 import styles from './LabelPage.module.css'
-import { labelQuery } from '../kit/queries'
-import { Press } from '../kit/Press'
 import { text } from '../label/text'
 
 type Paper = keyof typeof text.sheets

@@ -1,18 +1,21 @@
-import { named, Pick } from '../kit/Pick'
+import {
+  cardsQuery,
+  day as written,
+  Faults,
+  Field,
+  named,
+  Near,
+  Pick,
+  Reader,
+  useKept,
+  useStart,
+  Waiting,
+} from '../kit'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
-import { Waiting } from '../kit/Waiting'
-import { cardsQuery } from '../kit/queries'
 import { client, data, Problem } from '../api/client'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Near } from '../kit/Near'
-import { day as written } from '../kit/day'
-import { useKept } from '../kit/useKept'
-import { useStart } from '../kit/useStart'
-import { Reader } from '../kit/reader'
 import styles from './DecideScreen.module.css'
 import { JobDocket } from './JobDocket'
 import { JobList } from './JobList'

@@ -3,20 +3,23 @@ import { useNavigate } from 'react-router'
 import { METHODS } from '../method/facts'
 import { client, data, type Schemas } from '../api/client'
 import { Docket } from '../docket/Docket'
-import { Choice as Choosing } from '../kit/Choice'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { day as written } from '../kit/day'
-import { may, useStart } from '../kit/useStart'
-import { seams as fraction } from '../kit/format'
-import { Press } from '../kit/Press'
+import {
+  Choice as Choosing,
+  day as written,
+  Faults,
+  Field,
+  may,
+  Press,
+  Said,
+  seams as fraction,
+  stale,
+  useSaving,
+  useStart,
+} from '../kit'
 import shared from './decide.module.css'
 import styles from './JobDocket.module.css'
 import { type Choice } from './choice'
 import { text } from './text'
-import { stale } from '../kit/queries'
 
 interface Props {
   decide: Schemas['Decide']

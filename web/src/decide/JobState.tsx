@@ -1,13 +1,8 @@
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { date } from '../kit/day'
-import { may, useStart } from '../kit/useStart'
-import { Press } from '../kit/Press'
+import { date, may, Press, Said, stale, useSaving, useStart } from '../kit'
 import styles from './JobState.module.css'
 import { text } from './text'
-import { stale } from '../kit/queries'
 
 type Job = Schemas['Job']
 type How = Schemas['EndJob']['how']

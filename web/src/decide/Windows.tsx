@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { weekday } from '../kit/day'
+import { weekday } from '../kit'
 import shared from './decide.module.css'
 import styles from './Windows.module.css'
 import { text } from './text'

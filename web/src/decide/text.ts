@@ -1,6 +1,6 @@
 import { methods } from '../../../words/names/kit.json'
 import names from '../../../words/names/decide.json'
-import { seams as fraction } from '../kit/format'
+import { seams as fraction } from '../kit'
 
 /** The words of the Decide screen. */
 export const text = {

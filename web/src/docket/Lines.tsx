@@ -1,7 +1,17 @@
 import { Fragment } from 'react'
 import type { Schemas } from '../api/client'
-import { fixed, mass, ounces, placesOf, plain, pounds, temperature, volume, type System } from '../kit/format'
-import { useUnits } from '../kit/units'
+import {
+  fixed,
+  mass,
+  ounces,
+  placesOf,
+  plain,
+  pounds,
+  type System,
+  temperature,
+  useUnits,
+  volume,
+} from '../kit'
 import { DocketLine, Gear } from './Docket'
 import { text } from './text'
 

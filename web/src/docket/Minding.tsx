@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { three } from '../kit/format'
+import { three } from '../kit'
 import { Advice } from './Docket'
 import { text } from './text'
 

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { fixed } from '../kit/format'
+import { fixed } from '../kit'
 import { Advice, Docket, Totals, type TotalOf } from './Docket'
 import { Lines, type StepWords } from './Lines'
 import { Asides, Minding, Warnings, type MindingProps } from './Minding'

@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent } from 'react'
-import { seams as fraction } from '../kit/format'
+import { seams as fraction } from '../kit'
 import styles from './Board.module.css'
 import { Hung, type Hangs } from './Hung'
 import { Lid, type LidProps } from './Lid'

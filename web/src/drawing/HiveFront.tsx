@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { seams as fraction } from '../kit/format'
+import { seams as fraction } from '../kit'
 import styles from './HiveFront.module.css'
 
 const PLACE = 7.6

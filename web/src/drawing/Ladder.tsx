@@ -1,4 +1,4 @@
-import { fixed } from '../kit/format'
+import { fixed } from '../kit'
 import styles from './Ladder.module.css'
 import { text } from './text'
 

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { three } from '../kit/format'
+import { three } from '../kit'
 import styles from './MiteGauge.module.css'
 import { text } from './text'
 

@@ -1,6 +1,5 @@
 import type { Depth, Slot } from '../drawing/Board'
-import { Choice } from '../kit/Choice'
-import { Press } from '../kit/Press'
+import { Choice, Press } from '../kit'
 import styles from './HiveBoxes.module.css'
 import { text } from './text'
 

@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react'
-import { FaultLine } from '../kit/Field'
+import { FaultLine } from '../kit'
 import styles from './Hives.module.css'
 import { text } from './text'
 import { AddHives } from './AddHives'

@@ -6,7 +6,7 @@ import { besideComb } from '../drawing/gaps'
 import { HiveBoxes } from './HiveBoxes'
 import { box as newBox, type DraftBox, type DraftColony } from './hive'
 import { text } from './text'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   colony: DraftColony

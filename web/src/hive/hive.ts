@@ -1,5 +1,5 @@
 import type { Depth, Slot } from '../drawing/Board'
-import type { Edit } from '../kit/edit'
+import { type Edit } from '../kit'
 
 export interface DraftBox {
   depth: Depth

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import type { Reader } from '../kit/reader'
+import { type Reader } from '../kit'
 import { comb, type DraftBox, type DraftColony } from './hive'
 
 /** The colonies of a request, from what was drawn and typed. */

@@ -73,7 +73,7 @@ export function readOne(path: string, typed: string) {
 }
 
 /** One figure as it was typed: undefined for nothing, NaN for what is none. */
-export function read(typed: string): number | undefined {
+export function readNumber(typed: string): number | undefined {
   const reader = new Reader('metric')
   const n = reader.number('', typed)
   return '' in reader.faults ? NaN : n

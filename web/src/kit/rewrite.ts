@@ -5,7 +5,7 @@ import {
   mlToFluidOunces,
   type System,
 } from './format'
-import { read } from './reader'
+import { readNumber } from './reader'
 
 /** Rewrites typed figures into other units; what is no figure stays as it was typed. */
 export interface Rewrite {
@@ -14,7 +14,7 @@ export interface Rewrite {
 }
 
 const by = (convert: (v: number) => number) => (typed: string) => {
-  const v = read(typed)
+  const v = readNumber(typed)
   return v === undefined || Number.isNaN(v) ? typed : String(Number(convert(v).toFixed(2)))
 }
 

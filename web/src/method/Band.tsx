@@ -2,8 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { ComponentProps, ReactNode } from 'react'
 import { Ladder } from '../drawing/Ladder'
 import { Vessel } from '../drawing/Vessel'
-import { volume } from '../kit/format'
-import { useUnits } from '../kit/units'
+import { useUnits, volume } from '../kit'
 import shared from './method.module.css'
 
 interface Props {

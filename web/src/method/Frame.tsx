@@ -1,20 +1,26 @@
 import Alert from '@mui/material/Alert'
 import { useState, type ComponentProps, type ReactNode } from 'react'
 import type { Schemas } from '../api/client'
-import { FaultCodes, Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Section } from '../kit/Section'
-import { date, day } from '../kit/day'
-import { usePublishedVolume } from '../kit/volume'
-import { volume } from '../kit/format'
-import { useUnits } from '../kit/units'
+import {
+  date,
+  day,
+  Entries,
+  type EntriesProps,
+  FaultCodes,
+  Faults,
+  Field,
+  type Panel,
+  Panels,
+  Press,
+  Section,
+  usePublishedVolume,
+  useUnits,
+  volume,
+} from '../kit'
 import type { Slip } from '../docket/PlanDocket'
 import { BALANCE } from './balance'
 import { emptyDraft, inUnits } from './begin'
 import type { Change, Draft } from './draft'
-import type { Panel } from '../kit/entries'
-import { Entries, Panels, type EntriesProps } from '../kit/Panels'
-import { Press } from '../kit/Press'
 import { MethodPicker } from './MethodPicker'
 import styles from './Frame.module.css'
 import { SaveBatch, type ToSave } from './SaveBatch'

@@ -2,13 +2,10 @@ import Alert from '@mui/material/Alert'
 import { useMutation } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../api/client'
-import { Field } from '../kit/Field'
-import { Faults } from '../kit/faults'
-import { Press } from '../kit/Press'
+import { Faults, Field, Press, queries } from '../kit'
 import styles from './SaveBatch.module.css'
 import { text } from './text'
 import { triedId } from './triedId'
-import { queries } from '../kit/queries'
 
 /** What is saved: the recipe by its method, and the batch that a rest comes from. */
 export type ToSave = Pick<Schemas['SaveBatch'], 'recipe' | 'parent_id'>

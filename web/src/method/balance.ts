@@ -1,4 +1,4 @@
-import type { Panel, Typed } from '../kit/entries'
+import { type Panel, type Typed } from '../kit'
 import { text } from './text'
 
 export type BalanceTyped = Typed<'balance_g' | 'balance_capacity_g'>

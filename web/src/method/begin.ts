@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client'
 import { newColony } from '../hive/hive'
 import { adoptColonies } from '../hive/request'
-import type { System } from '../kit/format'
+import { type System } from '../kit'
 import { BALANCE } from './balance'
 import type { Draft } from './draft'
 import { adoptLabel, blankLabel } from './dribble/label'

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client'
 import type { Slip } from '../docket/PlanDocket'
-import { clock, day } from '../kit/day'
+import { clock, day } from '../kit'
 
 /** What the docket of each method is drawn from. */
 export interface DocketProps<Request, Answer> {

@@ -1,6 +1,5 @@
 import type { DraftColony } from '../hive/hive'
-import type { Edit } from '../kit/edit'
-import type { System } from '../kit/format'
+import { type Edit, type System } from '../kit'
 import type { BalanceTyped } from './balance'
 import type { DribbleTyped } from './dribble/fields'
 import type { LabelTable } from './dribble/label'

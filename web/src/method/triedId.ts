@@ -1,4 +1,4 @@
-import { readKept, writeKept } from '../kit/storage'
+import { readKept, writeKept } from '../kit'
 
 const KEY = 'keeler.mix.tried'
 

@@ -2,7 +2,7 @@ import { keepPreviousData, replaceEqualDeep, useQuery } from '@tanstack/react-qu
 import { useRef } from 'react'
 import { Problem } from '../api/client'
 import type { Method } from './kind'
-import type { Reading } from '../kit/reader'
+import { type Reading } from '../kit'
 
 /** What the Mix screen knows of the plan at hand. */
 export interface Asked<Answer> {

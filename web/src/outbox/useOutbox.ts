@@ -1,6 +1,6 @@
 import { useMemo, useSyncExternalStore } from 'react'
 import type { Schemas } from '../api/client'
-import { queries } from '../kit/queries'
+import { queries } from '../kit'
 import { forget, keep, kept } from './box'
 import { deliver } from './deliver'
 import {

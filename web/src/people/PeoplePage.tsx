@@ -1,20 +1,25 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Waiting } from '../kit/Waiting'
+import {
+  Asking,
+  date,
+  Form,
+  may,
+  type Panel,
+  Pick,
+  Press,
+  queries,
+  type Role,
+  Said,
+  useEnter,
+  useSaving,
+  useStart,
+  useTyped,
+  Waiting,
+} from '../kit'
 import { client, data, type Schemas } from '../api/client'
-import { Asking } from '../kit/Asking'
-import type { Panel } from '../kit/entries'
-import { Form } from '../kit/Form'
-import { Pick } from '../kit/Pick'
-import { Said } from '../kit/Said'
-import { useTyped } from '../kit/useForm'
-import { useSaving } from '../kit/useSaving'
-import { date } from '../kit/day'
-import { may, useEnter, useStart, type Role } from '../kit/useStart'
-import { Press } from '../kit/Press'
 import styles from './PeoplePage.module.css'
 import { text } from './text'
-import { queries } from '../kit/queries'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
 

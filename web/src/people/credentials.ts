@@ -1,4 +1,4 @@
-import type { Entry } from '../kit/entries'
+import { type Entry } from '../kit'
 import { text } from './text'
 
 /** A name and a new password. */

@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
 import { Component, type ReactNode } from 'react'
 import { text } from './text'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 /** Never a blank page: what failed is told, with a way on. */
 export class Boundary extends Component<{ children: ReactNode }, { failed: boolean }> {

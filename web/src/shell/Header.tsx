@@ -2,14 +2,9 @@ import { useColorScheme } from '@mui/material/styles'
 import { useMutation } from '@tanstack/react-query'
 import { Link, NavLink, useMatch } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
-import { volume } from '../kit/format'
-import { useUnits } from '../kit/units'
-import { clock, day } from '../kit/day'
+import { clock, day, Press, queries, useUnits, useVolumeOnBench, volume } from '../kit'
 import styles from './Header.module.css'
 import { text } from './text'
-import { useVolumeOnBench } from '../kit/volume'
-import { Press } from '../kit/Press'
-import { queries } from '../kit/queries'
 
 /** The spine: the stages of the work that there are, and at its end the day. */
 export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {

@@ -3,7 +3,7 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { text } from './text'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 /** The keys that work at the desk. */
 export default function KeysSheet({ onClose }: { onClose: () => void }) {

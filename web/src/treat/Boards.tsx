@@ -1,5 +1,5 @@
 import { Board } from '../drawing/Board'
-import { plain } from '../kit/format'
+import { plain } from '../kit'
 import { adoptColonies } from '../hive/request'
 import type { Amount, Hive } from '../method/amount'
 import { text } from './text'

@@ -3,7 +3,7 @@ import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
 import shared from './treat.module.css'
 import styles from './Done.module.css'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   round: Pick<Schemas['Visit'], 'method' | 'all'>

@@ -1,12 +1,9 @@
 import { memo, useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { Press } from '../kit/Press'
+import { Press, queries, Said, useSaving } from '../kit'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
-import { queries } from '../kit/queries'
 
 interface Props {
   round: Schemas['Visit']

@@ -1,4 +1,4 @@
-import { plain } from '../kit/format'
+import { plain } from '../kit'
 import type { Amount } from '../method/amount'
 import { text } from './text'
 import shared from './treat.module.css'

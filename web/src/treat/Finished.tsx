@@ -2,15 +2,10 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { FACTS } from '../method/facts'
 import { client, data, type Schemas } from '../api/client'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { date } from '../kit/day'
-import { plain, tenths } from '../kit/format'
-import { Press } from '../kit/Press'
+import { date, plain, Press, queries, Said, tenths, useSaving } from '../kit'
 import { text } from './text'
 import styles from './treat.module.css'
 import { roundKey } from '../outbox/useOutbox'
-import { queries } from '../kit/queries'
 
 interface Props {
   round: Schemas['Visit']

@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client'
 import type { Application } from '../outbox/outbox'
 import { text, wordsOf } from './text'
 import styles from './JustDone.module.css'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   round: Schemas['Visit']

@@ -5,7 +5,7 @@ import { text } from './text'
 import shared from './treat.module.css'
 import styles from './Line.module.css'
 import type { Application } from '../outbox/outbox'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   line: Schemas['VisitColony'][]

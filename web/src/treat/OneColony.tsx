@@ -17,7 +17,7 @@ import { text } from './text'
 import shared from './treat.module.css'
 import styles from './OneColony.module.css'
 import type { Jar } from './useJar'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   round: Schemas['Visit']

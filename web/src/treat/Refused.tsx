@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert'
 import type { Schemas } from '../api/client'
-import { plain } from '../kit/format'
-import { Press } from '../kit/Press'
+import { plain, Press } from '../kit'
 import { text } from './text'
 import type { Outbox } from '../outbox/useOutbox'
 

@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { Schemas } from '../api/client'
 import type { Core } from '../core/core'
-import { useKept } from '../kit/useKept'
+import { useKept } from '../kit'
 import { type Hive } from '../method/amount'
 import { amountOf } from '../method/amounts'
 import { Finished } from './Finished'

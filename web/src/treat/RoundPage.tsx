@@ -1,6 +1,6 @@
 import Alert from '@mui/material/Alert'
 import { useParams } from 'react-router'
-import { Waiting } from '../kit/Waiting'
+import { Waiting } from '../kit'
 import { Round } from './Round'
 import styles from './RoundPage.module.css'
 import { text } from './text'

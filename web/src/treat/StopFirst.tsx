@@ -1,7 +1,5 @@
 import type { Schemas } from '../api/client'
-import { Field } from '../kit/Field'
-import { useKept } from '../kit/useKept'
-import { Press } from '../kit/Press'
+import { Field, Press, useKept } from '../kit'
 import { stopWords, text } from './text'
 import styles from './treat.module.css'
 

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client'
 import { text } from './text'
 import shared from './treat.module.css'
 import styles from './TakeOut.module.css'
-import { Press } from '../kit/Press'
+import { Press } from '../kit'
 
 interface Props {
   colony: Schemas['VisitColony']

@@ -1,8 +1,7 @@
 import names from '../../../words/names/treat.json'
 import { FACTS, type Method } from '../method/facts'
 import type { Schemas } from '../api/client'
-import { date } from '../kit/day'
-import { plain } from '../kit/format'
+import { date, plain } from '../kit'
 
 /** Every word of the round. */
 export const text = {

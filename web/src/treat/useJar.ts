@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { Schemas } from '../api/client'
-import { useKept } from '../kit/useKept'
+import { useKept } from '../kit'
 import type { Waiting } from '../outbox/outbox'
 
 type Round = Schemas['Visit']

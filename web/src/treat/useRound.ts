@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import { client, data } from '../api/client'
 import { keepCore, loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/useOutbox'
-import { queries } from '../kit/queries'
+import { queries } from '../kit'
 
 /** ms */
 const TOGETHER = 250

@@ -2,21 +2,28 @@ import { produce } from 'immer'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import { HiveBoxes, type BoxShape } from '../hive/HiveBoxes'
-import { Faults } from '../kit/faults'
-import { adopt, begin, read, TICKED, type Panel, type Typed as Asked } from '../kit/entries'
-import { Entries } from '../kit/Panels'
-import { Pick } from '../kit/Pick'
-import { Reader } from '../kit/reader'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
+import {
+  adopt,
+  begin,
+  Entries,
+  Faults,
+  type Panel,
+  Pick,
+  Press,
+  read,
+  Reader,
+  Said,
+  TICKED,
+  type Typed as Asked,
+  useKept,
+  useSaving,
+} from '../kit'
 import { HIVES, type HiveName } from '../hive/hive'
 import { text as hives } from '../hive/text'
 import { hiveBoxes, inWords, preset, shapes } from '../hive/shape'
 import { text } from './text'
 import { changed } from './changed'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']

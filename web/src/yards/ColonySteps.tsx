@@ -2,17 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { named, Pick } from '../kit/Pick'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useStart } from '../kit/useStart'
+import { Faults, Field, named, Pick, Press, Said, useSaving, useStart, yardQuery, yardsQuery } from '../kit'
 import { text } from './text'
 import { changed } from './changed'
-import { yardQuery, yardsQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
 
 type Whole = Schemas['ColonyWhole']
 

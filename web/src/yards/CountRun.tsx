@@ -2,23 +2,26 @@ import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useState, type KeyboardEvent } from 'react'
 import { Link, useParams } from 'react-router'
-import { Waiting } from '../kit/Waiting'
+import {
+  Choice,
+  Faults,
+  Field,
+  plain,
+  Press,
+  Reader,
+  Said,
+  three,
+  useKept,
+  useSaving,
+  useStart,
+  Waiting,
+  yardQuery,
+} from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { MiteGauge } from '../drawing/MiteGauge'
-import { Choice } from '../kit/Choice'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
-import { useStart } from '../kit/useStart'
-import { plain, three } from '../kit/format'
-import { Reader } from '../kit/reader'
 import { text } from './text'
 import { changed } from './changed'
-import { yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
 import styles from './CountRun.module.css'
 
 type Kind = Schemas['MiteCount']['kind']

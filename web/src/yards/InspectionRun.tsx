@@ -3,21 +3,25 @@ import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { Waiting } from '../kit/Waiting'
+import {
+  Choice,
+  Field,
+  type Options,
+  Press,
+  queries,
+  Said,
+  seams as fraction,
+  stale,
+  useKept,
+  useSaving,
+  Waiting,
+  yardQuery,
+} from '../kit'
 import { client, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
-import { Choice } from '../kit/Choice'
-import type { Options } from '../kit/entries'
-import { Field } from '../kit/Field'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
-import { seams as fraction } from '../kit/format'
 import { text } from './text'
-import { queries, stale, yardQuery } from '../kit/queries'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
 import shared from './yards.module.css'
 import styles from './InspectionRun.module.css'
 

@@ -1,19 +1,22 @@
 import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
-import { Waiting } from '../kit/Waiting'
+import {
+  Faults,
+  Field,
+  may,
+  Press,
+  queries,
+  Reader,
+  Said,
+  useKept,
+  useSaving,
+  useStart,
+  Waiting,
+} from '../kit'
 import { client, data, type Schemas } from '../api/client'
-import { Faults } from '../kit/faults'
-import { Field } from '../kit/Field'
-import { Said } from '../kit/Said'
-import { useSaving } from '../kit/useSaving'
-import { useKept } from '../kit/useKept'
-import { may, useStart } from '../kit/useStart'
-import { Reader } from '../kit/reader'
 import { text } from './text'
 import { changed } from './changed'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
-import { queries } from '../kit/queries'
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {

@@ -1,17 +1,10 @@
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
-import type { Panel } from '../kit/entries'
-import { Form } from '../kit/Form'
-import { Said } from '../kit/Said'
-import { useTyped } from '../kit/useForm'
-import { useSaving } from '../kit/useSaving'
-import { date } from '../kit/day'
-import { useStart } from '../kit/useStart'
+import { date, Form, type Panel, Press, Said, useSaving, useStart, useTyped } from '../kit'
 import { text } from './text'
 import { changed } from './changed'
 import page from '../kit/page.module.css'
-import { Press } from '../kit/Press'
 import styles from './yards.module.css'
 
 /** What was given to these bees, whatever hive they were in then. */

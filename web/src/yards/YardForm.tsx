@@ -1,9 +1,6 @@
 import { client, data, type Schemas } from '../api/client'
-import { adopt, begin, type Panel } from '../kit/entries'
-import { Form } from '../kit/Form'
+import { adopt, begin, Form, type Panel, useForm, useSaving } from '../kit'
 import page from '../kit/page.module.css'
-import { useForm } from '../kit/useForm'
-import { useSaving } from '../kit/useSaving'
 import { text } from './text'
 import { changed } from './changed'
 

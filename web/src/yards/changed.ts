@@ -1,4 +1,4 @@
-import { stale } from '../kit/queries'
+import { stale } from '../kit'
 
 /** Has all that depends on hives, inspections and counts read again. */
 export const changed = () => stale('yards', 'colonies', 'decide')

@@ -1,6 +1,6 @@
 import { methods } from '../../../words/names/kit.json'
 import names from '../../../words/names/yards.json'
-import { seams as fraction } from '../kit/format'
+import { seams as fraction } from '../kit'
 
 const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`)
 

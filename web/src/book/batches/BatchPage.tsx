@@ -1,22 +1,17 @@
 import Alert from '@mui/material/Alert'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
-import { Waiting } from '../../kit/Waiting'
+import { Asking, Press, queries, three, useStart, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
 import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
 import { keepDraft } from '../../method/useDraft'
-import { three } from '../../kit/format'
-import { Asking } from '../../kit/Asking'
-import { useStart } from '../../kit/useStart'
-import { Press } from '../../kit/Press'
 import shared from '../book.module.css'
 import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
 import { Remarks } from './Remarks'
 import { said } from './said'
 import { text } from '../text'
-import { queries } from '../../kit/queries'
 
 type Batch = Schemas['Batch']
 

@@ -1,14 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { Said } from '../../kit/Said'
-import { useSaving } from '../../kit/useSaving'
-import type { Panel } from '../../kit/entries'
-import { Form } from '../../kit/Form'
-import { named, Pick } from '../../kit/Pick'
-import { useForm } from '../../kit/useForm'
-import { tenths } from '../../kit/format'
-import { queries, yardsQuery } from '../../kit/queries'
-import { Press } from '../../kit/Press'
+import {
+  Form,
+  named,
+  type Panel,
+  Pick,
+  Press,
+  queries,
+  Said,
+  tenths,
+  useForm,
+  useSaving,
+  yardsQuery,
+} from '../../kit'
 import shared from '../book.module.css'
 import styles from './Portions.module.css'
 import { text } from '../text'

@@ -1,14 +1,10 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
-import { day } from '../../kit/day'
-import { Faults } from '../../kit/faults'
-import { Field } from '../../kit/Field'
-import { Press } from '../../kit/Press'
+import { day, Faults, Field, Press, queries } from '../../kit'
 import { said } from './said'
 import styles from './Remarks.module.css'
 import { text } from '../text'
-import { queries } from '../../kit/queries'
 
 /** What was written to a batch afterwards; added to, never changed. */
 export function Remarks({ batch }: { batch: Schemas['Batch'] }) {

@@ -1,17 +1,9 @@
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
-import { Faults } from '../../kit/faults'
-import { Field } from '../../kit/Field'
-import type { Panel } from '../../kit/entries'
-import { Entries } from '../../kit/Panels'
-import { Said } from '../../kit/Said'
-import { useSaving } from '../../kit/useSaving'
-import { useKept } from '../../kit/useKept'
+import { Entries, Faults, Field, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
 import page from '../../kit/page.module.css'
-import { Press } from '../../kit/Press'
 import { text } from './text'
 import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
-import { stale } from '../../kit/queries'
 
 /** A label, copied field by field. */
 export function CardForm({ card, onClose }: { card: Card; onClose: () => void }) {

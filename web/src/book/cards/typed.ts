@@ -2,12 +2,13 @@ import type { Schemas } from '../../api/client'
 import {
   adopt,
   begin,
-  read as readForm,
   type Entry,
   type Panel,
+  read as readForm,
+  Reader,
   type Typed as Asked,
-} from '../../kit/entries'
-import { Reader, typed as written } from '../../kit/reader'
+  typed as written,
+} from '../../kit'
 import { text } from './text'
 
 export type Card = Schemas['LabelCard']

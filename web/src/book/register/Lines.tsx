@@ -3,17 +3,9 @@ import { Link } from 'react-router'
 import { METHODS } from '../../method/facts'
 import { client, data, type Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
-import { Faults } from '../../kit/faults'
-import { Field } from '../../kit/Field'
-import { Said } from '../../kit/Said'
-import { useSaving } from '../../kit/useSaving'
-import { clock, day } from '../../kit/day'
-import { Reader } from '../../kit/reader'
-import { plain } from '../../kit/format'
-import { Press } from '../../kit/Press'
+import { clock, day, Faults, Field, plain, Press, Reader, Said, stale, useSaving } from '../../kit'
 import styles from './Lines.module.css'
 import { text } from './text'
-import { stale } from '../../kit/queries'
 
 type Line = Schemas['Application']
 

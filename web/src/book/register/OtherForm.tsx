@@ -1,13 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { begin, type Panel } from '../../kit/entries'
-import { Form } from '../../kit/Form'
-import { named, Pick } from '../../kit/Pick'
-import { stale, yardQuery, yardsQuery } from '../../kit/queries'
-import { useForm } from '../../kit/useForm'
-import { useKept } from '../../kit/useKept'
-import { useSaving } from '../../kit/useSaving'
-import { useStart } from '../../kit/useStart'
+import {
+  begin,
+  Form,
+  named,
+  type Panel,
+  Pick,
+  stale,
+  useForm,
+  useKept,
+  useSaving,
+  useStart,
+  yardQuery,
+  yardsQuery,
+} from '../../kit'
 import styles from './OtherForm.module.css'
 import { text } from './text'
 

@@ -1,11 +1,7 @@
 import { client, data, type Schemas } from '../../api/client'
-import { begin, type Panel } from '../../kit/entries'
-import { Form } from '../../kit/Form'
-import { useForm } from '../../kit/useForm'
-import { useSaving } from '../../kit/useSaving'
+import { begin, Form, type Panel, stale, useForm, useSaving } from '../../kit'
 import styles from '../book.module.css'
 import { text } from './text'
-import { stale } from '../../kit/queries'
 
 type Lot = Schemas['Lot']
 

@@ -1,14 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { Waiting } from '../../kit/Waiting'
+import { queries, tenths, Waiting } from '../../kit'
 import { client, data } from '../../api/client'
 import styles from '../book.module.css'
 import { Entries } from '../Entries'
 import { EntryForm } from '../EntryForm'
 import { UseBy } from '../LedgerPanel'
-import { tenths } from '../../kit/format'
 import { text } from './text'
-import { queries } from '../../kit/queries'
 
 /** One lot with its account. */
 export default function LotPage() {

@@ -1,6 +1,5 @@
 import { client, data } from '../../api/client'
-import { when } from '../../kit/entries'
-import { plain } from '../../kit/format'
+import { plain, when } from '../../kit'
 import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import styles from '../method.module.css'

@@ -1,7 +1,6 @@
 import { PlanDocket } from '../../docket/PlanDocket'
 import { text as shared } from '../../docket/text'
-import { plain, seams, temperature, three, volume, type System } from '../../kit/format'
-import { useUnits } from '../../kit/units'
+import { plain, seams, type System, temperature, three, useUnits, volume } from '../../kit'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
 import { drawing } from './draws'

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import { withDoses } from './gaps'
 import type { Schemas } from '../../api/client'
-import { plain, seams as fraction, tenths } from '../../kit/format'
+import { plain, seams as fraction, tenths } from '../../kit'
 import { HiveCard, type CardProps } from '../../hive/HiveCard'
 import { gapsOf, setSeam } from '../../hive/seams'
 import { text as hives } from '../../hive/text'

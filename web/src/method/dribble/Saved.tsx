@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { plain } from '../../kit/format'
+import { plain } from '../../kit'
 import { savedSlip } from '../docketProps'
 import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'

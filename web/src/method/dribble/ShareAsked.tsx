@@ -1,6 +1,5 @@
 import type { Change } from '../draft'
-import { useFaultCode } from '../../kit/faults'
-import { Press } from '../../kit/Press'
+import { Press, useFaultCode } from '../../kit'
 import type { DribbleTyped, PowderKind } from './fields'
 import { text } from './text'
 

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import type { Core } from '../../core/core'
 import { gapsOf } from '../../hive/seams'
-import { plain, tenths } from '../../kit/format'
+import { plain, tenths } from '../../kit'
 import { refused, warned, type Amount, type From, type Hive } from '../amount'
 import { drawing } from './draws'
 import { withDoses } from './gaps'

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { plain } from '../../kit/format'
+import { plain } from '../../kit'
 import { text } from './docketText'
 import type { Device } from './fields'
 

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import type { BoardGap } from '../../drawing/Board'
-import { plain } from '../../kit/format'
+import { plain } from '../../kit'
 
 /** Under each gap its mL; a dot for none, nothing while it is not known. */
 export function withDoses(gaps: BoardGap[], dose: Schemas['BoxDose'] | undefined): BoardGap[] {

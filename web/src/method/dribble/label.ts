@@ -1,4 +1,4 @@
-import { typed, type Reader } from '../../kit/reader'
+import { type Reader, typed } from '../../kit'
 import type { Request } from './fields'
 
 type Card = NonNullable<Request['hold']['card']>

@@ -1,6 +1,6 @@
 import { anyBees } from '../../hive/hive'
 import { readColonies } from '../../hive/request'
-import { given, Reader, typed, type Reading } from '../../kit/reader'
+import { given, Reader, type Reading, typed } from '../../kit'
 import { BALANCE } from '../balance'
 import * as form from '../../kit/entries'
 import type { Draft } from '../draft'

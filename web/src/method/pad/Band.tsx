@@ -1,6 +1,5 @@
 import { client, data } from '../../api/client'
-import { plain, tenths, three, volume } from '../../kit/format'
-import { useUnits } from '../../kit/units'
+import { plain, tenths, three, useUnits, volume } from '../../kit'
 import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import styles from '../method.module.css'

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { Schemas } from '../../api/client'
 import type { LidProps } from '../../drawing/Lid'
-import { plain, tenths, three } from '../../kit/format'
+import { plain, tenths, three } from '../../kit'
 import { HiveCard, type CardProps } from '../../hive/HiveCard'
 import { gapsOf } from '../../hive/seams'
 import { text } from './text'

@@ -1,6 +1,6 @@
 import { client } from '../../api/client'
 import { weighed } from '../../docket/Lines'
-import { fixed } from '../../kit/format'
+import { fixed } from '../../kit'
 import { Frame, type Workplace } from '../Frame'
 import { rowOf } from '../../hive/Hives'
 import { useAnswer } from '../useAnswer'

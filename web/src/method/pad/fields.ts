@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { when, type Panel, type Path, type Typed } from '../../kit/entries'
+import { type Panel, type Path, type Typed, when } from '../../kit'
 import { text } from './text'
 
 export type Request = Schemas['PadRequest']

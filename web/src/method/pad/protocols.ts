@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { client, data, type Schemas } from '../../api/client'
-import { plain } from '../../kit/format'
+import { plain } from '../../kit'
 import { text } from './text'
 
 /** The established way of this id, once it is known. */

@@ -1,5 +1,5 @@
 import { readColonies } from '../../hive/request'
-import { Reader, type Reading } from '../../kit/reader'
+import { Reader, type Reading } from '../../kit'
 import { BALANCE } from '../balance'
 import * as form from '../../kit/entries'
 import type { Draft } from '../draft'

@@ -1,5 +1,5 @@
 import { client, data } from '../../api/client'
-import { plain, three } from '../../kit/format'
+import { plain, three } from '../../kit'
 import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import type { Answer, Carrier, StripTyped } from './fields'

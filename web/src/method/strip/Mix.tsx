@@ -1,7 +1,6 @@
 import { client } from '../../api/client'
-import { Choice } from '../../kit/Choice'
+import { Choice, plain } from '../../kit'
 import { weighed } from '../../docket/Lines'
-import { plain } from '../../kit/format'
 import { Frame, type Workplace } from '../Frame'
 import { rowOf } from '../../hive/Hives'
 import { useAnswer } from '../useAnswer'

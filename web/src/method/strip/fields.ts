@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { when, type Entry, type Panel, type Path, type Typed } from '../../kit/entries'
+import { type Entry, type Panel, type Path, type Typed, when } from '../../kit'
 import { powder } from '../text'
 import { text } from './text'
 
