@@ -60,7 +60,7 @@ func litre(id string) wire.SaveBatch {
 	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
 		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
-		Size:     wire.Size{By: "volume", VolumeML: 1000},
+		Size:     wire.Size{By: "volume", Volume: 1000},
 	}}}
 }
 
@@ -83,7 +83,7 @@ func TestSaveBatch(t *testing.T) {
 	if got := b.Answer.Dribble.Lines[2].Mass; got < 35.04 || got > 35.05 {
 		t.Errorf("kept %v g of acid, want 35.05", got)
 	}
-	if b.Recipe.Dribble.Size.VolumeML != 1000 || b.SnapshotVersion != wire.SnapshotVersion {
+	if b.Recipe.Dribble.Size.Volume != 1000 || b.SnapshotVersion != wire.SnapshotVersion {
 		t.Errorf("the inputs are not as they were: %+v", b.Recipe.Dribble)
 	}
 }
@@ -96,7 +96,7 @@ func TestSaveBatchTwice(t *testing.T) {
 		}
 	}
 	other := litre(id)
-	other.Recipe.Dribble.Size.VolumeML = 500
+	other.Recipe.Dribble.Size.Volume = 500
 	if _, _, err := here().SaveBatch(t.Context(), other); !errors.Is(err, store.ErrConflict) {
 		t.Errorf("the same id for another plan: got %v", err)
 	}
@@ -104,7 +104,7 @@ func TestSaveBatchTwice(t *testing.T) {
 
 func TestSaveBatchRefuses(t *testing.T) {
 	bad := litre(uuid.NewString())
-	bad.Recipe.Dribble.Size.VolumeML = -1
+	bad.Recipe.Dribble.Size.Volume = -1
 	nameless := litre(uuid.NewString())
 	nameless.Name = " "
 	for field, in := range map[string]wire.SaveBatch{"recipe.dribble.size.volume_ml": bad, "name": nameless} {

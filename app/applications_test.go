@@ -24,7 +24,7 @@ func TestRoundOfAcid(t *testing.T) {
 		t.Fatal(err)
 	}
 	_, _, err := d.SaveBatch(t.Context(), wire.SaveBatch{ID: batch, Name: "Bottle", Recipe: wire.Recipe{Pad: &wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 100},
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 100},
 	}}})
 	if err != nil {
 		t.Fatal(err)

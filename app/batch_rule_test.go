@@ -18,8 +18,8 @@ func TestRoundDosesByTheBatch(t *testing.T) {
 	seam, most := 4.0, 24.0
 	thick := uuid.NewString()
 	save := wire.SaveBatch{ID: thick, Name: "Thick", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 43.75, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", VolumeML: 500},
-		Rule: wire.Rule{FullSeamML: &seam, CapML: &most}, Applicator: &wire.Applicator{Device: "gun", UnitML: 2},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 43.75, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 500},
+		Rule: wire.Rule{FullSeamML: &seam, CapML: &most}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
 	}}}
 	if _, _, err := v.d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)

@@ -23,7 +23,9 @@ func (d Desk) Balances(ctx context.Context) (wire.Balances, error) {
 		return wire.UsualBalances(), err
 	}
 	return wire.Balances{Balances: lo.Map(rows, func(r store.Balance, _ int) wire.BenchBalance {
-		return wire.BenchBalance{Name: r.Name, DivisionG: r.DivisionG, CapacityG: r.CapacityG, LeastG: r.LeastG}
+		return wire.BenchBalance{Name: r.Name, Balance: mixing.Balance{
+			Division: chem.Grams(r.DivisionG), Capacity: chem.Grams(r.CapacityG), Least: chem.Grams(r.LeastG),
+		}}
 	})}, err
 }
 
@@ -36,7 +38,7 @@ func (d Desk) SetBalances(ctx context.Context, in wire.Balances) (wire.Balances,
 		return wire.Balances{}, err
 	}
 	rows := lo.Map(in.Balances, func(b wire.BenchBalance, _ int) store.Balance {
-		return store.Balance{Name: b.Name, DivisionG: b.DivisionG, CapacityG: b.CapacityG, LeastG: b.LeastG}
+		return store.Balance{Name: b.Name, DivisionG: float64(b.Division), CapacityG: float64(b.Capacity), LeastG: float64(b.Least)}
 	})
 	if err := d.op.SetBalances(ctx, rows); err != nil {
 		return wire.Balances{}, err

@@ -107,7 +107,7 @@ func (d Desk) weighed(w making, s mixing.State, e wire.BenchEvent, row *store.Be
 	if e.Balance < 0 || e.Balance >= len(w.balances) {
 		return fault.List{{Field: "balance", Reason: fault.Unknown}}
 	}
-	row.OffG = w.balances[e.Balance].DivisionG / 2
+	row.OffG = float64(w.balances[e.Balance].Division) / 2
 	if e.Source != "balance" {
 		return nil
 	}

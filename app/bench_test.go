@@ -9,11 +9,12 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/mixing"
 	"keeler/store"
 	"keeler/wire"
 )
 
-var two = []wire.BenchBalance{{Name: "kitchen", DivisionG: 1, CapacityG: 5000}, {Name: "fine", DivisionG: 0.1, CapacityG: 500}}
+var two = []wire.BenchBalance{{Name: "kitchen", Balance: mixing.Balance{Division: 1, Capacity: 5000}}, {Name: "fine", Balance: mixing.Balance{Division: 0.1, Capacity: 500}}}
 
 // stood is somebody at the bench of one batch.
 type stood struct {
@@ -254,7 +255,7 @@ func wireMass(parts []wire.Component) float64 { return float64(wire.Mixture(part
 // batch that is thrown away stays in the book with what was done to it.
 func TestFormicDiscarded(t *testing.T) {
 	pad := wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"},
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"},
 		Size: wire.PadSize{By: "visit"}, Mean: &wire.PadMean{Colonies: 5, Combs: 10},
 	}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pads", Recipe: wire.Recipe{Pad: &pad}}, wire.BeginBench{VesselML: 250})
@@ -285,8 +286,8 @@ func TestBenchRefuses(t *testing.T) {
 		{wire.BeginBench{}, "balances", fault.TooLow},
 		{wire.BeginBench{Balances: two, CupG: 6000}, "cup_g", fault.TooHigh},
 		{wire.BeginBench{Balances: two, VesselML: 1}, "vessel_ml", fault.TooLow},
-		{wire.BeginBench{Balances: []wire.BenchBalance{{DivisionG: math.NaN()}}}, "balances[0].balance_g", fault.NotFinite},
-		{wire.BeginBench{Balances: []wire.BenchBalance{{DivisionG: 0.1, CapacityG: 20}}, CupG: 19}, "balances", fault.TooLow},
+		{wire.BeginBench{Balances: []wire.BenchBalance{{Balance: mixing.Balance{Division: chem.Grams(math.NaN())}}}}, "balances[0].balance_g", fault.NotFinite},
+		{wire.BeginBench{Balances: []wire.BenchBalance{{Balance: mixing.Balance{Division: 0.1, Capacity: 20}}}, CupG: 19}, "balances", fault.TooLow},
 		{wire.BeginBench{Balances: two, Order: "as-bought"}, "order", fault.Unknown},
 	} {
 		_, err := here().BeginBench(t.Context(), save.ID, c.in)

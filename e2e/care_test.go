@@ -56,7 +56,7 @@ func TestStrongJarIsSaidInTheYard(t *testing.T) {
 	o := ownerOf(t, s)
 	job, _, _ := o.job(2, 100)
 	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Strong jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 70, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", VolumeML: 200},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 70, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 200},
 	}}})
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
@@ -244,10 +244,10 @@ func TestLabelHoldsItsText(t *testing.T) {
 	})()`
 	for name, recipe := range map[string]wire.Recipe{
 		"syrup": {Dribble: &wire.DribbleRequest{
-			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", VolumeML: 9000},
+			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", Volume: 9000},
 		}},
 		"acid": {Pad: &wire.PadRequest{
-			Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", WorkingML: 5000},
+			Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 5000},
 		}},
 	} {
 		id := uuid.NewString()

@@ -20,6 +20,7 @@ import (
 	"github.com/chromedp/chromedp"
 	"github.com/google/uuid"
 
+	"keeler/core/chem"
 	"keeler/e2e/browser"
 	"keeler/e2e/stand"
 	"keeler/wire"
@@ -129,7 +130,7 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 	o.post("/api/inspections", inspections)
 	o.post("/api/jobs", in)
 	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: ml},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: chem.Millilitres(ml)},
 	}}})
 	return job, batch, doses
 }
@@ -345,8 +346,8 @@ func TestARound(t *testing.T) {
 	// Another jar, planned with 4 mL a seam and a gun of 2 mL: the round doses by that.
 	four := 4.0
 	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Thin jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: 100},
-		Rule: wire.Rule{FullSeamML: &four}, Applicator: &wire.Applicator{Device: "gun", UnitML: 2},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 100},
+		Rule: wire.Rule{FullSeamML: &four}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
 	}}})
 	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay))
 	other.byHand("No. 2 Thin jar")

@@ -44,7 +44,7 @@ func TestLatestInputWins(t *testing.T) {
 		r.Body = io.NopCloser(bytes.NewReader(raw))
 		var plan wire.DribbleRequest
 		_ = json.Unmarshal(raw, &plan)
-		if r.URL.Path == "/api/dribble/plan" && plan.Size.VolumeML == 500 {
+		if r.URL.Path == "/api/dribble/plan" && plan.Size.Volume == 500 {
 			late.Store(true)
 			select {
 			case <-newer:
@@ -52,7 +52,7 @@ func TestLatestInputWins(t *testing.T) {
 			}
 		}
 		onward.ServeHTTP(w, r)
-		if plan.Size.VolumeML == 250 {
+		if plan.Size.Volume == 250 {
 			close(newer)
 		}
 	}), browser.Desk)

@@ -6,6 +6,7 @@ import (
 	"testing"
 	"time"
 
+	"keeler/core/chem"
 	"keeler/core/mixing"
 	"keeler/demo"
 	"keeler/wire"
@@ -66,10 +67,10 @@ func BenchmarkCalculations(b *testing.B) {
 	acid.Colonies = colonies(many)
 	dose := wire.DoseRequest{Colonies: colonies(8), GPerL: 35}
 	dilution := wire.PadDilutionRequest{
-		Hold: wire.PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Size: wire.PadSize{By: "working", WorkingML: 1000},
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Size: wire.PadSize{By: "working", Working: 1000},
 	}
-	temperature := 30.0
-	reading := wire.PadAssayRequest{Reading: wire.PadReading{GPerML: 1.1834, TempC: &temperature}}
+	temperature := chem.Celsius(30)
+	reading := wire.PadAssayRequest{Reading: wire.PadReading{Density: 1.1834, Temp: &temperature}}
 	work, err := wire.Recipe{Dribble: drafts.Dribble}.Mixing("")
 	scales := wire.ScalesOf(wire.UsualBalances().Balances, 0)
 	spilt := []mixing.Event{{Kind: mixing.Added, Act: "sugar", Grams: 150}, {Kind: mixing.Added, Act: "acid", Grams: 12}}

@@ -11,6 +11,7 @@ import (
 	"github.com/chromedp/chromedp"
 	"github.com/google/uuid"
 
+	"keeler/core/mixing"
 	"keeler/e2e/browser"
 	"keeler/wire"
 )
@@ -91,13 +92,13 @@ func relaying() ([]figure, error) {
 	defer func() { _ = c.Down() }()
 	id := uuid.NewString()
 	err = c.post("/api/batches", wire.SaveBatch{ID: id, Name: "Bench", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "mild"}, Size: wire.Size{By: "volume", VolumeML: 9000},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "mild"}, Size: wire.Size{By: "volume", Volume: 9000},
 	}}})
 	if err != nil {
 		return nil, err
 	}
 	bench := "/api/batches/" + id + "/bench"
-	if err := c.post(bench, wire.BeginBench{Balances: []wire.BenchBalance{{Name: "one", DivisionG: 1}}}); err != nil {
+	if err := c.post(bench, wire.BeginBench{Balances: []wire.BenchBalance{{Name: "one", Balance: mixing.Balance{Division: 1}}}}); err != nil {
 		return nil, err
 	}
 	if err := c.post(bench+"/events", wire.BenchEvent{ID: uuid.NewString(), Kind: "opened", Act: "sugar"}); err != nil {

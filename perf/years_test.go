@@ -52,7 +52,7 @@ func (c crew) afterYears(job string) ([]figure, error) {
 	defer func() { _ = db.Close() }()
 	batch := uuid.NewString()
 	err = c.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", VolumeML: 5000},
+		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 5000},
 	}}})
 	if err != nil {
 		return nil, err

@@ -10,10 +10,8 @@ import (
 
 // BenchBalance is a balance at hand.
 type BenchBalance struct {
-	Name      string  `json:"name" maxLength:"40" doc:"What the keeper calls it."`
-	DivisionG float64 `json:"balance_g" doc:"Its readability, 0.001 to 10 g."`
-	CapacityG float64 `json:"balance_capacity_g,omitempty" doc:"What it carries, g; left out when not said."`
-	LeastG    float64 `json:"balance_least_g,omitempty" doc:"The smallest load it feels sensibly, g; left out when not said."`
+	Name string `json:"name" maxLength:"40" doc:"What the keeper calls it."`
+	mixing.Balance
 }
 
 // Balances is all that an operation weighs with.

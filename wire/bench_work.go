@@ -39,9 +39,7 @@ func (r Recipe) Mixing(order string) (Mixing, error) {
 func ScalesOf(balances []BenchBalance, cupG float64) mixing.Scales {
 	s := mixing.Scales{Cup: chem.Grams(cupG)}
 	for _, b := range balances {
-		s.Balances = append(s.Balances, mixing.Balance{
-			Division: chem.Grams(b.DivisionG), Capacity: chem.Grams(b.CapacityG), Least: chem.Grams(b.LeastG),
-		})
+		s.Balances = append(s.Balances, b.Balance)
 	}
 	return s
 }
@@ -221,7 +219,7 @@ func LearntOf(carrier string, l strip.Learnt) Learnt {
 
 // UsualBalances are those of a kitchen, until the keeper says what there is.
 func UsualBalances() Balances {
-	return Balances{[]BenchBalance{{Name: "kitchen balance", DivisionG: 1, CapacityG: 5000}, {Name: "fine balance", DivisionG: 0.1, CapacityG: 500}}}
+	return Balances{[]BenchBalance{{"kitchen balance", mixing.Balance{Division: 1, Capacity: 5000}}, {"fine balance", mixing.Balance{Division: 0.1, Capacity: 500}}}}
 }
 
 // MadeOf is what a run comes to, with its uncertainty; nil for a product.

@@ -15,7 +15,7 @@ import (
 // recipes are one of each kind that goes through the bench.
 func recipes() map[string]Recipe {
 	dribble := func(hold Hold, aim Aim) Recipe {
-		return Recipe{Dribble: &DribbleRequest{Hold: hold, Strength: aim, Size: Size{By: "volume", VolumeML: 500}}}
+		return Recipe{Dribble: &DribbleRequest{Hold: hold, Strength: aim, Size: Size{By: "volume", Volume: 500}}}
 	}
 	label := Aim{By: "protocol", Protocol: "label-litre"}
 	return map[string]Recipe{
@@ -30,7 +30,7 @@ func recipes() map[string]Recipe {
 		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
 		"carried": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
 			Carried: &StripCarried{Mass: 80, OAD: 0.346, Water: 0.0033}}},
-		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Amount: PadRule{Protocol: "sponge-above"},
+		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: PadRule{Protocol: "sponge-above"},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
 	}
 }
@@ -72,7 +72,7 @@ func mixed(t *testing.T, m Mixing, scales mixing.Scales) mixing.State {
 // uncertainty that is known, a fitting vessel, and nothing to mend; what comes off
 // the stock is what was weighed.
 func TestMixedAsWanted(t *testing.T) {
-	balances := ScalesOf([]BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, 20)
+	balances := ScalesOf([]BenchBalance{{Balance: mixing.Balance{Division: 0.1, Capacity: 400}}, {Balance: mixing.Balance{Division: 1, Capacity: 3000}}}, 20)
 	lots := map[string][]string{
 		"crystals": {"acid", "sugar"}, "packet": {"acid", "sugar"}, "tablets": {"tablets", "sugar"}, "ready mix": {"ready_mix", "sugar"},
 		"strips": {"acid", "glycerol", "carrier"}, "anhydrous syrup": {"acid", "sugar"}, "anhydrous strips": {"acid", "glycerol", "carrier"}, "sponges": {"acid", "glycerol", "carrier"}, "carried": {"acid", "glycerol", "carrier"}, "formic": {"formic"},
@@ -83,7 +83,7 @@ func TestMixedAsWanted(t *testing.T) {
 			t.Errorf("%s: %v", name, err)
 			continue
 		}
-		if err := m.CheckBench(BeginBench{Balances: []BenchBalance{{DivisionG: 0.1, CapacityG: 400}, {DivisionG: 1, CapacityG: 3000}}, CupG: 20}); err != nil {
+		if err := m.CheckBench(BeginBench{Balances: []BenchBalance{{Balance: mixing.Balance{Division: 0.1, Capacity: 400}}, {Balance: mixing.Balance{Division: 1, Capacity: 3000}}}, CupG: 20}); err != nil {
 			t.Errorf("%s: %v", name, err)
 		}
 		s := mixed(t, m, balances)
@@ -116,7 +116,7 @@ func TestMixedAsWanted(t *testing.T) {
 func TestProductsAtTheBench(t *testing.T) {
 	label := &Card{Name: "By its label", Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}}}
 	for name, recipe := range map[string]Recipe{
-		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", VolumeML: 300}}},
+		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", Volume: 300}}},
 		"pads": {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", Pure: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
 	} {

@@ -28,7 +28,7 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 	if len(l) > 0 {
 		return DoseAnswer{}, l
 	}
-	rule, with, strength := r.Rule.core(), r.Applicator.core(), chem.GramsPerLitre(r.GPerL)
+	rule, with, strength := r.Rule.core(), applicator(r.Applicator), chem.GramsPerLitre(r.GPerL)
 	doses, err := dribble.Dose(colonies, rule, nil, with, strength)
 	if err != nil {
 		return DoseAnswer{}, err
@@ -48,7 +48,7 @@ func Packet(r PacketRequest) (PacketAnswer, error) {
 	if r.Hold.Kind != dribble.Packet {
 		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: string(dribble.SizeHand)}})
+	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: dribble.SizeHand}})
 	return PacketAnswer{
 		OADG: round(float64(r.Hold.Grams) * r.Hold.Count * float64(r.Hold.Share)), Volume: p.Volume,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
@@ -60,7 +60,7 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 	if r.Hold.Kind != dribble.Tablets {
 		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	size := Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML}
+	size := Size{By: dribble.SizeVolume, Volume: chem.Millilitres(r.VolumeML)}
 	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
 	if err != nil {
 		return TabletsAnswer{}, under(err, "size.")
@@ -76,7 +76,7 @@ func Thinning(r ThinningRequest) (ThinningAnswer, error) {
 		Hold:           Hold{Kind: dribble.ReadyMix, Stock: r.Stock},
 		Strength:       r.Strength,
 		SugarPercentWW: &r.SugarPercentWW,
-		Size:           Size{By: string(dribble.SizeVolume), VolumeML: r.VolumeML},
+		Size:           Size{By: dribble.SizeVolume, Volume: chem.Millilitres(r.VolumeML)},
 	})
 	if err != nil {
 		return ThinningAnswer{}, under(under(err, "size."), "hold.")
@@ -106,7 +106,7 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 func Convert(r StrengthRequest) (Strength, error) {
 	p, err := PlanDribble(DribbleRequest{
 		Hold: Hold{Kind: dribble.Crystals}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
-		Size: Size{By: string(dribble.SizeVolume), VolumeML: 1000},
+		Size: Size{By: dribble.SizeVolume, Volume: 1000},
 	})
 	return p.Strength, err
 }

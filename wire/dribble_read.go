@@ -13,16 +13,11 @@ func (r DribbleRequest) core() (dribble.Request, error) {
 		Aim:        r.Strength,
 		SugarRatio: r.SugarPerWater,
 		ThinSugar:  share(r.SugarPercentWW, dribble.UsualThinSugar),
-		Size: dribble.Size{
-			By:       dribble.SizeBy(r.Size.By),
-			Volume:   chem.Millilitres(r.Size.VolumeML),
-			Colonies: r.Size.Colonies,
-			Reserve:  share(r.Size.ReservePercent, dribble.UsualReserve),
-		},
+		Size:       r.Size,
 		Colonies:   readColonies(r.Colonies, &l),
 		Rule:       r.Rule.core(),
-		Applicator: r.Applicator.core(),
-		Balance:    balance(r.BalanceG, r.BalanceCapacityG),
+		Applicator: applicator(r.Applicator),
+		Balance:    usual(r.Balance),
 		Fridge:     or(r.FridgeC, dribble.UsualFridge),
 		Yard:       or(r.YardC, dribble.UsualYard),
 		Prices:     r.Prices,
@@ -40,14 +35,6 @@ func (r Rule) core() dribble.Rule {
 	}
 }
 
-func (a *Applicator) core() dribble.Applicator {
-	if a == nil {
-		return dribble.Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe, Dead: dribble.UsualDead}
-	}
-	return dribble.Applicator{
-		Device: dribble.Device(a.Device),
-		Size:   chem.Millilitres(a.SizeML),
-		Unit:   chem.Millilitres(a.UnitML),
-		Dead:   or(a.DeadML, dribble.UsualDead),
-	}
+func applicator(a *Applicator) dribble.Applicator {
+	return chem.Or(a, dribble.Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe})
 }

@@ -34,7 +34,7 @@ func (r *DribbleRequest) bare() Recipe {
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{
 		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Strength: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
-		Size: Size{By: string(dribble.SizeSeams)}, Applicator: &Applicator{Device: string(dribble.Syringe), SizeML: float64(dribble.UsualSyringe)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
+		Size: Size{By: dribble.SizeSeams}, Applicator: &Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe}, Balance: usual(mixing.Balance{}), Colonies: colonies,
 	}
 	if k.Dribble != nil {
 		label := *k.Dribble

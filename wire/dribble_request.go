@@ -1,26 +1,23 @@
 package wire
 
-import "keeler/core/method/dribble"
+import (
+	"keeler/core/method/dribble"
+	"keeler/core/mixing"
+)
 
 // What core takes as it is.
 type (
-	Hold    = dribble.Hold
-	Stock   = dribble.Stock
-	Card    = dribble.Card
-	Active  = dribble.Active
-	CardRow = dribble.CardRow
-	Aim     = dribble.Aim
-	Mean    = dribble.Mean
-	Prices  = dribble.Prices
+	Hold       = dribble.Hold
+	Stock      = dribble.Stock
+	Card       = dribble.Card
+	Active     = dribble.Active
+	CardRow    = dribble.CardRow
+	Aim        = dribble.Aim
+	Mean       = dribble.Mean
+	Prices     = dribble.Prices
+	Size       = dribble.Size
+	Applicator = dribble.Applicator
 )
-
-// Size settles how much is made.
-type Size struct {
-	By             string   `json:"by" enum:"seams,colonies,volume,in_hand" doc:"By the seams of the colonies (or of the mean) plus reserve and dead volume; by colonies at the cap; by finished volume; or by all that is held (packets, tablets, loose acid, bought solution)."`
-	VolumeML       float64  `json:"volume_ml,omitempty" doc:"Finished volume at 20 °C, mL, 10 to 100000."`
-	Colonies       int      `json:"colonies,omitempty" doc:"Colonies at the cap, 1 to 1000."`
-	ReservePercent *float64 `json:"reserve_percent,omitempty" doc:"On top of the doses when sized by seams, 0 to 100 %; 10 when left out."`
-}
 
 // Rule is how much a colony gets.
 type Rule struct {
@@ -32,30 +29,21 @@ type Rule struct {
 	ByLabel    bool     `json:"by_label,omitempty" doc:"These are a label's figures: its doses are never rounded up, and not warned about."`
 }
 
-// Applicator is what brings the syrup onto the bees.
-type Applicator struct {
-	Device string   `json:"device" enum:"syringe,bulb,gun,sprayer" doc:"A syringe is read in graduations, a bulb gives whole and half squeezes, a gun whole shots, a sprayer half seconds."`
-	SizeML float64  `json:"size_ml,omitempty" doc:"A syringe's size, 1 to 100 mL."`
-	UnitML float64  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to 5), squeeze (0.5 to 10) or shot (0.5 to 5; 5 when left out), or second of spraying (0.2 to 10, required)."`
-	DeadML *float64 `json:"dead_ml,omitempty" doc:"Stays in the applicator and the jar, 0 to 500 mL; 10 when left out."`
-}
-
 // DribbleRequest is all that a plan depends on.
 type DribbleRequest struct {
-	Hold             Hold        `json:"hold"`
-	Strength         Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
-	SugarPerWater    float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the protocol's ratio, or 1, when left out."`
-	SugarPercentWW   *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
-	Size             Size        `json:"size"`
-	Colonies         []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
-	Mean             *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
-	Rule             Rule        `json:"rule,omitempty"`
-	Applicator       *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
-	BalanceG         float64     `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
-	BalanceCapacityG float64     `json:"balance_capacity_g,omitempty" doc:"What it carries, g, at least 100 divisions; left out when it is not known."`
-	FridgeC          *float64    `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
-	YardC            *float64    `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
-	Prices           Prices      `json:"prices,omitempty"`
+	Hold           Hold        `json:"hold"`
+	Strength       Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
+	SugarPerWater  float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the protocol's ratio, or 1, when left out."`
+	SugarPercentWW *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
+	Size           Size        `json:"size"`
+	Colonies       []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
+	Mean           *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
+	Rule           Rule        `json:"rule,omitempty"`
+	Applicator     *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
+	mixing.Balance
+	FridgeC *float64 `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
+	YardC   *float64 `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
+	Prices  Prices   `json:"prices,omitempty"`
 }
 
 // DoseRequest asks for the doses of colonies alone.

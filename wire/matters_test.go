@@ -3,6 +3,8 @@ package wire
 import (
 	"bytes"
 	"encoding/json"
+	"keeler/core/chem"
+	"keeler/core/mixing"
 	"testing"
 )
 
@@ -16,7 +18,7 @@ func TestEveryFigureMatters(t *testing.T) {
 			Recipe: StripRecipe{OADG: 500, GlycerolML: 750}, GlycerolPercent: 95, WarmToC: 68, Carrier: "strip",
 			Number: &StripRule{By: "bees", Frames: 2.5}, UptakeG: 20, StaysML: 100, Size: StripSize{By: "colonies"},
 			Colonies: []StripColony{{Colony: hive}}, Carried: &StripCarried{Mass: 50, OAD: 0.3, Water: 0.01},
-			Jig: StripJig{Slots: 3, Most: 4}, BalanceG: 0.1, BalanceCapacityG: 200,
+			Jig: StripJig{Slots: 3, Most: 4}, Balance: mixing.Balance{Division: 0.1, Capacity: 200},
 			Prices: StripPrices{AcidKg: 10, GlycerolL: 5, Strip: 0.1},
 		}
 	}
@@ -47,8 +49,8 @@ func TestEveryFigureMatters(t *testing.T) {
 		"headroom_percent":      func(r *StripRequest) { r.HeadroomPercent = &headroom },
 		"jig.slots":             func(r *StripRequest) { r.Jig.Slots = 2 },
 		"jig.most":              func(r *StripRequest) { r.Jig.Most = 1 },
-		"balance_g":             func(r *StripRequest) { r.BalanceG = 1 },
-		"balance_capacity_g":    func(r *StripRequest) { r.BalanceCapacityG = 100 },
+		"balance_g":             func(r *StripRequest) { r.Division = 1 },
+		"balance_capacity_g":    func(r *StripRequest) { r.Capacity = 100 },
 		"prices.acid_kg":        func(r *StripRequest) { r.Prices.AcidKg = 11 },
 		"prices.glycerol_l":     func(r *StripRequest) { r.Prices.GlycerolL = 6 },
 		"prices.strip":          func(r *StripRequest) { r.Prices.Strip = 0.2 },
@@ -57,22 +59,22 @@ func TestEveryFigureMatters(t *testing.T) {
 	}
 
 	acid := func() *PadRequest {
-		reserve := 10.0
+		reserve := chem.Share(0.1)
 		return &PadRequest{
-			Hold: PadHold{Kind: "acid", Percent: 85, VolumeML: 20}, WorkingPercent: 60,
+			Hold: PadHold{Kind: "acid", Label: 0.85, Volume: 20}, WorkingPercent: 60,
 			Amount: PadRule{Per: "box", ML: 20, AtPercent: 62, From: "above", NucML: 7, CapML: 100, Visits: 3, DaysApart: 5},
-			Size:   PadSize{By: "visit", ReservePercent: &reserve}, Colonies: []Colony{hive, {Name: "N", Nuc: true, Boxes: []Box{double}}},
-			Sheet: &PadSheet{Takes: 10, Width: 10, Length: 20}, BottleML: 500, BalanceG: 0.1, BalanceCapacityG: 1000,
+			Size:   PadSize{By: "visit", Reserve: &reserve}, Colonies: []Colony{hive, {Name: "N", Nuc: true, Boxes: []Box{double}}},
+			Sheet: &PadSheet{Takes: 10, Width: 10, Length: 20}, BottleML: 500, Balance: mixing.Balance{Division: 0.1, Capacity: 1000},
 			Prices: PadPrices{Stock: 12},
 		}
 	}
-	reserve, warm, sure, surer := 20.0, 25.0, 0.004, 3.0
+	reserve, warm, sure, surer := chem.Share(0.2), chem.Celsius(25), chem.GramsPerMillilitre(0.004), chem.Celsius(3)
 	for name, change := range map[string]func(*PadRequest){
-		"hold.percent":          func(r *PadRequest) { r.Hold.Percent = 80 },
-		"hold.reading":          func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.19, TempC: &warm} },
-		"hold.reading.off":      func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.1894, TempC: &warm, OffGPerML: &sure} },
-		"hold.reading.temp_off": func(r *PadRequest) { r.Hold.Reading = &PadReading{GPerML: 1.1894, TempC: &warm, TempOffC: &surer} },
-		"hold.volume_ml":        func(r *PadRequest) { r.Hold.VolumeML = 15 },
+		"hold.percent":          func(r *PadRequest) { r.Hold.Label = 0.8 },
+		"hold.reading":          func(r *PadRequest) { r.Hold.Reading = &PadReading{Density: 1.19, Temp: &warm} },
+		"hold.reading.off":      func(r *PadRequest) { r.Hold.Reading = &PadReading{Density: 1.1894, Temp: &warm, Off: &sure} },
+		"hold.reading.temp_off": func(r *PadRequest) { r.Hold.Reading = &PadReading{Density: 1.1894, Temp: &warm, TempOff: &surer} },
+		"hold.volume_ml":        func(r *PadRequest) { r.Hold.Volume = 15 },
 		"hold.kind": func(r *PadRequest) {
 			r.Hold = PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "box", Each: 1, From: "above", Visits: 2}}
 		},
@@ -87,14 +89,14 @@ func TestEveryFigureMatters(t *testing.T) {
 		"amount.days_apart":    func(r *PadRequest) { r.Amount.DaysApart = 6 },
 		"amount.protocol":      func(r *PadRequest) { r.Amount = PadRule{Protocol: "floor-sheet"} },
 		"size.by":              func(r *PadRequest) { r.Size.By = "course" },
-		"size.reserve_percent": func(r *PadRequest) { r.Size.ReservePercent = &reserve },
+		"size.reserve_percent": func(r *PadRequest) { r.Size.Reserve = &reserve },
 		"colonies.nuc":         func(r *PadRequest) { r.Colonies[1].Nuc = false },
 		"sheet.takes_ml":       func(r *PadRequest) { r.Sheet.Takes = 9 },
 		"sheet.width_cm":       func(r *PadRequest) { r.Sheet.Width = 11 },
 		"sheet.length_cm":      func(r *PadRequest) { r.Sheet.Length = 21 },
 		"bottle_ml":            func(r *PadRequest) { r.BottleML = 100 },
-		"balance_g":            func(r *PadRequest) { r.BalanceG = 1 },
-		"balance_capacity_g":   func(r *PadRequest) { r.BalanceCapacityG = 20 },
+		"balance_g":            func(r *PadRequest) { r.Division = 1 },
+		"balance_capacity_g":   func(r *PadRequest) { r.Capacity = 20 },
 		"prices.stock":         func(r *PadRequest) { r.Prices.Stock = 13 },
 	} {
 		matters(t, "pad "+name, PlanPad, acid, change)

@@ -54,7 +54,7 @@ func PlanPad(r PadRequest) (PadAnswer, error) {
 // DilutePad works out a dilution alone.
 func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 	a, err := PlanPad(PadRequest{
-		Hold: r.Hold, WorkingPercent: r.WorkingPercent, Size: r.Size, BalanceG: r.BalanceG,
+		Hold: r.Hold, WorkingPercent: r.WorkingPercent, Size: r.Size, Balance: r.Balance,
 		Amount: PadRule{Protocol: pad.DefaultProtocol},
 	})
 	if err != nil {
@@ -65,7 +65,7 @@ func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 
 // AssayPad reads a strength out of a density.
 func AssayPad(r PadAssayRequest) (PadAssayAnswer, error) {
-	strength, off, err := pad.Assay(r.Reading.core())
+	strength, off, err := pad.Assay(r.Reading)
 	return PadAssayAnswer{Percent: round(100 * strength), OffPercent: round(100 * off)}, err
 }
 

@@ -32,16 +32,16 @@ func (r *PadRequest) bare() Recipe {
 
 // beginPad is formic acid to begin with: the shipped defaults, or what a card says.
 func beginPad(colonies []Colony, name string, k CardContent) Recipe {
-	weakest := 100 * float64(pad.WeakestWorking)
+	weakest := pad.WeakestWorking
 	r := PadRequest{
-		Hold: PadHold{Kind: string(pad.Acid), Percent: weakest}, WorkingPercent: weakest, Amount: PadRule{Protocol: pad.DefaultProtocol},
-		Size: PadSize{By: string(pad.SizeVisit)}, BalanceG: float64(mixing.UsualDivision), Colonies: colonies,
+		Hold: PadHold{Kind: pad.Acid, Label: weakest}, WorkingPercent: 100 * float64(weakest), Amount: PadRule{Protocol: pad.DefaultProtocol},
+		Size: PadSize{By: pad.SizeVisit}, Balance: usual(mixing.Balance{}), Colonies: colonies,
 	}
 	switch {
 	case k.Pad != nil:
 		pads := *k.Pad
 		pads.Name = name
-		r.Hold, r.Amount = PadHold{Kind: string(pad.ReadyPads), Card: &pads}, PadRule{}
+		r.Hold, r.Amount = PadHold{Kind: pad.ReadyPads, Card: &pads}, PadRule{}
 	case k.Amount != nil:
 		r.Amount = *k.Amount
 		r.Amount.ByLabel = true

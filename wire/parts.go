@@ -7,6 +7,7 @@
 package wire
 
 import (
+	"cmp"
 	"errors"
 
 	"keeler/core/chem"
@@ -39,12 +40,10 @@ func share(p *float64, otherwise chem.Share) chem.Share {
 	return chem.Share(*p / 100)
 }
 
-// balance is the keeper's.
-func balance(division, capacity float64) mixing.Balance {
-	if division == 0 {
-		division = float64(mixing.UsualDivision)
-	}
-	return mixing.Balance{Division: chem.Grams(division), Capacity: chem.Grams(capacity)}
+// usual is the keeper's balance, or else the usual one.
+func usual(b mixing.Balance) mixing.Balance {
+	b.Division = cmp.Or(b.Division, mixing.UsualDivision)
+	return b
 }
 
 // round cleans a figure of binary dust.

@@ -13,11 +13,11 @@ import (
 
 var (
 	syrupLitre = &DribbleRequest{
-		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", VolumeML: 1000},
+		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", Volume: 1000},
 	}
 	fortyStrips = &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
 	litreOf60   = &PadRequest{
-		Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 1000},
+		Hold: PadHold{Kind: "acid", Label: 0.85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 1000},
 	}
 	sixteenPads = &PadRequest{
 		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
@@ -27,7 +27,7 @@ var (
 		Hold: Hold{Kind: "ready_to_use", Card: &Card{
 			Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}},
 		}},
-		Size: Size{By: "volume", VolumeML: 200},
+		Size: Size{By: "volume", Volume: 200},
 	}
 )
 
@@ -127,13 +127,13 @@ func TestNarrowStripsAndPads(t *testing.T) {
 		t.Errorf("placement: %+v %v", placed, err)
 	}
 	d, err := DilutePad(PadDilutionRequest{
-		Hold: PadHold{Kind: "acid", Percent: 85}, WorkingPercent: 60, Size: PadSize{By: "stock", StockML: 674.646},
+		Hold: PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Size: PadSize{By: "stock", Stock: 674.646},
 	})
 	if err != nil || math.Abs(float64(d.Dilution.WorkingML)-1000) > 0.01 || len(d.Lines) != 2 {
 		t.Errorf("dilution: %+v %v", d, err)
 	}
-	temperature, sure := 20.0, 0.0
-	a, err := AssayPad(PadAssayRequest{PadReading{GPerML: 1.1425, TempC: &temperature, OffGPerML: &sure, TempOffC: &sure}})
+	temperature, sure, just := chem.Celsius(20), chem.GramsPerMillilitre(0), chem.Celsius(0)
+	a, err := AssayPad(PadAssayRequest{PadReading{Density: 1.1425, Temp: &temperature, Off: &sure, TempOff: &just}})
 	if err != nil || a.Percent != 60 || a.OffPercent != 0 {
 		t.Errorf("assay: %+v %v", a, err)
 	}
@@ -142,7 +142,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 	}
 	for _, s := range PadProtocols() { // each is a plan that can be done, from 60 % as it is
 		plan, err := PlanPad(PadRequest{
-			Hold: PadHold{Kind: "acid", Percent: 60}, Amount: PadRule{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
+			Hold: PadHold{Kind: "acid", Label: 0.60}, Amount: PadRule{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
 		})
 		if err != nil || plan.Course.Visits != s.Visits || string(plan.From) != s.From || plan.Dilution.Water != 0 {
 			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)

@@ -34,7 +34,7 @@ func (r *StripRequest) bare() Recipe {
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
 	r := StripRequest{
 		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: strip.SizeColonies},
-		Number: k.Strip, BalanceG: float64(mixing.UsualDivision),
+		Number: k.Strip, Balance: usual(mixing.Balance{}),
 	}
 	for _, c := range colonies {
 		r.Colonies = append(r.Colonies, StripColony{Colony: c})

@@ -5,6 +5,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/hive"
 	"keeler/core/method/strip"
+	"keeler/core/mixing"
 )
 
 // StripRecipe is the wanted recipe: a protocol's, or the keeper's own.
@@ -39,23 +40,22 @@ type StripColony struct {
 
 // StripRequest is all that a pot depends on.
 type StripRequest struct {
-	Recipe           StripRecipe   `json:"recipe"`
-	GlycerolPercent  float64       `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
-	AcidBasis        string        `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
-	WarmToC          float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
-	Carrier          string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
-	BetweenBoxes     bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
-	Number           *StripRule    `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
-	UptakeG          float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
-	StaysML          float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
-	Size             StripSize     `json:"size"`
-	Colonies         []StripColony `json:"colonies,omitempty" doc:"Up to 1000."`
-	Carried          *StripCarried `json:"carried,omitempty" doc:"Left over from an earlier pot and going into this one."`
-	HeadroomPercent  *float64      `json:"headroom_percent,omitempty" doc:"Free room in the pot over the liquor, 0 to 200 %; 30 when left out."`
-	Jig              StripJig      `json:"jig,omitempty"`
-	BalanceG         float64       `json:"balance_g,omitempty" doc:"What the balance reads, 0.001 to 10 g; 0.1 when left out."`
-	BalanceCapacityG float64       `json:"balance_capacity_g,omitempty" doc:"What it carries, g, at least 100 divisions; left out when it is not known."`
-	Prices           StripPrices   `json:"prices,omitempty"`
+	Recipe          StripRecipe   `json:"recipe"`
+	GlycerolPercent float64       `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
+	AcidBasis       string        `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
+	WarmToC         float64       `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
+	Carrier         string        `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
+	BetweenBoxes    bool          `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them."`
+	Number          *StripRule    `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	UptakeG         float64       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
+	StaysML         float64       `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
+	Size            StripSize     `json:"size"`
+	Colonies        []StripColony `json:"colonies,omitempty" doc:"Up to 1000."`
+	Carried         *StripCarried `json:"carried,omitempty" doc:"Left over from an earlier pot and going into this one."`
+	HeadroomPercent *float64      `json:"headroom_percent,omitempty" doc:"Free room in the pot over the liquor, 0 to 200 %; 30 when left out."`
+	Jig             StripJig      `json:"jig,omitempty"`
+	mixing.Balance
+	Prices StripPrices `json:"prices,omitempty"`
 }
 
 // StripPlacementRequest asks where strips go, without a pot.
@@ -80,7 +80,7 @@ func (r StripRequest) core() (strip.Request, error) {
 		Size:     r.Size,
 		Headroom: share(r.HeadroomPercent, strip.UsualHeadroom),
 		Jig:      r.Jig,
-		Balance:  balance(r.BalanceG, r.BalanceCapacityG),
+		Balance:  usual(r.Balance),
 		Prices:   r.Prices,
 	}
 	out.Colonies, out.Placed = readStripColonies(r.Colonies, &l)

@@ -35,8 +35,8 @@ func TestUsual(t *testing.T) {
 	for of, goesBy := range map[string]map[string]float64{
 		"dribble": {
 			"balance_g": float64(dribble.Balance.Division), "rule.full_seam_ml": float64(dribble.Rule.FullSeam), "rule.cap_ml": float64(dribble.Rule.Cap),
-			"size.reserve_percent": round(100 * dribble.Size.Reserve), "sugar_percent_ww": round(100 * dribble.ThinSugar),
-			"applicator.dead_ml": float64(dribble.Applicator.Dead), "applicator.size_ml": float64(dribble.Applicator.Size),
+			"size.reserve_percent": round(100 * dribble.Size.Reserved()), "sugar_percent_ww": round(100 * dribble.ThinSugar),
+			"applicator.dead_ml": float64(dribble.Applicator.Stays()), "applicator.size_ml": float64(dribble.Applicator.Size),
 			"fridge_c": float64(dribble.Fridge), "yard_c": float64(dribble.Yard),
 		},
 		"strip": {
@@ -46,7 +46,7 @@ func TestUsual(t *testing.T) {
 		},
 		"pad": {
 			"balance_g": float64(pad.Balance.Division), "working_percent": round(100 * pad.Working),
-			"size.reserve_percent": round(100 * pad.Size.Reserve), "bottle_ml": float64(pad.Bottle),
+			"size.reserve_percent": round(100 * pad.Size.Reserved()), "bottle_ml": float64(pad.Bottle),
 		},
 	} {
 		for path, given := range goesBy {

@@ -10,6 +10,7 @@ import (
 	"strings"
 	"testing"
 
+	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/words"
 )
@@ -148,7 +149,7 @@ func TestNotANumber(t *testing.T) {
 	for _, v := range []float64{math.NaN(), math.Inf(1)} {
 		request := DribbleRequest{
 			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"},
-			Size: Size{By: "volume", VolumeML: v},
+			Size: Size{By: "volume", Volume: chem.Millilitres(v)},
 		}
 		_, err := PlanDribble(request)
 		var l fault.List
@@ -164,7 +165,7 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 	request := DribbleRequest{
 		Hold:     Hold{Kind: "ready_mix", Stock: Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", Sugar: 0.5}},
 		Strength: Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
-		Size:     Size{By: "volume", VolumeML: 500},
+		Size:     Size{By: "volume", Volume: 500},
 	}
 	sugar := 5.0
 	request.SugarPercentWW = &sugar
@@ -191,10 +192,10 @@ func TestNoListIsNull(t *testing.T) {
 	full := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
 	for name, colonies := range map[string][]Colony{"nobody": nil, "no bees": empty, "bees": full, "some": {empty[0], full[0]}} {
 		for method, r := range map[string]Recipe{
-			"dribble": {Dribble: &DribbleRequest{Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", VolumeML: 500}, Colonies: colonies}},
-			"bought":  {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", VolumeML: 500}, Colonies: colonies}},
+			"dribble": {Dribble: &DribbleRequest{Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
+			"bought":  {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
 			"strip":   {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 4}, Colonies: unplaced(colonies)}},
-			"pad":     {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Percent: 85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", WorkingML: 500}, Colonies: colonies}},
+			"pad":     {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Label: 0.85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 500}, Colonies: colonies}},
 			"pads":    {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}, Mean: &PadMean{Colonies: 2, Combs: 10}}},
 		} {
 			w, err := r.Work()

@@ -121,7 +121,7 @@ func (p *process) save() (string, bool) {
 	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
 		Hold:     wire.Hold{Kind: "crystals"},
 		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
-		Size:     wire.Size{By: "volume", VolumeML: 262},
+		Size:     wire.Size{By: "volume", Volume: 262},
 	}}})
 	response, err := p.browser.Post(p.url+"/api/batches", "application/json", bytes.NewReader(body))
 	if err != nil {
@@ -202,7 +202,7 @@ func TestKilledUnderSaves(t *testing.T) {
 		for _, b := range list.Batches {
 			there[b.ID] = true
 			whole := read[wire.Batch](t, p, "/api/batches/"+b.ID)
-			if len(whole.Answer.Dribble.Lines) != 4 || whole.Recipe.Dribble.Size.VolumeML != 262 {
+			if len(whole.Answer.Dribble.Lines) != 4 || whole.Recipe.Dribble.Size.Volume != 262 {
 				t.Errorf("after killing %s, batch %s is not whole: %+v", victim.name, b.ID, whole)
 			}
 		}

@@ -26,6 +26,14 @@ func (v *Share) UnmarshalJSON(text []byte) error {
 	return err
 }
 
+// Or is what was said, or else what is usual.
+func Or[T any](said *T, usual T) T {
+	if said == nil {
+		return usual
+	}
+	return *said
+}
+
 func told[T ~float64](v T) ([]byte, error) {
 	return strconv.AppendFloat(nil, Clean(v), 'f', -1, 64), nil
 }

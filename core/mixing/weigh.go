@@ -16,9 +16,9 @@ const UsualDivision chem.Grams = 0.1
 
 // Balance is what the keeper weighs with.
 type Balance struct {
-	Division chem.Grams // its readability, over 0
-	Capacity chem.Grams // 0 when it was not said
-	Least    chem.Grams // the smallest load it feels sensibly; 0 when it was not said
+	Division chem.Grams `json:"balance_g,omitempty" doc:"What it reads, 0.001 to 10 g; of a recipe 0.1 when left out."`
+	Capacity chem.Grams `json:"balance_capacity_g,omitempty" doc:"What it carries, g, at least 100 divisions; left out when it is not known."`
+	Least    chem.Grams `json:"balance_least_g,omitempty" doc:"The smallest load it feels sensibly, g; left out when not said."`
 }
 
 // MaxCapacity is what the strongest balance carries, g.

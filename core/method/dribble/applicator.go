@@ -17,14 +17,17 @@ const (
 
 // Applicator is what brings the syrup onto the bees.
 type Applicator struct {
-	Device Device
-	Size   chem.Millilitres // a syringe's size
+	Device Device           `json:"device" enum:"syringe,bulb,gun,sprayer" doc:"A syringe is read in graduations, a bulb gives whole and half squeezes, a gun whole shots, a sprayer half seconds."`
+	Size   chem.Millilitres `json:"size_ml,omitempty" doc:"A syringe's size, 1 to 100 mL."`
 	// Unit is what one graduation, squeeze, shot or second gives; 0 takes the
 	// usual one (see Graduation) for a syringe, 5 mL for a bulb or gun. A
 	// sprayer has no usual one: it is always calibrated.
-	Unit chem.Millilitres
-	Dead chem.Millilitres // stays in the applicator and the jar
+	Unit chem.Millilitres  `json:"unit_ml,omitempty" doc:"mL of one graduation (0.1 to 5), squeeze (0.5 to 10) or shot (0.5 to 5; 5 when left out), or second of spraying (0.2 to 10, required)."`
+	Dead *chem.Millilitres `json:"dead_ml,omitempty" doc:"Stays in the applicator and the jar, 0 to 500 mL; 10 when left out."`
 }
+
+// Stays is what stays in the applicator and the jar, as said, or as usual.
+func (a Applicator) Stays() chem.Millilitres { return chem.Or(a.Dead, UsualDead) }
 
 // Graduation is the usual finest mark of a syringe of that size.
 func Graduation(size chem.Millilitres) chem.Millilitres {
@@ -73,7 +76,7 @@ func (a Applicator) check(path string, l *fault.List) {
 	default:
 		l.Add(path+".device", fault.Unknown)
 	}
-	l.Within(path+".dead_ml", float64(a.Dead), 0, 500, "mL")
+	l.Within(path+".dead_ml", float64(a.Stays()), 0, 500, "mL")
 }
 
 // Draw is one handling of the applicator for a colony.

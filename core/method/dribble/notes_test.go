@@ -21,7 +21,7 @@ func quiet() Request {
 		Size:       Size{By: SizeVolume, Volume: 500},
 		Colonies:   []hive.Colony{colony("R1", []hive.Seam{0, 4, 4, 4, 4, 4, 4, 0})},
 		Rule:       DefaultRule,
-		Applicator: Applicator{Device: Syringe, Size: 60},
+		Applicator: Applicator{Device: Syringe, Size: 60, Dead: new(chem.Millilitres)},
 		Balance:    mixing.Balance{Division: 0.1},
 		Fridge:     4,
 		Yard:       4,
@@ -138,7 +138,7 @@ func TestQuietPlanIsQuiet(t *testing.T) {
 func TestMean(t *testing.T) {
 	r := quiet()
 	r.Colonies, r.Mean = nil, &Mean{Seams: 52, Colonies: 8}
-	r.Size = Size{By: SizeSeams, Reserve: 0.1}
+	r.Size = Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}
 	p, err := New(r)
 	if err != nil {
 		t.Fatal(err)
@@ -296,7 +296,7 @@ func TestProtocolsAreQuietAtTheirOwnDose(t *testing.T) {
 					continue
 				}
 				r := quiet()
-				r.Aim.Protocol, r.Size, r.Balance.Division, r.Fridge, r.Yard = protocol.ID, Size{By: SizeSeams, Reserve: 0.1}, 0.001, 20, 20
+				r.Aim.Protocol, r.Size, r.Balance.Division, r.Fridge, r.Yard = protocol.ID, Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}, 0.001, 20, 20
 				r.Colonies = []hive.Colony{{Name: "Q", Boxes: []hive.Box{box}}}
 				p, err := New(r)
 				if err != nil || slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Warn }) {

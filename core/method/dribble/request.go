@@ -76,11 +76,14 @@ const (
 
 // Size settles how much is made.
 type Size struct {
-	By       SizeBy
-	Volume   chem.Millilitres
-	Colonies int
-	Reserve  chem.Share // on top of the doses, 0 to 1
+	By       SizeBy           `json:"by" enum:"seams,colonies,volume,in_hand" doc:"By the seams of the colonies (or of the mean) plus reserve and dead volume; by colonies at the cap; by finished volume; or by all that is held (packets, tablets, loose acid, bought solution)."`
+	Volume   chem.Millilitres `json:"volume_ml,omitempty" doc:"Finished volume at 20 °C, mL, 10 to 100000."`
+	Colonies int              `json:"colonies,omitempty" doc:"Colonies at the cap, 1 to 1000."`
+	Reserve  *chem.Share      `json:"reserve_percent,omitempty" doc:"On top of the doses when sized by seams, 0 to 100 %; 10 when left out."`
 }
+
+// Reserved is the reserve as said, or the usual one.
+func (s Size) Reserved() chem.Share { return chem.Or(s.Reserve, UsualReserve) }
 
 // Mean is a count over many colonies of which none was looked at singly.
 type Mean struct {
@@ -224,7 +227,7 @@ func (r Request) checkSize(l *fault.List) {
 	case SizeColonies:
 		l.Within("size.colonies", float64(r.Size.Colonies), 1, hive.MaxColonies, "colonies")
 	case SizeSeams:
-		l.Within("size.reserve_percent", float64(r.Size.Reserve)*100, 0, 100, "%")
+		l.Within("size.reserve_percent", float64(r.Size.Reserved())*100, 0, 100, "%")
 		if len(r.Colonies) > 0 {
 			return
 		}

@@ -43,8 +43,8 @@ func volume(r Request, need chem.Millilitres, s chem.GramsPerLitre) (chem.Millil
 		for _, c := range r.Colonies {
 			seams += float64(c.Quarters()) / float64(hive.Full)
 		}
-		dead := float64(r.Applicator.Dead)
-		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserve)) + dead - 1e-9)
+		dead := float64(r.Applicator.Stays())
+		v = math.Ceil(float64(need)*(1+float64(r.Size.Reserved())) + dead - 1e-9)
 		l.Scaled(field, seams, v-dead, MinVolume-dead, MaxVolume-dead, "seams")
 	case SizeHand:
 		field, typed, unit := "hold.count", r.Hold.Count, "of them"

@@ -56,14 +56,14 @@ func TestDiluteThereAndBack(t *testing.T) {
 // 1.1834 at 30 °C is 1.1954 at 20: 85 %. One line and one degree are 0.0022 g/mL,
 // which at 0.00182 a per cent are 1.21 %.
 func TestAssay(t *testing.T) {
-	s, off, err := Assay(Reading{Density: 1.1834, Temp: 30, Off: UsualOff, TempOff: UsualTempOff})
+	s, off, err := Assay(Reading{Density: 1.1834, Temp: new(chem.Celsius(30))})
 	if err != nil {
 		t.Fatal(err)
 	}
 	near(t, "strength", 100*float64(s), 85, 1e-6)
 	near(t, "either way", 100*float64(off), 1.209, 0.002)
 	// Without its temperature the same reading would have been called 78.5 %.
-	wrong, _, _ := Assay(Reading{Density: 1.1834, Temp: 20})
+	wrong, _, _ := Assay(Reading{Density: 1.1834, Temp: new(chem.Celsius(20))})
 	near(t, "uncorrected", 100*float64(wrong), 78.52, 0.01)
 	for _, c := range []struct {
 		name   string
@@ -71,10 +71,10 @@ func TestAssay(t *testing.T) {
 		field  string
 		reason fault.Reason
 	}{
-		{"no temperature", Reading{Density: 1.19, NoTemp: true}, "reading.temp_c", fault.NoTemp},
-		{"below water", Reading{Density: 0.9, Temp: 20}, "reading.g_per_ml", fault.TooLow},
-		{"above pure acid", Reading{Density: 1.23, Temp: 20}, "reading.g_per_ml", fault.TooHigh},
-		{"boiling", Reading{Density: 1.19, Temp: 60}, "reading.temp_c", fault.TooHigh},
+		{"no temperature", Reading{Density: 1.19}, "reading.temp_c", fault.NoTemp},
+		{"below water", Reading{Density: 0.9, Temp: new(chem.Celsius(20))}, "reading.g_per_ml", fault.TooLow},
+		{"above pure acid", Reading{Density: 1.23, Temp: new(chem.Celsius(20))}, "reading.g_per_ml", fault.TooHigh},
+		{"boiling", Reading{Density: 1.19, Temp: new(chem.Celsius(60))}, "reading.temp_c", fault.TooHigh},
 	} {
 		_, _, err := Assay(c.r)
 		var l fault.List
@@ -96,7 +96,7 @@ func colony(name string, nuc bool, frames ...int) hive.Colony {
 func quiet() Request {
 	return Request{
 		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, Protocol: "sponge-above",
-		Size: Size{By: SizeVisit}, Colonies: []hive.Colony{colony("K1", false, 10)},
+		Size: Size{By: SizeVisit, Reserve: new(chem.Share)}, Colonies: []hive.Colony{colony("K1", false, 10)},
 		Bottle: 1000, Balance: mixing.Balance{Division: 0.1},
 	}
 }
@@ -170,7 +170,7 @@ func TestAmounts(t *testing.T) {
 func TestCourse(t *testing.T) {
 	p := plan(t, func(r *Request) {
 		r.Colonies, r.Mean = nil, &Mean{Colonies: 8, Combs: 10, Boxes: 1}
-		r.Size.Reserve, r.Bottle = 0.05, 250
+		r.Size.Reserve, r.Bottle = new(chem.Share(0.05)), 250
 		r.Sheet = Sheet{Takes: 12, Width: 10, Length: 15}
 		r.Prices.Stock = 20
 	})
@@ -205,7 +205,7 @@ func TestWhatIsGivenAddsUp(t *testing.T) {
 		for _, working := range []chem.Share{0.60, 0.62, 0.65, 0.80} {
 			p := plan(t, func(r *Request) {
 				r.Protocol, r.Working, r.Colonies = protocol.ID, working, hives
-				r.Size = Size{By: SizeCourse, Reserve: 0.1}
+				r.Size = Size{By: SizeCourse, Reserve: new(chem.Share(0.1))}
 			})
 			sum, pure := 0.0, 0.0
 			for _, a := range p.Amounts {
@@ -276,7 +276,7 @@ func TestNotes(t *testing.T) {
 		{"strong", func(r *Request) { r.Working = 0.7 }, NoteStrong, []float64{70, 65}},
 		{"fuming", func(r *Request) { r.Hold.Label = 0.98 }, NoteFuming, []float64{98, 85}},
 		{"unsure", func(r *Request) {
-			r.Hold.Reading = &Reading{Density: 1.1834, Temp: 30, Off: UsualOff, TempOff: UsualTempOff}
+			r.Hold.Reading = &Reading{Density: 1.1834, Temp: new(chem.Celsius(30))}
 		}, NoteReading, []float64{85, 1.209}},
 		{"by the spoon", nil, NoteSpoons, []float64{1, 14.8, 15, 20, 20}},
 		{"two spoons", func(r *Request) { r.Protocol = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
@@ -439,8 +439,8 @@ func TestRefused(t *testing.T) {
 		{"upward", func(r *Request) { r.Hold.Label, r.Working = 0.6, 0.65 }, "working_percent", fault.Upward},
 		{"above 100 %", func(r *Request) { r.Hold.Label = 1.2 }, "hold.percent", fault.TooHigh},
 		{"no strength", func(r *Request) { r.Hold.Label = 0 }, "hold.percent", fault.Missing},
-		{"a density alone", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.19, NoTemp: true} }, "hold.reading.temp_c", fault.NoTemp},
-		{"a density of syrup", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.3, Temp: 20} }, "hold.reading.g_per_ml", fault.TooHigh},
+		{"a density alone", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.19} }, "hold.reading.temp_c", fault.NoTemp},
+		{"a density of syrup", func(r *Request) { r.Hold.Reading = &Reading{Density: 1.3, Temp: new(chem.Celsius(20))} }, "hold.reading.g_per_ml", fault.TooHigh},
 		{"nobody", func(r *Request) { r.Colonies = nil }, "mean.colonies", fault.Missing},
 		{"no card", func(r *Request) { r.Hold = Hold{Kind: ReadyPads} }, "hold.card", fault.Missing},
 		{"water for nothing", func(r *Request) {

@@ -139,7 +139,7 @@ func (p *Plan) dilute(r Request) error {
 	p.WorkingOff = p.StockOff * p.Working / p.Stock
 	given, mass := GivenWorking, chem.Grams(0)
 	field, typed, unit := r.people()
-	withReserve := 1 + float64(r.Size.Reserve)
+	withReserve := 1 + float64(r.Size.Reserved())
 	switch r.Size.By {
 	case SizeVisit:
 		mass = chem.FormicMass(p.Visit*chem.Millilitres(withReserve), p.Working)

@@ -17,12 +17,12 @@ const (
 
 // Hold is what the keeper has. An acid's strength is as labelled, or read.
 type Hold struct {
-	Kind    HoldKind
-	Label   chem.Share // by mass; used without a Reading
-	Reading *Reading
-	Volume  chem.Millilitres // in hand; 0 when not said
-	Card    *Card
-	Count   int // ready pads in hand; 0 when not said
+	Kind    HoldKind         `json:"kind" enum:"acid,ready_pads" doc:"Formic acid to be let down or given as it is, or ready pads."`
+	Label   chem.Share       `json:"percent,omitempty" doc:"Acid: strength on its label by weight, 5 to 100 %; or give a reading."`
+	Reading *Reading         `json:"reading,omitempty" doc:"Acid: its density, where the label is doubtful."`
+	Volume  chem.Millilitres `json:"volume_ml,omitempty" doc:"Acid in hand, mL, 10 to 100000."`
+	Card    *Card            `json:"card,omitempty" doc:"Required for ready_pads."`
+	Count   int              `json:"count,omitempty" doc:"Ready pads in hand, 0 to 10000."`
 }
 
 // Card is what the keeper copied from the label of ready pads.
@@ -50,12 +50,15 @@ const (
 
 // Size settles how much is made.
 type Size struct {
-	By      SizeBy
-	Working chem.Millilitres
-	Stock   chem.Millilitres
-	Water   chem.Grams
-	Reserve chem.Share
+	By      SizeBy           `json:"by,omitempty" doc:"visit (all colonies once), course (all visits), working, stock or water; not needed for ready pads."`
+	Working chem.Millilitres `json:"working_ml,omitempty" doc:"Working acid wanted, mL at 20 °C, 5 to 100000."`
+	Stock   chem.Millilitres `json:"stock_ml,omitempty" doc:"Stock to be used up, mL at 20 °C, 5 to 100000."`
+	Water   chem.Grams       `json:"water_g,omitempty" doc:"Water that is in the bottle already, g, 2 to 50000."`
+	Reserve *chem.Share      `json:"reserve_percent,omitempty" doc:"On top for a visit or course, 0 to 100 %; 5 when left out."`
 }
+
+// Reserved is the reserve as said, or the usual one.
+func (s Size) Reserved() chem.Share { return chem.Or(s.Reserve, UsualReserve) }
 
 // Mean is many colonies alike.
 type Mean struct {
@@ -212,7 +215,7 @@ func (h Hold) check(l *fault.List) {
 func (s Size) check(l *fault.List) {
 	switch s.By {
 	case SizeVisit, SizeCourse:
-		l.Within("size.reserve_percent", float64(s.Reserve)*100, 0, 100, "%")
+		l.Within("size.reserve_percent", float64(s.Reserved())*100, 0, 100, "%")
 	case SizeWorking:
 		l.Within("size.working_ml", float64(s.Working), 5, 100000, "mL")
 	case SizeStock:

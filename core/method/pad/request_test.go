@@ -21,7 +21,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		return r.Hold.Card
 	}
 	reading := func(r *Request) *Reading {
-		r.Hold.Reading = &Reading{Density: 1.19, Temp: 20, Off: UsualOff, TempOff: UsualTempOff}
+		r.Hold.Reading = &Reading{Density: 1.19, Temp: new(chem.Celsius(20))}
 		return r.Hold.Reading
 	}
 	for _, c := range []struct {
@@ -32,11 +32,11 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"hold.percent", 5, 100, func(r *Request, v float64) { r.Hold.Label, r.Working = chem.Share(v/100), 0.05 }},
 		{"working_percent", 5, 85, func(r *Request, v float64) { r.Working = chem.Share(v / 100) }},
 		{"hold.volume_ml", 10, 100000, func(r *Request, v float64) { r.Hold.Volume = chem.Millilitres(v) }},
-		{"hold.reading.temp_c", 0, 40, func(r *Request, v float64) { reading(r).Temp = chem.Celsius(v) }},
+		{"hold.reading.temp_c", 0, 40, func(r *Request, v float64) { reading(r).Temp = new(chem.Celsius(v)) }},
 		// The table at 20 °C; weaker than 60 % there is nothing to let down, so 5 % is wanted.
 		{"hold.reading.g_per_ml", 1.012, 1.2213, func(r *Request, v float64) { reading(r).Density = chem.GramsPerMillilitre(v); r.Working = 0.05 }},
-		{"hold.reading.off_g_per_ml", 0, 0.05, func(r *Request, v float64) { reading(r).Off = chem.GramsPerMillilitre(v) }},
-		{"hold.reading.temp_off_c", 0, 10, func(r *Request, v float64) { reading(r).TempOff = chem.Celsius(v) }},
+		{"hold.reading.off_g_per_ml", 0, 0.05, func(r *Request, v float64) { reading(r).Off = new(chem.GramsPerMillilitre(v)) }},
+		{"hold.reading.temp_off_c", 0, 10, func(r *Request, v float64) { reading(r).TempOff = new(chem.Celsius(v)) }},
 		{"amount.ml", 0.1, 145.87, func(r *Request, v float64) {
 			own(r).ML = chem.Millilitres(v)
 			r.Size = Size{By: SizeWorking, Working: 100}
@@ -49,7 +49,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"amount.cap_ml", 0, 1000, func(r *Request, v float64) { own(r).Cap = chem.Millilitres(v) }},
 		{"amount.visits", 1, 15, func(r *Request, v float64) { r.Visits = int(v) }},
 		{"amount.days_apart", 0, 30, func(r *Request, v float64) { r.Apart = int(v) }},
-		{"size.reserve_percent", 0, 100, func(r *Request, v float64) { r.Size.Reserve = chem.Share(v / 100) }},
+		{"size.reserve_percent", 0, 100, func(r *Request, v float64) { r.Size.Reserve = new(chem.Share(v / 100)) }},
 		{"size.working_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeWorking, Working: chem.Millilitres(v)} }},
 		{"size.stock_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeStock, Stock: chem.Millilitres(v)} }},
 		{"size.water_g", 2, 50000, func(r *Request, v float64) { r.Size = Size{By: SizeWater, Water: chem.Grams(v)} }},
