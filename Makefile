@@ -65,7 +65,7 @@ web/src/core/core.wasm: $(filter-out %_test.go,$(filter cmd/wasm/% wire/% words/
 
 web/dist/index.html: web/src/api/schema.d.ts web/src/core/core.wasm $(WEB_SOURCES)
 	cd web && npm run --silent build -- --logLevel warn
-	cd web && npm run --silent build -- --logLevel warn --config vite.pure.ts
+	cd web && npm run --silent build -- --logLevel error --config vite.pure.ts
 	for f in web/dist/assets/*.wasm; do gzip -9 -k -f "$$f"; done
 
 bin/keeler: web/dist/index.html $(GO_FILES) $(EMBEDDED) go.mod

@@ -339,7 +339,7 @@ func TestARound(t *testing.T) {
 	other.click("[data-amend]")
 	other.fill("amount", "6")
 	other.do(chromedp.SendKeys(chromedp.CSS(`[data-path="note"] input`), "the syringe leaked"))
-	other.click("[data-amend-yes]")
+	other.click("[data-save-form=amend]")
 	other.says("[data-register]", "amended", "the syringe leaked")
 	other.neverNaN()
 

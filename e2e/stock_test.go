@@ -109,7 +109,7 @@ func TestOtherTreatment(t *testing.T) {
 		t.Errorf("%d heads for 7 colonies", n)
 	}
 	p.click("[data-amend]")
-	p.click("[data-amend-yes]")
+	p.click("[data-save-form=amend]")
 	p.says("[data-register]", "nothing given", "amended")
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	p.says("main", "Kiln Lane")

@@ -6,6 +6,7 @@ import page from './page.module.css'
 import styles from './Form.module.css'
 import type { Reader } from './reader'
 import { Said } from './Said'
+import { onSent } from './sending'
 import { text } from './text'
 import type { useSaving } from './useSaving'
 import { Press } from './Press'
@@ -32,14 +33,7 @@ export function Form<Key extends string>(props: Props<Key>) {
   const faults: Record<string, string> = { ...saving.faults, ...form.reader.faults }
   return (
     <Faults value={faults}>
-      <form
-        className={className}
-        data-form={mark}
-        onSubmit={(e) => {
-          e.preventDefault()
-          onSave()
-        }}
-      >
+      <form className={className} data-form={mark} onSubmit={onSent(onSave)}>
         {form.panel.title && <h2>{form.panel.title}</h2>}
         <Entries of={form.panel} {...props} typed={form.typed} change={form.change} />
         {children}

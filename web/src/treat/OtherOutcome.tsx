@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
-import { Faults, Field, may, Press, readOne, useStart } from '../kit'
+import { Faults, Field, may, onSent, Press, readOne, useStart } from '../kit'
 import type { Amount } from '../method/amount'
 import type { Application } from '../outbox/outbox'
 import { text } from './text'
@@ -77,12 +77,7 @@ function Really({ amount, onNothing, onGiven }: ReallyProps) {
   const { figure, faults } = readOne('amount', typed)
   const ready = figure !== undefined && figure > 0 && !('amount' in faults)
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault()
-        if (ready) onGiven(figure)
-      }}
-    >
+    <form onSubmit={onSent(() => ready && onGiven(figure))}>
       <Faults value={faults}>
         <Field
           label={text.really}

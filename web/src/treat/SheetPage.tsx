@@ -1,7 +1,7 @@
 import { Fragment, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { FACTS } from '../method/facts'
-import { day as written, plain, Press, readOne, useKept, Waiting } from '../kit'
+import { day as written, downThe, onSent, plain, Press, readOne, useKept, Waiting } from '../kit'
 import type { Schemas } from '../api/client'
 import type { Core } from '../core/core'
 import { text as docketText } from '../docket/text'
@@ -176,13 +176,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
     typed.set(Object.fromEntries(left))
   }
   return (
-    <form
-      className={styles.typing}
-      onSubmit={(e) => {
-        e.preventDefault()
-        void write()
-      }}
-    >
+    <form className={styles.typing} onSubmit={onSent(() => void write())}>
       <SignalBar outbox={outbox} ready={false} />
       <p className="quiet">{text.typeHint}</p>
       <JarChoice round={round} jar={jar} />
@@ -199,12 +193,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
                   inputMode="decimal"
                   value={typed.value[c.id] ?? ''}
                   onChange={(e) => typed.set({ ...typed.value, [c.id]: e.target.value })}
-                  onKeyDown={(e) => {
-                    if (e.key !== 'Enter') return
-                    e.preventDefault()
-                    const all = [...document.querySelectorAll<HTMLInputElement>('[data-sheet] form input')]
-                    all[all.indexOf(e.currentTarget) + 1]?.focus()
-                  }}
+                  onKeyDown={downThe('[data-sheet] form input')}
                   data-typed={c.hive.name}
                 />{' '}
                 {faults['amount'] && <b className={shared.harm}>{faults['amount']}</b>}

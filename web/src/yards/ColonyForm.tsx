@@ -7,6 +7,7 @@ import {
   begin,
   Entries,
   Faults,
+  onSent,
   type Panel,
   Pick,
   Press,
@@ -107,14 +108,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
     onClose()
   }
   return (
-    <form
-      className={page.form}
-      data-colony-form
-      onSubmit={(e) => {
-        e.preventDefault()
-        save(v.version)
-      }}
-    >
+    <form className={page.form} data-colony-form onSubmit={onSent(() => save(v.version))}>
       {!colony && (
         <Pick
           label={text.preset}

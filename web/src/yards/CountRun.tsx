@@ -1,20 +1,25 @@
 import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
-import { useState, type KeyboardEvent } from 'react'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import {
-  Choice,
+  begin,
+  downThe,
+  Entries,
   Faults,
-  Field,
+  type Panel,
   plain,
   Press,
+  read,
   Reader,
   Said,
   three,
+  type Typed as Asked,
   useKept,
   useSaving,
   useStart,
   Waiting,
+  when,
   yardQuery,
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
@@ -24,15 +29,23 @@ import { changed } from './changed'
 import page from '../kit/page.module.css'
 import styles from './CountRun.module.css'
 
-type Kind = Schemas['MiteCount']['kind']
+type Key = 'kind' | 'on' | 'days' | 'bees'
 
 interface Typed {
-  kind: Kind
-  on: string
-  days: string
-  bees: string
+  asked: Asked<Key>
   /** By colony, with the id that the count will have. */
   mites: Record<string, { id: string; mites: string }>
+}
+
+/** What is said once for all hives. */
+const ONCE: Panel<Key> = {
+  title: '',
+  entries: [
+    { of: 'kind', label: text.mites, options: text.kinds },
+    { of: 'on', as: 'words', label: text.countedOn },
+    { of: 'days', label: text.days, first: '7', when: when('kind', 'board') },
+    { of: 'bees', as: 'whole', label: text.bees, first: '300', when: when('kind', 'wash') },
+  ],
 }
 
 /** The counts of a whole yard, typed down a column. */
@@ -46,10 +59,7 @@ export default function CountRun() {
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const { now } = useStart()
   const form = useKept<Typed>(`counts.${yard.id}`, () => ({
-    kind: 'board',
-    on: now.slice(0, 10),
-    days: '7',
-    bees: '300',
+    asked: { ...begin([ONCE], {}), on: now.slice(0, 10) },
     mites: {},
   }))
   const [told, setTold] = useState<Record<string, Schemas['MiteCount']>>({})
@@ -57,17 +67,12 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const filled = yard.stands.filter((s) => v.mites[s.id]?.mites.trim())
   const reader = new Reader('metric')
-  const sample =
-    v.kind === 'board'
-      ? { days: reader.needed('days', v.days) }
-      : { bees: reader.needed('bees', v.bees, true) }
+  const once = read([ONCE], v.asked, reader) as Pick<Schemas['MiteCount'], 'kind' | 'on' | 'days' | 'bees'>
   const counts = filled.map((s, i) => ({
     id: v.mites[s.id]!.id,
     colony_id: s.id,
-    kind: v.kind,
     mites: reader.needed(`counts[${i}].mites`, v.mites[s.id]!.mites, true),
-    on: v.on,
-    ...sample,
+    ...once,
   }))
   const saving = useSaving(
     () => data(client.POST('/api/counts', { body: { counts } })),
@@ -97,34 +102,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       </div>
       <Faults value={shared}>
         <div className={page.form}>
-          <Choice
-            label={text.mites}
-            value={v.kind}
-            options={text.kinds}
-            onChange={(k) => change((t) => void (t.kind = k))}
-          />
-          <Field
-            text
-            label={text.countedOn}
-            path="on"
-            value={v.on}
-            onChange={(x) => change((t) => void (t.on = x))}
-          />
-          {v.kind === 'board' ? (
-            <Field
-              label={text.days}
-              path="days"
-              value={v.days}
-              onChange={(x) => change((t) => void (t.days = x))}
-            />
-          ) : (
-            <Field
-              label={text.bees}
-              path="bees"
-              value={v.bees}
-              onChange={(x) => change((t) => void (t.bees = x))}
-            />
-          )}
+          <Entries of={ONCE} typed={v.asked} change={(recipe) => change((t) => recipe(t.asked))} />
         </div>
       </Faults>
       <p className="quiet">{text.countHint}</p>
@@ -137,7 +115,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
               aria-label={`${text.mites}, ${s.name}`}
               aria-invalid={faultOf(s.id) !== undefined}
               value={v.mites[s.id]?.mites ?? ''}
-              onKeyDown={nextOnEnter}
+              onKeyDown={downThe(`.${styles.countRow} input`)}
               onChange={(e) =>
                 change((t) => {
                   t.mites[s.id] = { id: t.mites[s.id]?.id ?? crypto.randomUUID(), mites: e.target.value }
@@ -192,11 +170,4 @@ function Told({
       )}
     </span>
   )
-}
-
-function nextOnEnter(e: KeyboardEvent<HTMLInputElement>) {
-  if (e.key !== 'Enter') return
-  e.preventDefault()
-  const all = [...document.querySelectorAll<HTMLInputElement>(`.${styles.countRow} input`)]
-  all[all.indexOf(e.currentTarget) + 1]?.focus()
 }

@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
-import { Entries, Faults, Field, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
+import { Entries, Faults, Field, onSent, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
 import page from '../../kit/page.module.css'
 import { text } from './text'
 import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
@@ -42,14 +42,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
   )
   return (
     <Faults value={{ ...saving.faults, ...faults }}>
-      <form
-        className={page.form}
-        data-card-form
-        onSubmit={(e) => {
-          e.preventDefault()
-          saving.save()
-        }}
-      >
+      <form className={page.form} data-card-form onSubmit={onSent(() => saving.save())}>
         {ask(panels.named)}
         {ask(panels.dose)}
         {part === 'rule' && <Table v={v} change={change} />}

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { METHODS } from '../../method/facts'
 import { client, data, type Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
-import { clock, day, Faults, Field, plain, Press, Reader, Said, stale, useSaving } from '../../kit'
+import { clock, day, Form, type Panel, plain, Press, stale, useSaving, useTyped, when } from '../../kit'
 import styles from './Lines.module.css'
 import { text } from './text'
 
@@ -103,13 +103,20 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
   )
 }
 
+const AMEND: Panel<'kind' | 'amount' | 'note'> = {
+  title: '',
+  entries: [
+    { of: 'kind', label: '', unseen: true },
+    { of: 'amount', label: text.amendAmount, when: when('kind', 'given') },
+    { of: 'note', as: 'words', label: text.amendWhy },
+  ],
+}
+
 function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
   const [id] = useState(() => crypto.randomUUID())
-  const [amount, setAmount] = useState(String(line.amount ?? 0))
-  const [note, setNote] = useState('')
   const given = line.kind === 'given'
-  const reader = new Reader('metric')
-  const figure = given ? reader.needed('amount', amount) : 0
+  const form = useTyped(AMEND, { amount: given ? String(line.amount ?? 0) : '', kind: line.kind })
+  const { amount: figure = 0, note } = form.body as { amount?: number; note: string }
   const saving = useSaving(
     () =>
       data(
@@ -131,26 +138,16 @@ function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
     },
   )
   return (
-    <form
+    <Form
       className={styles.amend}
-      onSubmit={(e) => {
-        e.preventDefault()
-        saving.save(undefined)
-      }}
-    >
-      <Faults value={{ ...saving.faults, ...reader.faults }}>
-        {given && <Field label={text.amendAmount} path="amount" value={amount} onChange={setAmount} />}
-        <Field text label={text.amendWhy} path="note" value={note} onChange={setNote} />
-        <Said message={saving.message} />
-        <Press
-          submit
-          outlined
-          says={given ? text.amendYes : text.takeBackYes}
-          off={saving.busy || !reader.readable}
-          data-amend-yes
-        />
-        <Press says={text.cancel} onPress={onDone} />
-      </Faults>
-    </form>
+      form={form}
+      saving={saving}
+      save={given ? text.amendYes : text.takeBackYes}
+      mark="amend"
+      quiet
+      unfinished={given && !form.typed.amount?.trim()}
+      onSave={() => saving.save()}
+      onCancel={onDone}
+    />
   )
 }

@@ -1,4 +1,16 @@
-import { Choice, Field, may, named, Pick, Press, useKept, useStart, Waiting, yardsQuery } from '../../kit'
+import {
+  begin,
+  Entries,
+  may,
+  named,
+  type Options,
+  type Panel,
+  Press,
+  useForm,
+  useStart,
+  Waiting,
+  yardsQuery,
+} from '../../kit'
 import Button from '@mui/material/Button'
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -10,28 +22,32 @@ import { text } from './text'
 
 const DAY = /^\d{4}-\d\d-\d\d$/
 
+type Query = Partial<Record<'yard' | 'method' | 'from' | 'to' | 'group', string>> & {
+  order?: 'newest' | 'oldest'
+}
+
+const filters = (yards: Options): Panel<keyof Query> => ({
+  title: text.filters,
+  entries: [
+    { of: 'yard', label: text.yard, list: true, options: { '': text.allYards, ...yards } },
+    { of: 'method', label: text.method, list: true, options: text.methods },
+    { of: 'from', as: 'words', label: text.from, placeholder: text.dayHint },
+    { of: 'to', as: 'words', label: text.to, placeholder: text.dayHint },
+    { of: 'group', label: text.group, columns: 4, options: text.groups },
+    { of: 'order', label: text.order, options: text.orders },
+  ],
+})
+
 /** The medicine record: what was given to which bees, by whom, from what. */
 export default function RegisterPage() {
   const role = useStart().me?.role
   const yards = useQuery(yardsQuery)
   const [recording, setRecording] = useState(false)
-  const asked = useKept('register', () => ({
-    yard: '',
-    method: '',
-    group: '',
-    order: 'newest',
-    from: '',
-    to: '',
-  }))
-  const { yard, method, group, order, from, to } = asked.value
-  const query = {
-    ...(yard && { yard }),
-    ...(method && { method }),
-    ...(group && { group }),
-    order: order as 'newest' | 'oldest',
-    ...(DAY.test(from) && { from }),
-    ...(DAY.test(to) && { to }),
-  }
+  const panel = filters(named(yards.data))
+  const { typed, change } = useForm('register', panel, () => begin([panel], {}))
+  const query: Query = Object.fromEntries(
+    Object.entries(typed).filter(([of, v]) => (of === 'from' || of === 'to' ? DAY.test(v) : v !== '')),
+  )
   const register = useInfiniteQuery({
     queryKey: ['register', query],
     queryFn: ({ pageParam, signal }) =>
@@ -45,53 +61,12 @@ export default function RegisterPage() {
     getNextPageParam: (page) => page.more,
   })
   const lines = register.data?.pages.flatMap((p) => p.lines) ?? []
-  const change = (part: Partial<typeof asked.value>) => asked.set({ ...asked.value, ...part })
   return (
     <main className={styles.page} data-register>
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       <div className={`${styles.filters} no-print`}>
-        <Pick
-          label={text.yard}
-          value={yard}
-          options={named(yards.data)}
-          none={text.allYards}
-          onChange={(v) => change({ yard: v })}
-        />
-        <Pick
-          label={text.method}
-          value={method}
-          options={text.methods}
-          onChange={(v) => change({ method: v })}
-        />
-        <Field
-          text
-          label={text.from}
-          placeholder={text.dayHint}
-          value={from}
-          onChange={(v) => change({ from: v })}
-        />
-        <Field
-          text
-          label={text.to}
-          placeholder={text.dayHint}
-          value={to}
-          onChange={(v) => change({ to: v })}
-        />
-        <Choice
-          label={text.group}
-          columns={4}
-          value={group}
-          options={text.groups}
-          onChange={(g) => change({ group: g })}
-        />
-        <Choice
-          label={text.order}
-          columns={2}
-          value={order}
-          options={text.orders}
-          onChange={(o) => change({ order: o })}
-        />
+        <Entries of={panel} typed={typed} change={change} />
         <Button href={`/api/export/register?${new URLSearchParams(query).toString()}`} data-csv>
           {text.csv}
         </Button>
@@ -108,7 +83,7 @@ export default function RegisterPage() {
       )}
       {!register.data && <Waiting query={register} />}
       {register.data && lines.length === 0 && <p>{text.none}</p>}
-      <Lines lines={lines} group={group} amends={may(role, 'helper')} />
+      <Lines lines={lines} group={typed.group ?? ''} amends={may(role, 'helper')} />
       {register.hasNextPage && (
         <Press
           says={text.more}
