@@ -39,8 +39,10 @@ const heartbeat = 15 * time.Second
 // happened there, "reading" for what the instruments show.
 func watch(r routes, id, path string, begin func(app.Desk, context.Context, string) (app.Watching, error)) {
 	op := r.describe(get+" "+path+streams, id, "Server-sent events: changed (something happened, ask again) and at a bench reading (a Reading)", 404)
+	reading := r.api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[wire.Reading](), true, "")
 	op.Responses = map[string]*huma.Response{"200": {
-		Description: "Events; the data of reading is a Reading.", Content: map[string]*huma.MediaType{sse.ContentType: {Schema: r.api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[wire.Reading](), true, "")}},
+		Description: "Events; the data of reading is a Reading.",
+		Content:     map[string]*huma.MediaType{sse.ContentType: {Schema: reading}},
 	}}
 	route(r, op, app.Viewer, func(ctx context.Context, desk app.Desk, in *ByID) (*huma.StreamResponse, error) {
 		w, err := begin(desk, ctx, in.ID)

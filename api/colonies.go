@@ -22,7 +22,8 @@ func colonies(r routes) {
 	sendTo(r, post+" colonies/{id}/move", "move-colony", app.Keeper, "Bring a colony to another yard", app.Desk.Move)
 	sendTo(r, post+" colonies/{id}/split", "split-colony", app.Keeper, "Take a new colony off; its bees carry their treatments", app.Desk.Split)
 	sendTo(r, post+" colonies/{id}/end", "end-colony", app.Keeper, "Close a colony: dead, sold, or united with another", app.Desk.End)
-	sendTo(r, post+" colonies/{id}/happened", "happen-colony", app.Keeper, "Record a swarm, or a brood break by hand; what was seen before a swarm no longer counts", app.Desk.Happened)
+	sendTo(r, post+" colonies/{id}/happened", "happen-colony", app.Keeper,
+		"Record a swarm, or a brood break by hand; what was seen before a swarm no longer counts", app.Desk.Happened)
 	sendTo(r, post+" colonies/{id}/treatments", "treat-colony", app.Helper, "Record what was given", app.Desk.Treat)
 	answer(r, r.describe(post+" colonies/{id}/treatments/{treatment}/out", "take-out", "Record that it was taken out", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {

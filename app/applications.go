@@ -142,8 +142,8 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
 		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleKind: v.job.RuleKind, RuleWords: v.job.RuleWords,
-		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason, OpenS: int(in.OpenS), GivenAt: now.Add(-ago),
-		UserID: d.who.User, CreatedAt: d.stamp(),
+		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason,
+		OpenS: int(in.OpenS), GivenAt: now.Add(-ago), UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.Kind == string(treatment.Other) {
 		l.Add("kind", fault.NotFitting)

@@ -219,7 +219,8 @@ func LearntOf(carrier string, l strip.Learnt) Learnt {
 
 // UsualBalances are those of a kitchen, until the keeper says what there is.
 func UsualBalances() Balances {
-	return Balances{[]BenchBalance{{"kitchen balance", mixing.Balance{Division: 1, Capacity: 5000}}, {"fine balance", mixing.Balance{Division: 0.1, Capacity: 500}}}}
+	kitchen, fine := mixing.Balance{Division: 1, Capacity: 5000}, mixing.Balance{Division: 0.1, Capacity: 500}
+	return Balances{[]BenchBalance{{"kitchen balance", kitchen}, {"fine balance", fine}}}
 }
 
 // MadeOf is what a run comes to, with its uncertainty; nil for a product.

@@ -34,7 +34,8 @@ func (r *DribbleRequest) bare() Recipe {
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{
 		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Strength: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
-		Size: Size{By: dribble.SizeSeams}, Applicator: &Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe}, Balance: usual(mixing.Balance{}), Colonies: colonies,
+		Size: Size{By: dribble.SizeSeams}, Applicator: &Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe},
+		Balance: usual(mixing.Balance{}), Colonies: colonies,
 	}
 	if k.Dribble != nil {
 		label := *k.Dribble

@@ -30,9 +30,11 @@ func UsualOf() map[string]Usual {
 			"fridge_c": figure(dribble.UsualFridge), "yard_c": figure(dribble.UsualYard),
 		},
 		string(method.Strip): {
-			"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol, "recipe.oad_g": figure(own.OAD), "recipe.glycerol_ml": figure(own.Volume), "recipe.glycerol_g": figure(own.Glycerol),
+			"balance_g": figure(mixing.UsualDivision), "recipe.protocol": strip.DefaultProtocol,
+			"recipe.oad_g": figure(own.OAD), "recipe.glycerol_ml": figure(own.Volume), "recipe.glycerol_g": figure(own.Glycerol),
 			"uptake.strip":     figure(strip.UsualUptake),
-			"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat), "headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
+			"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat),
+			"headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
 			"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(strip.DefaultNumber.Most),
 		},
 		string(method.Pad): {

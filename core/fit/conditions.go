@@ -73,11 +73,14 @@ var Protocols = []Conditions{
 	// Swarms, splits and nucs without sealed brood: any mild evening, bees at home.
 	{ID: "in-season", Method: method.Dribble, Broodless: true, Supers: SupersOff, MinC: 8, MaxC: 28, BestLowC: 12, BestHighC: 22, FromHour: 17, ToHour: 22},
 	// Warm enough for bees to walk on them: days above 10 °C.
-	{ID: "strips", Method: method.Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28, ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: stripDays.Low, DaysInHigh: stripDays.High},
+	{ID: "strips", Method: method.Strip, Supers: SupersLabel, OutOfHoney: false, MinC: 10, MaxC: 35, BestLowC: 12, BestHighC: 28,
+		ByDay: true, FromHour: 9, ToHour: 19, DaysInLow: stripDays.Low, DaysInHigh: stripDays.High},
 	// Sheets and sponges, which are gone in a day or two and given again.
-	{ID: "formic", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
+	{ID: "formic", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25,
+		ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
 	// Bottle and wick: one filling that lasts.
-	{ID: "formic-bottle", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25, ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High},
+	{ID: "formic-bottle", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25,
+		ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High},
 }
 
 // courseDays is over how many days the weather must suit formic acid: a sheet or

@@ -225,7 +225,11 @@ func (s *Server) Database(ctx context.Context, name string) (string, error) {
 	}
 	defer func() { _ = db.Close() }()
 	db.SetMaxOpenConns(1) // what is set holds for one connection
-	for _, statement := range []string{"SET foreign_key_checks = 0", "CREATE OR REPLACE DATABASE `" + name + "`", "GRANT ALL ON `" + name + "`.* TO '" + user + "'@'" + loopback + "'"} {
+	for _, statement := range []string{
+		"SET foreign_key_checks = 0",
+		"CREATE OR REPLACE DATABASE `" + name + "`",
+		"GRANT ALL ON `" + name + "`.* TO '" + user + "'@'" + loopback + "'",
+	} {
 		if _, err := db.ExecContext(ctx, statement); err != nil {
 			return "", err
 		}

@@ -43,7 +43,8 @@ func Work(r Request, p Plan) mixing.Work {
 		Dose: mixing.Dose{Name: "piece", Mass: r.Uptake}, Soaks: &mixing.Soaking{Carrier: string(r.Layout.Carrier), Pieces: p.Strips, Uptake: r.Uptake},
 		Parts: []mixing.Part{
 			{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: chem.Mixture{OAD: oad, Water: 1 - oad}, Dry: true, Lot: "acid"},
-			{Name: "glycerol", Steps: []mixing.Step{StepGlycerol}, Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}, Lot: "glycerol"},
+			{Name: "glycerol", Steps: []mixing.Step{StepGlycerol}, Lot: "glycerol",
+				Gram: chem.Mixture{Glycerol: chem.Grams(r.Glycerol), Water: chem.Grams(1 - r.Glycerol)}},
 			{Name: "water", Steps: []mixing.Step{StepWater}, Gram: chem.Mixture{Water: 1}},
 			{Name: "carried", Steps: []mixing.Step{StepCarried}, Gram: p.Carried.Take(1)},
 		},
