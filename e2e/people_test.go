@@ -92,6 +92,12 @@ func TestCardOfALabel(t *testing.T) {
 		t.Error("a card with a mistyped cap can be kept")
 	}
 	p.fill("content.rule.cap_ml", "30")
+	// A row without its mL would leave the bees of that hive to the next one.
+	p.choose("Add a row")
+	p.fill("content.dribble.rows[0].up_to_bees", "9000")
+	p.choose("Save the card")
+	p.says(`[data-path="content.dribble.rows[0].dose_ml"]`, "Possible")
+	p.click(`[aria-label="Remove row 1"]`)
 	p.choose("Save the card")
 	p.says(`[data-card="Winter syrup"]`, "8 to 10 °C")
 

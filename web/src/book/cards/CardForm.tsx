@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
-import { Entries, Faults, Field, onSent, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
+import { Entries, Faults, onSent, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
+import { LabelRows } from '../../method/dribble/LabelRows'
 import page from '../../kit/page.module.css'
 import { text } from './text'
 import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
@@ -45,7 +46,16 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
       <form className={page.form} data-card-form onSubmit={onSent(() => saving.save())}>
         {ask(panels.named)}
         {ask(panels.dose)}
-        {part === 'rule' && <Table v={v} change={change} />}
+        {part === 'rule' && (
+          <div>
+            <p className="quiet">{text.table}</p>
+            <LabelRows
+              rows={v.rows}
+              path="content.dribble.rows"
+              edit={(recipe) => change((t) => recipe(t.rows))}
+            />
+          </div>
+        )}
         {ask(panels.conditions)}
         <Said message={saving.stale ? text.stale : saving.message} />
         <div className={page.bar}>
@@ -60,37 +70,5 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
         </div>
       </form>
     </Faults>
-  )
-}
-
-/** The label's own table: so many mL up to so many bees. */
-function Table({ v, change }: { v: Typed; change: (recipe: (t: Typed) => void) => void }) {
-  return (
-    <div>
-      <p className="quiet">{text.table}</p>
-      {v.rows.map((row, i) => (
-        <div key={i} className={page.two}>
-          <Field
-            label={text.tableBees}
-            path={`content.dribble.rows[${i}].up_to_bees`}
-            value={row.bees}
-            onChange={(x) => change((t) => void (t.rows[i]!.bees = x))}
-          />
-          <Field
-            label=""
-            unit="mL"
-            path={`content.dribble.rows[${i}].dose_ml`}
-            value={row.ml}
-            onChange={(x) => change((t) => void (t.rows[i]!.ml = x))}
-          />
-        </div>
-      ))}
-      {v.rows.length > 0 && <p className="quiet">{text.tableHint}</p>}
-      <Press
-        small
-        says={text.tableRow}
-        onPress={() => change((t) => void t.rows.push({ bees: '', ml: '' }))}
-      />
-    </div>
   )
 }

@@ -7,8 +7,8 @@ import {
   read as readForm,
   Reader,
   type Typed as Asked,
-  typed as written,
 } from '../../kit'
+import { adoptRows, readRows, type LabelRow } from '../../method/dribble/label'
 import { text } from './text'
 
 export type Card = Schemas['LabelCard']
@@ -80,17 +80,14 @@ export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions', Pa
 export interface Typed {
   asked: Asked<string>
   /** The label's table from bees to mL. */
-  rows: { bees: string; ml: string }[]
+  rows: LabelRow[]
 }
 
 export function typed(card: Card): Typed {
   const panels = Object.values(panelsOf(card))
   return {
     asked: adopt(panels, card, begin(panels, {})),
-    rows: (card.content.dribble?.rows ?? []).map((r) => ({
-      bees: written(r.up_to_bees),
-      ml: written(r.dose_ml),
-    })),
+    rows: adoptRows(card.content.dribble?.rows ?? []),
   }
 }
 
@@ -103,12 +100,7 @@ export function read({ asked, rows }: Typed, card: Card) {
     content: Partial<Content>
   }
   const part = partOf(card.content)
-  const table = rows
-    .map((r, i) => ({
-      up_to_bees: reader.number(`content.dribble.rows[${i}].up_to_bees`, r.bees),
-      dose_ml: reader.number(`content.dribble.rows[${i}].dose_ml`, r.ml),
-    }))
-    .flatMap(({ up_to_bees, dose_ml }) => (dose_ml === undefined ? [] : [{ up_to_bees, dose_ml }]))
+  const table = readRows(rows, 'content.dribble.rows', reader)
   // What the form does not ask of the dose stays; what was cleared goes.
   const asks = panels.dose.entries.map((e) => e.of.split('.')[2])
   const unasked = Object.entries(card.content[part] ?? {}).filter(([key]) => !asks.includes(key))

@@ -1,54 +1,23 @@
-import FormHelperText from '@mui/material/FormHelperText'
 import IconButton from '@mui/material/IconButton'
-import { Choice, Field, Press, useFault } from '../../kit'
+import { Choice, Field, Press } from '../../kit'
 import type { Change } from '../draft'
 import type { LabelTable } from './label'
+import { LabelRows } from './LabelRows'
 import styles from './CardEditor.module.css'
 import { text } from './text'
 
 /** The label of a ready-to-use product, as the keeper copies it. */
 export default function CardEditor({ label: card, change }: { label: LabelTable; change: Change }) {
-  const fault = useFault('hold.card.rows')
   const edit = (recipe: (card: LabelTable) => void) => change((d) => recipe(d.label))
   return (
     <fieldset className={styles.card}>
       <legend>{text.card}</legend>
       <Field label={text.cardName} text value={card.name} onChange={(v) => edit((c) => void (c.name = v))} />
-      {card.rows.map((row, i) => (
-        <div key={i} className={styles.cardRow}>
-          <div>
-            <Field
-              label={text.cardUpTo}
-              unit={text.cardBees}
-              path={`hold.card.rows[${i}].up_to_bees`}
-              placeholder={i === card.rows.length - 1 ? text.cardAnyLarger : ''}
-              value={row.upTo}
-              onChange={(v) => edit((c) => void (c.rows[i]!.upTo = v))}
-            />
-            <Field
-              label={text.cardDose}
-              unit="mL"
-              path={`hold.card.rows[${i}].dose_ml`}
-              value={row.dose}
-              onChange={(v) => edit((c) => void (c.rows[i]!.dose = v))}
-            />
-          </div>
-          {card.rows.length > 1 && (
-            <IconButton
-              size="small"
-              aria-label={text.cardRemoveRow(i + 1)}
-              onClick={() => edit((c) => void c.rows.splice(i, 1))}
-            >
-              ×
-            </IconButton>
-          )}
-        </div>
-      ))}
-      {fault && <FormHelperText error>{fault}</FormHelperText>}
-      <Press
-        small
-        says={text.cardAddRow}
-        onPress={() => edit((c) => void c.rows.push({ upTo: '', dose: '' }))}
+      <LabelRows
+        rows={card.rows}
+        path="hold.card.rows"
+        least={1}
+        edit={(recipe) => edit((c) => recipe(c.rows))}
       />
       {card.actives.map((active, i) => (
         <div key={i}>

@@ -3,18 +3,36 @@ import type { Request } from './fields'
 
 type Card = NonNullable<Request['hold']['card']>
 
+/** A row of a label's table: a hive of up to so many bees gets so many mL. */
+export interface LabelRow {
+  upTo: string
+  dose: string
+}
+
 /** The label of a ready-to-use product, as the keeper copies it. */
 export interface LabelTable {
   name: string
   actives: { name: 'oxalic' | 'formic' | 'other'; gPerL: string; basis: string }[]
-  rows: { upTo: string; dose: string }[]
+  rows: LabelRow[]
   repeats: string
 }
+
+export const emptyRow = (): LabelRow => ({ upTo: '', dose: '' })
+
+/** The rows, for the path of each; one without its dose is sent as such, and refused at its field. */
+export const readRows = (rows: readonly LabelRow[], path: string, r: Reader): Card['rows'] =>
+  rows.map((x, i) => ({
+    up_to_bees: r.whole(`${path}[${i}].up_to_bees`, x.upTo),
+    dose_ml: r.number(`${path}[${i}].dose_ml`, x.dose) ?? 0,
+  }))
+
+export const adoptRows = (rows: Card['rows']): LabelRow[] =>
+  rows.map((r) => ({ upTo: typed(r.up_to_bees), dose: typed(r.dose_ml) }))
 
 export const blankLabel = (): LabelTable => ({
   name: '',
   actives: [],
-  rows: [{ upTo: '', dose: '' }],
+  rows: [emptyRow()],
   repeats: '',
 })
 
@@ -26,10 +44,7 @@ export const readLabel = (l: LabelTable, r: Reader): Card => ({
     g_per_l: r.number(`hold.card.actives[${i}].g_per_l`, x.gPerL) ?? 0,
     basis: x.name === 'oxalic' ? x.basis : undefined,
   })),
-  rows: l.rows.map((x, i) => ({
-    up_to_bees: r.whole(`hold.card.rows[${i}].up_to_bees`, x.upTo),
-    dose_ml: r.number(`hold.card.rows[${i}].dose_ml`, x.dose) ?? 0,
-  })),
+  rows: readRows(l.rows, 'hold.card.rows', r),
 })
 
 /** The inverse of readLabel. */
@@ -37,5 +52,5 @@ export const adoptLabel = (card: Card): LabelTable => ({
   name: card.name ?? '',
   repeats: typed(card.repeats),
   actives: (card.actives ?? []).map((a) => ({ name: a.name, gPerL: typed(a.g_per_l), basis: a.basis ?? '' })),
-  rows: card.rows.map((r) => ({ upTo: typed(r.up_to_bees), dose: typed(r.dose_ml) })),
+  rows: adoptRows(card.rows),
 })
