@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 
 	"keeler/e2e/browser"
 )
@@ -89,6 +90,11 @@ func TestOtherTreatment(t *testing.T) {
 	p.pick("Method", "vapour")
 	p.says("[data-register]", "Nothing is written here yet")
 	p.pick("Method", "all methods")
+	p.fill("from", "1 Dec") // is not a day that can be gone by, and says so
+	p.says(`[data-path="from"]`, "Type a day")
+	p.fill("from", "2026-12-01")
+	p.says("[data-register]", "Nothing is written here yet")
+	p.fill("from", kb.Backspace)
 	p.click("[data-record-other]")
 	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-form="other"]`)))
 	p.pickIn(`[data-form="other"]`, "Yard", "Kiln Lane")

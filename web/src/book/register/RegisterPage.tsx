@@ -1,6 +1,7 @@
 import {
   begin,
   Entries,
+  Faults,
   may,
   named,
   type Options,
@@ -45,9 +46,14 @@ export default function RegisterPage() {
   const [recording, setRecording] = useState(false)
   const panel = filters(named(yards.data))
   const { typed, change } = useForm('register', panel, () => begin([panel], {}))
-  const query: Query = Object.fromEntries(
-    Object.entries(typed).filter(([of, v]) => (of === 'from' || of === 'to' ? DAY.test(v) : v !== '')),
+  const said = Object.entries(typed).filter(([, v]) => v !== '')
+  // Lines of days that were not meant are not taken for those that were.
+  const faults = Object.fromEntries(
+    said
+      .filter(([of, v]) => (of === 'from' || of === 'to') && !DAY.test(v))
+      .map(([of]) => [of, text.dayWanted]),
   )
+  const query: Query = Object.fromEntries(said.filter(([of]) => !(of in faults)))
   const register = useInfiniteQuery({
     queryKey: ['register', query],
     queryFn: ({ pageParam, signal }) =>
@@ -66,7 +72,9 @@ export default function RegisterPage() {
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       <div className={`${styles.filters} no-print`}>
-        <Entries of={panel} typed={typed} change={change} />
+        <Faults value={faults}>
+          <Entries of={panel} typed={typed} change={change} />
+        </Faults>
         <Button href={`/api/export/register?${new URLSearchParams(query).toString()}`} data-csv>
           {text.csv}
         </Button>

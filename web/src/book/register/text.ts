@@ -18,6 +18,7 @@ export const text = {
   from: 'From',
   to: 'To',
   dayHint: 'as 2026-12-04',
+  dayWanted: 'Type a day, such as 2026-12-04. Until then the lines of all days are shown.',
   csv: 'As CSV',
   print: 'Print',
   kinds: names.kinds as Record<string, string>,
