@@ -18,8 +18,8 @@ type gapSet struct {
 // nest finds the gaps of each box in which a strip hangs among brood: between two
 // combs, beside brood where brood is known in the colony, otherwise where there
 // are bees. Where nobody looked, every gap between combs stands for it, and
-// looked is false.
-func nest(c hive.Colony) (sets []gapSet, looked bool) {
+// looked is false. The sets lie in room, where they fit.
+func nest(c hive.Colony, room []gapSet) (sets []gapSet, looked bool) {
 	brood := false
 	for _, b := range c.Boxes {
 		for _, holds := range b.Brood {
@@ -27,7 +27,7 @@ func nest(c hive.Colony) (sets []gapSet, looked bool) {
 		}
 	}
 	looked = brood || c.Quarters() > 0
-	sets = make([]gapSet, len(c.Boxes))
+	sets = append(room, make([]gapSet, len(c.Boxes))...)
 	for i := range c.Boxes {
 		b, s := &c.Boxes[i], &sets[i]
 		s.gaps = len(b.Slots) + 1

@@ -53,7 +53,8 @@ type Layout struct {
 // one. Short strips are shared over the boxes by their bees; long ones hang from
 // the upper box and reach through. What does not fit is left out, with the reason.
 func Place(c hive.Colony, wanted int, how Layout) Placement {
-	sets, looked := nest(c)
+	var room [hive.MaxBoxes]gapSet
+	sets, looked := nest(c, room[:0])
 	p := Placement{Looked: looked}
 	if !anyHolds(sets) {
 		if wanted > 0 {
@@ -164,7 +165,7 @@ func (p *Placement) hang(c hive.Colony, sets []gapSet, wanted, most int) {
 // would not do is told by Doubts, not refused.
 func Put(c hive.Colony, gaps [][]int, how Layout, l *fault.List) Placement {
 	p := Placement{}
-	_, p.Looked = nest(c)
+	_, p.Looked = nest(c, nil)
 	if len(gaps) > len(c.Boxes) {
 		l.AddRange("placed", fault.TooMany, 0, float64(len(c.Boxes)), "boxes")
 		return p
@@ -186,7 +187,7 @@ func Put(c hive.Colony, gaps [][]int, how Layout, l *fault.List) Placement {
 // Doubts tells what speaks against a placement: strips closer than two frames,
 // and strips outside the nest.
 func Doubts(c hive.Colony, p Placement) (close, outside bool) {
-	sets, _ := nest(c)
+	sets, _ := nest(c, nil)
 	for i, s := range p.Spots {
 		outside = outside || !sets[s.Box].in[s.Gap]
 		for _, other := range p.Spots[:i] {
