@@ -85,7 +85,8 @@ func (c crew) afterYears(job string) ([]figure, error) {
 	}}, nil
 }
 
-// doseTime is the median time of writing a dose, with the round as it then stands.
+// doseTime is how long a dose takes to be written that a quarter of them are quicker than,
+// with the round as it then stands: what else the machine does meanwhile slows the others.
 func (c crew) doseTime(job, colony, batch string) (time.Duration, error) {
 	took := make([]time.Duration, dosesSent)
 	for i := range took {
@@ -99,5 +100,5 @@ func (c crew) doseTime(job, colony, batch string) (time.Duration, error) {
 		took[i] = time.Since(begun)
 	}
 	slices.Sort(took)
-	return took[len(took)/2], nil
+	return took[len(took)/4], nil
 }
