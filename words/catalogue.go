@@ -11,7 +11,7 @@ import (
 )
 
 // english is the catalogue: every sentence by its code. Another language is another such
-// file.
+// file, and its own way with numbers and days (words.go, faults.go, reasons.go).
 //
 //go:embed en.json
 var english []byte
@@ -27,7 +27,8 @@ type catalogue struct {
 	Reasons map[string]struct{ Why, Change, Brief string }
 	// Faults have the range as {low} and {high}, its unit as {unit}, and a multiple as {times}.
 	Faults map[fault.Reason]string
-	// AtField answers what is missing where a range would not help.
+	// AtField answers what is missing where that is more than a figure, by the field or,
+	// for a basis and an override, by how it ends.
 	AtField map[string]string `json:"at_field"`
 	Flags   map[treatment.Flag]string
 	// Outcomes are why a colony got something else than was meant, or nothing.
@@ -38,6 +39,10 @@ type catalogue struct {
 	Ingredients map[string]string
 	// Rules are the kinds of rule that a job is worked under.
 	Rules map[string]string
+	// Products are what was given where nobody named it.
+	Products map[string]string
+	// LeftOver has the name of the pot as {what}.
+	LeftOver string `json:"left_over"`
 	// Causes are why Keeler wrote something into a ledger by itself.
 	Causes map[string]string
 }

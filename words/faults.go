@@ -1,6 +1,7 @@
 package words
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"strings"
@@ -10,13 +11,7 @@ import (
 
 // Fault tells what is wrong with an input, and how to mend it.
 func Fault(f fault.Fault) string {
-	if text, ok := said.AtField[f.Field]; ok && f.Reason == fault.Missing {
-		return text
-	}
-	if f.Field == "uptake_g" && f.Reason == fault.Missing {
-		return "Weigh one dry and one soaked: the difference is what a piece takes up." + possible(f)
-	}
-	return bySort(f) + possible(f)
+	return sentence(f) + possible(f)
 }
 
 // Faults tells all that is wrong with one thing.
@@ -28,18 +23,18 @@ func Faults(l fault.List) string {
 	return strings.Join(texts, " ")
 }
 
-func bySort(f fault.Fault) string {
-	if strings.HasSuffix(f.Field, "basis") && (f.Reason == fault.Missing || f.Reason == fault.Unknown) {
-		return "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."
+func sentence(f fault.Fault) string {
+	text, asked := said.AtField[f.Field]
+	missing := f.Reason == fault.Missing
+	switch {
+	case asked && missing:
+		return text
+	case strings.HasSuffix(f.Field, "basis") && (missing || f.Reason == fault.Unknown):
+		return said.AtField["basis"]
+	case strings.HasSuffix(f.Field, "override") && missing:
+		return said.AtField["override"]
 	}
-	if strings.HasSuffix(f.Field, "override") && f.Reason == fault.Missing {
-		return "Say why you treat it anyway: the reason stays in the record."
-	}
-	text, known := said.Faults[f.Reason]
-	if !known {
-		return "Not one of the known choices."
-	}
-	return fill(text, func(blank string) string {
+	return fill(cmp.Or(said.Faults[f.Reason], said.Faults[fault.Unknown]), func(blank string) string {
 		switch blank {
 		case "low":
 			return figure(f.Low)

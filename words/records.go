@@ -22,19 +22,21 @@ func Rule(kind, words string) string {
 // a product's label is not called one's own.
 func Product(kind, words string) string {
 	switch {
-	case kind == "label" && words != "":
+	case kind != "label":
+		return said.Products["own"]
+	case words != "":
 		return words
-	case kind == "label":
-		return "as the product's label says"
 	}
-	return "own mixture"
+	return said.Products["label"]
 }
 
 // Cause is why Keeler wrote something into a ledger by itself.
 func Cause(code string) string { return said.Causes[code] }
 
 // LeftOver names what a pot left over, by the pot's name.
-func LeftOver(pot string) string { return pot + ", left over" }
+func LeftOver(pot string) string {
+	return fill(said.LeftOver, func(string) string { return pot })
+}
 
 // Flags tells what about a record should be looked at.
 func Flags(codes []string) []string {

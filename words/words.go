@@ -1,6 +1,6 @@
-// Package words is every sentence that code needs, in English: faults, notes, reasons and
-// flags, by their codes. Core and the database know codes and figures alone; another
-// language is another such package.
+// Package words tells codes in English: faults, notes, reasons, flags and steps. The
+// sentences are data (en.json); what is here fills their blanks. Core and the database
+// know codes and figures alone.
 package words
 
 import (
