@@ -31,8 +31,8 @@ const (
 // product reports whether only the acid of something bought is known.
 func (b Batch) product() bool { return b.Holds.Water+b.Holds.Glycerol+b.Holds.Sugar == 0 }
 
-// made is what each method makes, and what its mixtures are measured in.
-var made = map[method.Name]struct {
+// makes is what each method makes, and what its mixtures are measured in.
+var makes = map[method.Name]struct {
 	kind    Kind
 	measure mixing.Measure
 }{
@@ -47,7 +47,7 @@ func (b Batch) Kind() Kind {
 	case b.product():
 		return Product
 	}
-	return made[b.Method].kind
+	return makes[b.Method].kind
 }
 
 // Measure is what the strength is told in; a product's in nothing.
@@ -55,17 +55,18 @@ func (b Batch) Measure() mixing.Measure {
 	if b.product() {
 		return mixing.Unmeasured
 	}
-	return made[b.Method].measure
+	return makes[b.Method].measure
 }
 
 // Strength is how strong it is: g OAD per litre of a syrup or a product to be poured, or
 // acid by weight, %. known is false where only the acid is known and not how much it is in.
 func (b Batch) Strength() (value float64, perLitre, known bool) {
 	acid := b.Holds.OAD + b.Holds.Formic
-	switch poured := made[b.Method].measure == mixing.PerLitre; {
-	case poured && b.product():
+	perLitre = makes[b.Method].measure == mixing.PerLitre
+	switch {
+	case perLitre && b.product():
 		return 1000 * float64(b.Holds.OAD) / float64(b.Volume), true, true
-	case poured:
+	case perLitre:
 		return mixing.PerLitre.Strength(b.Holds), true, true
 	case b.product():
 		return 0, false, false
