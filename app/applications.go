@@ -21,12 +21,8 @@ import (
 // order, and tells of each what became of it. What was done was done: want of stock,
 // a second dose, a colony that has moved are flagged, not refused.
 func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) (wire.Sent, error) {
-	v, err := d.visit(ctx, job, day)
+	v, err := d.visitOf(ctx, job, day, lo.Map(in.Applications, func(a wire.Application, _ int) string { return a.ColonyID })...)
 	if err != nil {
-		return wire.Sent{}, err
-	}
-	colonies := lo.Map(in.Applications, func(a wire.Application, _ int) string { return a.ColonyID })
-	if err := d.beside(ctx, &v, colonies); err != nil {
 		return wire.Sent{}, err
 	}
 	out := wire.Sent{Results: make([]wire.Applied, len(in.Applications))}
@@ -46,19 +42,17 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 		}
 	}
 	d.ring(job)
-	if out.Records, err = d.visited(ctx, v); err != nil {
-		return out, err
-	}
-	out.Batches, err = d.pourable(ctx, v)
-	return out, err
+	r := reading{ctx: ctx}
+	out.Records, out.Batches = by(&r, d.visited, v), by(&r, d.pourable, v)
+	return out, r.err
 }
 
-// beside adds to a visit what lines of some colonies are held against.
-func (d Desk) beside(ctx context.Context, v *visit, colonies []string) error {
-	if err := d.around(ctx, v, colonies); err != nil {
-		return err
-	}
-	return d.stopAt(ctx, v, false)
+// visitOf is a visit with what lines of some colonies are held against.
+func (d Desk) visitOf(ctx context.Context, job, day string, colonies ...string) (visit, error) {
+	v, err := d.visit(ctx, job, day)
+	r := reading{ctx, err}
+	d.around(&r, &v, colonies, false)
+	return v, r.err
 }
 
 // Amend corrects a line of the register: the old one stays, marked as amended.
@@ -71,19 +65,13 @@ func (d Desk) Amend(ctx context.Context, id string, in wire.Application) (wire.A
 	if was.JobID == nil {
 		return d.takeBack(ctx, was, in)
 	}
-	v, err := d.visit(ctx, *was.JobID, was.VisitDay.Format(dateForm))
-	if err != nil {
-		return wire.Application{}, err
-	}
 	in.ColonyID = was.ColonyID
-	if err := d.beside(ctx, &v, []string{in.ColonyID}); err != nil {
-		return wire.Application{}, err
+	v, err := d.visitOf(ctx, *was.JobID, was.VisitDay.Format(dateForm), in.ColonyID)
+	if err == nil {
+		_, err = d.apply(ctx, v, in, &was)
+		d.ring(*was.JobID)
 	}
-	if _, err := d.apply(ctx, v, in, &was); err != nil {
-		return wire.Application{}, err
-	}
-	d.ring(*was.JobID)
-	return d.line(ctx, in.ID)
+	return after(ctx, err, d.line, in.ID)
 }
 
 // takeBack says of a line that belongs to no job that it was a slip; nothing else of it
@@ -96,10 +84,7 @@ func (d Desk) takeBack(ctx context.Context, was store.Application, in wire.Appli
 	row.ID, row.AmendsID, row.EndsID, row.Kind, row.Reason, row.Amount = in.ID, &was.ID, nil, in.Kind, in.Reason, 0
 	row.OADMG, row.FormicMG, row.UserID, row.CreatedAt = 0, 0, d.who.User, d.stamp()
 	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID) })
-	if err != nil {
-		return wire.Application{}, err
-	}
-	return d.line(ctx, in.ID)
+	return after(ctx, err, d.line, in.ID)
 }
 
 // line reads one line of the register.

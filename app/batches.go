@@ -116,15 +116,9 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 
 // Batches lists the newest batches.
 func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
-	rows, err := d.op.Batches(ctx)
-	if err != nil {
-		return wire.BatchList{}, err
-	}
-	lefts, err := d.op.LeftOfBatches(ctx)
-	if err != nil {
-		return wire.BatchList{}, err
-	}
-	return wire.BatchList{Batches: lo.Map(rows, func(r store.Batch, _ int) wire.BatchSummary { return d.summary(r, lefts[r.ID]) })}, nil
+	r := reading{ctx: ctx}
+	rows, lefts := all(&r, d.op.Batches), all(&r, d.op.LeftOfBatches)
+	return wire.BatchList{Batches: lo.Map(rows, func(r store.Batch, _ int) wire.BatchSummary { return d.summary(r, lefts[r.ID]) })}, r.err
 }
 
 // Batch reads one batch whole; store.ErrNotFound when there is none.

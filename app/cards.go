@@ -31,6 +31,15 @@ func (d Desk) Cards(ctx context.Context) (wire.LabelCards, error) {
 	return out, nil
 }
 
+// card reads one.
+func (d Desk) card(ctx context.Context, id string) (wire.LabelCard, error) {
+	row, err := d.op.Card(ctx, id)
+	if err != nil {
+		return wire.LabelCard{}, err
+	}
+	return cardOf(row)
+}
+
 func cardOf(r store.LabelCard) (wire.LabelCard, error) {
 	out := wire.LabelCard{ID: r.ID, Name: r.Name, Method: r.Method, Version: r.Version}
 	if err := json.Unmarshal(r.Content, &out.Content); err != nil {
@@ -66,13 +75,7 @@ func (d Desk) saveCard(ctx context.Context, id string, in wire.LabelCard) (wire.
 	} else {
 		err = d.op.ChangeCard(ctx, row)
 	}
-	if err != nil {
-		return wire.LabelCard{}, named(err)
-	}
-	if row, err = d.op.Card(ctx, row.ID); err != nil {
-		return wire.LabelCard{}, err
-	}
-	return cardOf(row)
+	return after(ctx, named(err), d.card, row.ID)
 }
 
 // chosen is what a method is held against: a protocol, a card, or the usual protocol of
@@ -99,14 +102,10 @@ func (d Desk) choose(ctx context.Context, field string, method method.Name, id s
 	}
 	unknown := fault.List{{Field: field, Reason: fault.Unknown}}
 	if cardID, isCard := strings.CutPrefix(id, card.Prefix); isCard {
-		row, err := d.op.Card(ctx, cardID)
-		if errors.Is(err, store.ErrNotFound) || err == nil && row.Method != string(method) {
+		found, err := d.card(ctx, cardID)
+		if errors.Is(err, store.ErrNotFound) || err == nil && found.Method != string(method) {
 			return out, unknown
 		}
-		if err != nil {
-			return out, err
-		}
-		found, err := cardOf(row)
 		if err != nil {
 			return out, err
 		}

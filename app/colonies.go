@@ -132,44 +132,26 @@ func (d Desk) Happened(ctx context.Context, id string, in wire.HappenColony) (wi
 
 // Colony reads one with its history.
 func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
-	row, err := d.op.Colony(ctx, id)
-	if err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	yard, err := d.op.Yard(ctx, row.YardID)
-	if err != nil {
-		return wire.ColonyWhole{}, err
+	r := reading{ctx: ctx}
+	row := by(&r, d.op.Colony, id)
+	yard := by(&r, d.op.Yard, row.YardID)
+	boards := by(&r, d.op.LastSeams, []string{id})
+	inspections, counts := by(&r, d.op.InspectionsOf, id), by(&r, d.op.CountsOf, id)
+	thresholds := all(&r, d.thresholds)
+	h := d.historyOf(&r, []string{id}, timeOf(0))
+	if r.err != nil {
+		return wire.ColonyWhole{}, r.err
 	}
 	out := wire.ColonyWhole{
 		YardName:    yard.Name,
 		Inspections: []wire.Inspection{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
 	}
-	h, err := d.historyOf(ctx, []string{id}, timeOf(0))
-	if err != nil {
-		return out, err
-	}
 	k := begin(row, h.colony(id))
-	boards, err := d.op.LastSeams(ctx, []string{id})
-	if err != nil {
-		return out, err
-	}
-	inspections, err := d.op.InspectionsOf(ctx, id)
-	if err != nil {
-		return out, err
-	}
 	for _, i := range slices.Backward(inspections) {
 		out.Inspections = append(out.Inspections, inspectionOf(i))
 	}
 	for _, t := range slices.Backward(k.bees.Treatments) {
 		out.Treatments = append(out.Treatments, treatmentOf(t, d.today()))
-	}
-	thresholds, err := d.thresholds(ctx)
-	if err != nil {
-		return out, err
-	}
-	counts, err := d.op.CountsOf(ctx, id)
-	if err != nil {
-		return out, err
 	}
 	for _, c := range counts {
 		if c.VoidedAt == nil {
@@ -182,7 +164,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	}
 	need, _ := fit.Needs([]fit.Counted{k.counts()}, d.today())
 	out.ColonyRecord = k.record(need[0], wire.BoardOf(boards[id]), d.today())
-	return out, err
+	return out, nil
 }
 
 func eventOf(e store.Event) wire.ColonyEvent {

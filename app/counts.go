@@ -34,37 +34,24 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 	if err := l.Err(); err != nil {
 		return wire.CountBook{}, err
 	}
-	if err := d.op.Count(ctx, rows); err != nil {
-		return wire.CountBook{}, err
-	}
-	return d.told(ctx, rows)
+	return after(ctx, d.op.Count(ctx, rows), d.told, rows)
 }
 
 // told gives counts with their standing, by the latitudes of their yards.
 func (d Desk) told(ctx context.Context, rows []store.MiteCount) (wire.CountBook, error) {
-	thresholds, err := d.thresholds(ctx)
-	if err != nil {
-		return wire.CountBook{}, err
-	}
-	latitudes, err := d.op.Latitudes(ctx)
-	if err != nil {
-		return wire.CountBook{}, err
-	}
+	r := reading{ctx: ctx}
+	thresholds, latitudes := all(&r, d.thresholds), all(&r, d.op.Latitudes)
 	return wire.CountBook{Counts: lo.Map(rows, func(r store.MiteCount, _ int) wire.MiteCount {
 		return countOf(r, latitudes[r.ColonyID], thresholds)
-	})}, nil
+	})}, r.err
 }
 
 // Counts lists the counts of a yard, the oldest first.
 func (d Desk) Counts(ctx context.Context, yard string) (wire.CountBook, error) {
-	if _, err := d.op.Yard(ctx, yard); err != nil {
-		return wire.CountBook{}, err
-	}
-	rows, err := d.op.CountsIn(ctx, yard)
-	if err != nil {
-		return wire.CountBook{}, err
-	}
-	return d.told(ctx, rows)
+	r := reading{ctx: ctx}
+	by(&r, d.op.Yard, yard)
+	rows := by(&r, d.op.CountsIn, yard)
+	return after(ctx, r.err, d.told, rows)
 }
 
 // VoidCount voids a count; it stays, with the reason.

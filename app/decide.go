@@ -45,21 +45,12 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 			return wire.Decide{}, err
 		}
 	}
-	yards, err := d.op.Yards(ctx)
-	if err != nil {
-		return wire.Decide{}, err
-	}
-	latitudes := latitudesOf(yards)
-	rows, err := d.asked(ctx, q.Yard)
-	if err != nil {
-		return wire.Decide{}, err
-	}
-	colonies, err := d.situations(ctx, rows, latitudes)
-	if err != nil {
-		return wire.Decide{}, err
-	}
-	if err := d.withJobs(ctx, colonies, ""); err != nil {
-		return wire.Decide{}, err
+	r := reading{ctx: ctx}
+	yards, rows := all(&r, d.op.Yards), by(&r, d.asked, q.Yard)
+	colonies := d.situations(&r, rows, latitudesOf(yards))
+	d.withJobs(&r, colonies, "")
+	if r.err != nil {
+		return wire.Decide{}, r.err
 	}
 	standing := lo.GroupBy(colonies, func(k situation) string { return k.row.YardID })
 	out := wire.Decide{Day: written(day), Yards: []wire.DecideYard{}, Reasons: []wire.Reason{}}

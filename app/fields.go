@@ -1,7 +1,6 @@
 package app
 
 import (
-	"context"
 	"errors"
 	"time"
 
@@ -34,15 +33,6 @@ func unknown(field string, err error) error {
 		return fault.List{{Field: field, Reason: fault.Unknown}}
 	}
 	return err
-}
-
-// after reads what was changed, unless the change failed.
-func after[Out any](ctx context.Context, err error, read func(context.Context, string) (Out, error), id string) (Out, error) {
-	if err != nil {
-		var none Out
-		return none, err
-	}
-	return read(ctx, id)
 }
 
 func optionalDay(t *time.Time) string {

@@ -29,41 +29,27 @@ type history struct {
 
 // history reads what decides of all colonies, in a fixed number of statements.
 func (d Desk) history(ctx context.Context) (history, error) {
-	since := timeOf(d.today() - memory)
-	inspections, err := d.op.InspectionsSince(ctx, since)
-	if err != nil {
-		return history{}, err
-	}
-	events, err := d.op.EventsSince(ctx, since)
-	if err != nil {
-		return history{}, err
-	}
-	given, err := d.op.GivenSince(ctx, since)
-	return historyOf(inspections, events, given), err
+	r, since := reading{ctx: ctx}, timeOf(d.today()-memory)
+	inspections, events := by(&r, d.op.InspectionsSince, since), by(&r, d.op.EventsSince, since)
+	given := by(&r, d.op.GivenSince, since)
+	return historyOf(inspections, events, given), r.err
 }
 
 // historyOf is history for some colonies since a time, with those whose bees they hold.
-func (d Desk) historyOf(ctx context.Context, colonies []string, since time.Time) (history, error) {
+func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history {
 	var events []store.Event
-	all := slices.Clone(colonies)
-	for fresh := all; len(fresh) > 0; {
-		found, err := d.op.EventsAmong(ctx, fresh, since)
-		if err != nil {
-			return history{}, err
-		}
+	those := slices.Clone(colonies)
+	for fresh := those; len(fresh) > 0; {
+		found := by(r, d.op.EventsAmong, store.Among{Colonies: fresh, Since: since})
 		events, fresh = append(events, found...), nil
 		for _, e := range found {
-			if e.OtherID != nil && camefrom(e.Kind) && !slices.Contains(all, *e.OtherID) {
-				all, fresh = append(all, *e.OtherID), append(fresh, *e.OtherID)
+			if e.OtherID != nil && camefrom(e.Kind) && !slices.Contains(those, *e.OtherID) {
+				those, fresh = append(those, *e.OtherID), append(fresh, *e.OtherID)
 			}
 		}
 	}
-	inspections, err := d.op.InspectionsAmong(ctx, all, since)
-	if err != nil {
-		return history{}, err
-	}
-	given, err := d.op.GivenTo(ctx, all, since)
-	return historyOf(inspections, events, given), err
+	among := store.Among{Colonies: those, Since: since}
+	return historyOf(by(r, d.op.InspectionsAmong, among), events, by(r, d.op.GivenTo, among))
 }
 
 // Kinds of events by which bees come from another colony.

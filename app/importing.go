@@ -78,27 +78,20 @@ type importing struct {
 
 // standing reads what is there already.
 func (in *importing) standing(ctx context.Context) error {
-	yards, err := in.desk.op.Yards(ctx)
-	if err != nil {
-		return err
-	}
+	r := reading{ctx: ctx}
+	yards, colonies, last := all(&r, in.desk.op.Yards), all(&r, in.desk.op.Colonies), all(&r, in.desk.op.LastPosition)
 	names := map[string]string{}
 	for i := range yards {
 		in.yards[strings.ToLower(yards[i].Name)] = &yards[i]
 		names[yards[i].ID] = yards[i].Name
 	}
-	last, err := in.desk.op.LastPosition(ctx)
-	if err != nil {
-		return err
-	}
 	for yard, at := range last {
 		in.next[yard] = at + 1
 	}
-	colonies, err := in.desk.op.Colonies(ctx)
 	for _, c := range colonies {
 		in.taken[stand(names[c.YardID], c.Name)] = true
 	}
-	return err
+	return r.err
 }
 
 func stand(yard, colony string) string { return strings.ToLower(yard + "\x00" + colony) }
@@ -195,15 +188,12 @@ func (in *importing) wrong(row int, l fault.List) {
 
 // Export writes all living colonies as a file that Import reads.
 func (d Desk) Export(ctx context.Context) ([]byte, error) {
-	yards, err := d.op.Yards(ctx)
-	if err != nil {
-		return nil, err
+	r := reading{ctx: ctx}
+	yards, colonies := all(&r, d.op.Yards), all(&r, d.op.Colonies)
+	if r.err != nil {
+		return nil, r.err
 	}
-	by := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
-	colonies, err := d.op.Colonies(ctx)
-	if err != nil {
-		return nil, err
-	}
+	named := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	var out bytes.Buffer
 	w := csv.NewWriter(&out)
 	if err := w.Write(columns); err != nil {
@@ -211,7 +201,7 @@ func (d Desk) Export(ctx context.Context) ([]byte, error) {
 	}
 	word := map[bool]string{true: "yes", false: "no"}
 	for _, c := range colonies {
-		y := by[c.YardID]
+		y := named[c.YardID]
 		err := w.Write([]string{
 			y.Name, c.Name, wire.FormatHive(boxesOf(c)), fmt.Sprint(y.Latitude), word[c.Nuc], word[c.ForHoney], c.Queen, c.Notes,
 		})

@@ -15,23 +15,16 @@ import (
 )
 
 func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
-	yards, err := d.op.Yards(ctx)
-	if err != nil {
-		return nil, err
+	r := reading{ctx: ctx}
+	yards := all(&r, d.op.Yards)
+	rows := by(&r, d.op.ColoniesAmong, lo.Map(in, func(c wire.JobColony, _ int) string { return c.ColonyID }))
+	bees := d.situations(&r, rows, latitudesOf(yards))
+	d.withJobs(&r, bees, job)
+	if r.err != nil {
+		return nil, r.err
 	}
-	rows, err := d.op.ColoniesAmong(ctx, lo.Map(in, func(c wire.JobColony, _ int) string { return c.ColonyID }))
-	if err != nil {
-		return nil, err
-	}
-	all, err := d.situations(ctx, rows, latitudesOf(yards))
-	if err != nil {
-		return nil, err
-	}
-	if err := d.withJobs(ctx, all, job); err != nil {
-		return nil, err
-	}
-	by := lo.KeyBy(all, func(k situation) string { return k.row.ID })
-	byID := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
+	living := lo.KeyBy(bees, func(k situation) string { return k.row.ID })
+	standing := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	weather := map[string]fit.Forecast{}
 	for i, f := range d.forecasts(ctx, yards) {
 		weather[yards[i].ID] = f
@@ -41,13 +34,13 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 	twice := map[string]bool{}
 	for i, c := range in {
 		before := len(l)
-		k, lives := by[c.ColonyID]
+		k, lives := living[c.ColonyID]
 		if !lives || twice[c.ColonyID] {
 			l.Add("colony_id", fault.Unknown)
 		}
 		twice[c.ColonyID] = true
 		day := readDay("day", c.Day, d.today(), d.today()+366, &l)
-		at := under.caseOf(day, byID[k.row.YardID], weather[k.row.YardID])
+		at := under.caseOf(day, standing[k.row.YardID], weather[k.row.YardID])
 		at.Colony = k.bees
 		j := fit.Judge(at)
 		override := strings.TrimSpace(c.Override)
@@ -64,15 +57,12 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 }
 
 // withJobs tells colonies of the open jobs that still have to come to them, but for one.
-func (d Desk) withJobs(ctx context.Context, colonies []situation, but string) error {
-	waits, err := d.op.Waits(ctx, timeOf(d.today()-memory))
-	if err != nil || len(waits) == 0 {
-		return err
+func (d Desk) withJobs(r *reading, colonies []situation, but string) {
+	waits := by(r, d.op.Waits, timeOf(d.today()-memory))
+	if len(waits) == 0 {
+		return
 	}
-	days, err := d.op.DaysOf(ctx, lo.Uniq(lo.Map(waits, func(w store.Waiting, _ int) string { return w.JobID })))
-	if err != nil {
-		return err
-	}
+	days := by(r, d.op.DaysOf, lo.Uniq(lo.Map(waits, func(w store.Waiting, _ int) string { return w.JobID })))
 	in := map[string]bool{} // jobs of which something is in a hive
 	for _, k := range colonies {
 		for _, t := range k.bees.Treatments {
@@ -91,7 +81,6 @@ func (d Desk) withJobs(ctx context.Context, colonies []situation, but string) er
 		c := &colonies[i].bees
 		c.Jobs = append(c.Jobs, fit.OpenJob{Name: w.Name, Method: method.Name(w.Method), Day: dayOf(w.Day)})
 	}
-	return nil
 }
 
 // open reports whether a job that nobody closed is still open.

@@ -8,6 +8,8 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // JobRecipe is a day of a job as it is carried on to mixing: its colonies with the
@@ -26,28 +28,14 @@ func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, er
 	if len(wanted) == 0 {
 		return wire.JobRecipe{}, fault.List{{Field: "day", Reason: fault.Unknown}}
 	}
-	boards, err := d.op.LastSeams(ctx, wanted)
-	if err != nil {
-		return wire.JobRecipe{}, err
-	}
-	rows, err := d.op.ColoniesAmong(ctx, wanted)
-	if err != nil {
-		return wire.JobRecipe{}, err
-	}
-	colonies := onBench(rows, wanted, boards)
+	r := reading{ctx: ctx}
+	boards, rows := by(&r, d.op.LastSeams, wanted), by(&r, d.op.ColoniesAmong, wanted)
 	var card *wire.LabelCard
 	if job.CardID != nil {
-		row, err := d.op.Card(ctx, *job.CardID)
-		if err != nil {
-			return wire.JobRecipe{}, err
-		}
-		c, err := cardOf(row)
-		if err != nil {
-			return wire.JobRecipe{}, err
-		}
+		c := by(&r, d.card, *job.CardID)
 		card = &c
 	}
-	return recipeOf(job, colonies, card), nil
+	return recipeOf(job, onBench(rows, wanted, boards), card), r.err
 }
 
 func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.JobRecipe {
@@ -59,13 +47,10 @@ func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.
 // onBench puts colonies on the bench in the order of the job; one that has ended
 // since is left out.
 func onBench(rows []store.Colony, wanted []string, boards map[string]json.RawMessage) []wire.Colony {
-	by := make(map[string]store.Colony, len(rows))
-	for _, r := range rows {
-		by[r.ID] = r
-	}
+	living := lo.KeyBy(rows, func(r store.Colony) string { return r.ID })
 	var out []wire.Colony
 	for _, id := range wanted {
-		r, lives := by[id]
+		r, lives := living[id]
 		if !lives {
 			continue
 		}

@@ -104,27 +104,18 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 // Jobs lists the newest.
 func (d Desk) Jobs(ctx context.Context) (wire.Jobs, error) {
 	rows, err := d.op.Jobs(ctx)
-	if err != nil {
-		return wire.Jobs{}, err
-	}
-	tell, err := d.telling(ctx, rows)
-	if err != nil {
-		return wire.Jobs{}, err
-	}
-	return wire.Jobs{Jobs: lo.Map(rows, func(r store.Job, _ int) wire.Job { return tell(r) })}, nil
+	told, err := after(ctx, err, d.jobsOf, rows)
+	return wire.Jobs{Jobs: told}, err
 }
 
 // Job reads one whole.
 func (d Desk) Job(ctx context.Context, id string) (wire.Job, error) {
 	row, err := d.op.Job(ctx, id)
+	told, err := after(ctx, err, d.jobsOf, []store.Job{row})
 	if err != nil {
 		return wire.Job{}, err
 	}
-	tell, err := d.telling(ctx, []store.Job{row})
-	if err != nil {
-		return wire.Job{}, err
-	}
-	return tell(row), nil
+	return told[0], nil
 }
 
 // EndJob closes a job: nothing more is done in it.
@@ -138,21 +129,11 @@ func (d Desk) EndJob(ctx context.Context, id string, in wire.EndJob) (wire.Job, 
 	return after(ctx, d.op.EndJob(ctx, id, in.How, timeOf(d.today())), d.Job, id)
 }
 
-// telling tells jobs with how they stand, from what is read of all of them at once.
-func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wire.Job, error) {
-	ids := lo.Map(rows, func(r store.Job, _ int) string { return r.ID })
-	colonies, err := d.op.Names(ctx)
-	if err != nil {
-		return nil, err
-	}
-	days, err := d.op.DaysOf(ctx, ids)
-	if err != nil {
-		return nil, err
-	}
-	h, err := d.history(ctx)
-	if err != nil {
-		return nil, err
-	}
+// jobsOf tells jobs with how they stand.
+func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) {
+	read, ids := reading{ctx: ctx}, lo.Map(rows, func(r store.Job, _ int) string { return r.ID })
+	colonies, h := all(&read, d.op.Names), all(&read, d.history)
+	days, done := by(&read, d.op.DaysOf, ids), by(&read, d.op.DoneOf, ids)
 	in := map[string][]treatment.Treatment{} // what of a job is in hives, one a colony
 	for colony := range h.given.Applications {
 		counted := map[string]bool{}
@@ -163,8 +144,7 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 			}
 		}
 	}
-	done, err := d.op.DoneOf(ctx, ids)
-	return func(r store.Job) wire.Job {
+	return lo.Map(rows, func(r store.Job, _ int) wire.Job {
 		out := d.jobOf(r, colonies)
 		for i, day := range out.Days {
 			out.Days[i].Done = done[r.ID][day.Day]
@@ -179,7 +159,7 @@ func (d Desk) telling(ctx context.Context, rows []store.Job) (func(store.Job) wi
 			}
 		}
 		return out
-	}, err
+	}), read.err
 }
 
 func (d Desk) jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {

@@ -14,12 +14,9 @@ import (
 
 // Lots lists what was bought, the newest first.
 func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
-	rows, err := d.op.Lots(ctx)
-	if err != nil {
-		return wire.Lots{}, err
-	}
-	lefts, err := d.op.LeftOfLots(ctx)
-	return wire.Lots{Lots: lo.Map(rows, func(r store.Lot, _ int) wire.LotStock { return d.lot(r, lefts[r.ID]) })}, err
+	r := reading{ctx: ctx}
+	rows, lefts := all(&r, d.op.Lots), all(&r, d.op.LeftOfLots)
+	return wire.Lots{Lots: lo.Map(rows, func(r store.Lot, _ int) wire.LotStock { return d.lot(r, lefts[r.ID]) })}, r.err
 }
 
 func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
@@ -63,12 +60,9 @@ func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 
 // Lot is one lot with its account.
 func (d Desk) Lot(ctx context.Context, id string) (wire.LotBook, error) {
-	row, err := d.op.Lot(ctx, id)
-	if err != nil {
-		return wire.LotBook{}, err
-	}
-	entries, err := d.op.Entries(ctx, store.Account{Lot: id})
-	return wire.LotBook{LotStock: d.lot(row, stock.Left(amounts(entries))), Entries: d.entries(entries)}, err
+	r := reading{ctx: ctx}
+	row, entries := by(&r, d.op.Lot, id), by(&r, d.op.Entries, store.Account{Lot: id})
+	return wire.LotBook{LotStock: d.lot(row, stock.Left(amounts(entries))), Entries: d.entries(entries)}, r.err
 }
 
 // EnterLot writes a line into the account of a lot.

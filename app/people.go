@@ -209,21 +209,15 @@ func (d Desk) ChangePassword(ctx context.Context, in wire.ChangePassword) (epoch
 
 // People lists who belongs to the operation.
 func (d Desk) People(ctx context.Context) (wire.People, error) {
-	var out wire.People
-	var err error
-	if out.Operation, err = d.op.Name(ctx); err != nil {
-		return out, err
-	}
-	members, err := d.op.Members(ctx)
-	if err != nil {
-		return out, err
-	}
-	out.Members = lo.Map(members, func(m store.Member, _ int) wire.Person {
-		return wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: d.local(m.JoinedAt), Me: m.UserID == d.who.User}
-	})
-	open, err := d.op.Invitations(ctx, d.stamp())
-	out.Invitations = lo.Map(open, func(v store.Invitation, _ int) wire.Invitation { return d.invitationOf(v) })
-	return out, err
+	r := reading{ctx: ctx}
+	name, members, open := all(&r, d.op.Name), all(&r, d.op.Members), by(&r, d.op.Invitations, d.stamp())
+	return wire.People{
+		Operation: name,
+		Members: lo.Map(members, func(m store.Member, _ int) wire.Person {
+			return wire.Person{ID: m.UserID, Login: m.User.Login, Role: m.Role, JoinedAt: d.local(m.JoinedAt), Me: m.UserID == d.who.User}
+		}),
+		Invitations: lo.Map(open, func(v store.Invitation, _ int) wire.Invitation { return d.invitationOf(v) }),
+	}, r.err
 }
 
 // Invite makes an invitation; its token is told this once.

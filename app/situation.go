@@ -1,7 +1,6 @@
 package app
 
 import (
-	"context"
 	"time"
 
 	"keeler/core/calendar"
@@ -24,31 +23,20 @@ type situation struct {
 
 // situations tells of living colonies, in a fixed number of statements. latitudes is by
 // yard.
-func (d Desk) situations(ctx context.Context, rows []store.Colony, latitudes map[string]float64) ([]situation, error) {
-	h, err := d.history(ctx)
-	if err != nil {
-		return nil, err
-	}
-	counts, err := d.op.LastCounts(ctx)
-	if err != nil {
-		return nil, err
-	}
-	thresholds, err := d.thresholds(ctx)
-	if err != nil {
-		return nil, err
-	}
+func (d Desk) situations(r *reading, rows []store.Colony, latitudes map[string]float64) []situation {
+	h, counts, thresholds := all(r, d.history), all(r, d.op.LastCounts), all(r, d.thresholds)
 	out := make([]situation, len(rows))
 	at := make(map[string]int, len(rows))
-	for i, r := range rows {
-		out[i] = begin(r, h.colony(r.ID))
-		at[r.ID] = i
+	for i, row := range rows {
+		out[i] = begin(row, h.colony(row.ID))
+		at[row.ID] = i
 	}
 	for _, c := range counts {
 		if i, here := at[c.ColonyID]; here {
 			out[i].counted(c, latitudes[out[i].row.YardID], thresholds)
 		}
 	}
-	return out, nil
+	return out
 }
 
 func begin(r store.Colony, seen fit.Colony) situation {

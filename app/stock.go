@@ -19,44 +19,34 @@ import (
 
 // Ledger is the account of a batch.
 func (d Desk) Ledger(ctx context.Context, id string) (wire.Ledger, error) {
-	batch, err := d.op.Batch(ctx, id)
-	if err != nil {
-		return wire.Ledger{}, err
+	r := reading{ctx: ctx}
+	batch, entries, portions := by(&r, d.op.Batch, id), by(&r, d.op.Entries, store.Account{Batch: id}), by(&r, d.op.Portions, id)
+	if r.err != nil {
+		return wire.Ledger{}, r.err
 	}
-	entries, err := d.op.Entries(ctx, store.Account{Batch: id})
-	if err != nil {
-		return wire.Ledger{}, err
+	out := wire.Ledger{
+		Entries: d.entries(entries), OnHand: d.onHand(batch, stock.Left(amounts(entries))),
+		Portions: lo.Map(portions, func(p store.Portion, _ int) wire.Portion { return portionOf(p) }),
 	}
-	out := wire.Ledger{Entries: d.entries(entries), Portions: []wire.Portion{}}
-	out.OnHand = d.onHand(batch, stock.Left(amounts(entries)))
-	portions, err := d.op.Portions(ctx, id)
-	if err != nil {
-		return out, err
-	}
-	for _, p := range portions {
-		out.InPortion += p.Amount
-		out.Portions = append(out.Portions, portionOf(p))
-	}
+	out.InPortion = lo.SumBy(portions, func(p store.Portion) float64 { return p.Amount })
 	out.OverFull = stock.ToReconcile(out.Left - out.InPortion)
+	var err error
 	out.Cost, err = d.cost(ctx, batch, entries)
 	return out, err
 }
 
 // cost is what went into a batch by the prices of its lots.
 func (d Desk) cost(ctx context.Context, batch store.Batch, entries []store.StockEntry) (*wire.LedgerCost, error) {
-	into, err := d.op.Into(ctx, batch.ID)
-	if err != nil || len(into) == 0 {
-		return nil, err
+	r := reading{ctx: ctx}
+	into := by(&r, d.op.Into, batch.ID)
+	if r.err != nil || len(into) == 0 {
+		return nil, r.err
 	}
-	lots, err := d.op.Lots(ctx)
-	if err != nil {
-		return nil, err
-	}
-	by := lo.KeyBy(lots, func(l store.Lot) string { return l.ID })
+	lots := lo.KeyBy(all(&r, d.op.Lots), func(l store.Lot) string { return l.ID })
 	out := wire.LedgerCost{Unpriced: []string{}}
 	priced := false
 	for _, e := range into {
-		lot := by[*e.LotID]
+		lot := lots[*e.LotID]
 		if lot.Price == 0 {
 			out.Unpriced = append(out.Unpriced, lot.Ingredient)
 			continue
@@ -64,8 +54,8 @@ func (d Desk) cost(ctx context.Context, batch store.Batch, entries []store.Stock
 		priced = true
 		out.Total += stock.Cost(-e.Amount, lot.Price, lot.Unit)
 	}
-	if !priced {
-		return nil, nil
+	if r.err != nil || !priced {
+		return nil, r.err
 	}
 	in, err := inputsOf(batch)
 	if err != nil {

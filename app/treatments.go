@@ -70,17 +70,18 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
-	h, err := d.historyOf(ctx, []string{colony}, timeOf(0))
-	if err != nil {
-		return wire.ColonyWhole{}, err
+	r := reading{ctx: ctx}
+	h := d.historyOf(&r, []string{colony}, timeOf(0))
+	given := h.given.Of(colony)
+	i := slices.IndexFunc(given, func(t treatment.Treatment) bool { return t.ID == id && t.Out == 0 })
+	if r.err == nil && i < 0 {
+		r.err = store.ErrNotFound
 	}
-	all := h.given.Of(colony)
-	i := slices.IndexFunc(all, func(t treatment.Treatment) bool { return t.ID == id && t.Out == 0 })
-	if i < 0 {
-		return wire.ColonyWhole{}, store.ErrNotFound
+	if r.err != nil {
+		return wire.ColonyWhole{}, r.err
 	}
 	var l fault.List
-	t := all[i]
+	t := given[i]
 	from, _, _ := t.Due()
 	switch {
 	case day < t.Given:

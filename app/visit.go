@@ -23,16 +23,9 @@ import (
 // seen, what can be given from, and what was done so far.
 func (d Desk) Visit(ctx context.Context, job, day string) (wire.Visit, error) {
 	v, err := d.visit(ctx, job, day)
-	if err != nil {
-		return wire.Visit{}, err
-	}
-	if err := d.around(ctx, &v, slices.Collect(maps.Keys(v.colonies))); err != nil {
-		return wire.Visit{}, err
-	}
-	if err := d.stopAt(ctx, &v, true); err != nil {
-		return wire.Visit{}, err
-	}
-	return d.roundOf(ctx, v)
+	r := reading{ctx, err}
+	d.around(&r, &v, slices.Collect(maps.Keys(v.colonies)), true)
+	return after(ctx, r.err, d.roundOf, v)
 }
 
 // visit is a day of a job with all that records of it are held against.
@@ -91,16 +84,15 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 	return v, nil
 }
 
-// around adds some colonies of the visit with their yards, and the conditions there.
-func (d Desk) around(ctx context.Context, v *visit, colonies []string) error {
-	yards, err := d.op.Yards(ctx)
-	if err != nil {
-		return err
+// around adds some colonies of the visit with their yards, the conditions there, and what
+// to stop at: of other jobs, too, where jobs is asked for.
+func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
+	yards := all(r, d.op.Yards)
+	v.rows = by(r, d.op.ColoniesAmong, colonies)
+	if r.err != nil {
+		return
 	}
 	v.yards = lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
-	if v.rows, err = d.op.ColoniesAmong(ctx, colonies); err != nil {
-		return err
-	}
 	place := map[string]int{}
 	for i, y := range yards {
 		place[y.ID] = i
@@ -112,24 +104,18 @@ func (d Desk) around(ctx context.Context, v *visit, colonies []string) error {
 		v.latitude = v.yards[v.rows[0].YardID].Latitude
 	}
 	v.under = v.chosen.on(v.day, v.latitude)
-	return nil
+	if !v.later {
+		d.stopAt(r, v, jobs)
+	}
 }
 
 // stopAt finds what to stop at before anything is given: the same acid given before, and
 // with jobs, other open jobs that the colonies are in.
-func (d Desk) stopAt(ctx context.Context, v *visit, jobs bool) error {
-	if v.later {
-		return nil
-	}
-	h, err := d.historyOf(ctx, v.ids(), timeOf(d.today()-memory))
-	if err != nil {
-		return err
-	}
-	all := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
+func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
+	h := d.historyOf(r, v.ids(), timeOf(d.today()-memory))
+	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
 	if jobs {
-		if err := d.withJobs(ctx, all, v.job.ID); err != nil {
-			return err
-		}
+		d.withJobs(r, bees, v.job.ID)
 	}
 	own := map[string]bool{} // what this visit gave stops nobody
 	for _, a := range h.given.Applications {
@@ -138,13 +124,12 @@ func (d Desk) stopAt(ctx context.Context, v *visit, jobs bool) error {
 		}
 	}
 	v.stops = map[string][]wire.Stop{}
-	for _, k := range all {
+	for _, k := range bees {
 		c := v.chosen.caseOf(v.day, v.yards[k.row.YardID], nil)
 		c.Colony = k.bees
 		c.Colony.Treatments = slices.DeleteFunc(c.Colony.Treatments, func(t treatment.Treatment) bool { return own[t.ID] })
 		v.stops[k.row.ID] = stopsOf(c)
 	}
-	return nil
 }
 
 // ids are the colonies of the visit that live, in stand order.
@@ -181,26 +166,17 @@ func (d Desk) roundOf(ctx context.Context, v visit) (wire.Visit, error) {
 	if v.under.DaysInLow > 0 {
 		out.DueOut, out.DueLast = written(v.day+calendar.Day(v.under.DaysInLow)), written(v.day+calendar.Day(v.under.DaysInHigh))
 	}
-	var err error
-	if out.Colonies, err = d.visitColonies(ctx, v); err != nil {
-		return out, err
-	}
+	r := reading{ctx: ctx}
 	out.Season = seasonName(v.day, v.latitude)
-	if out.Extras, err = d.extras(ctx, out.Season); err != nil {
-		return out, err
-	}
+	out.Colonies, out.Records, out.Extras = by(&r, d.visitColonies, v), by(&r, d.visited, v), by(&r, d.extras, out.Season)
 	if !v.later { // nothing is given where what is in comes out
-		if out.Batches, err = d.pourable(ctx, v); err != nil {
-			return out, err
-		}
-	}
-	out.Records, err = d.visited(ctx, v)
-	if v.later {
+		out.Batches = by(&r, d.pourable, v)
+	} else {
 		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.VisitColony) bool {
 			return c.InHive == 0 && !slices.ContainsFunc(out.Records, func(r wire.Application) bool { return r.ColonyID == c.ID })
 		})
 	}
-	return out, err
+	return out, r.err
 }
 
 // visited is what stands of a day; a colony that has two is flagged on both.
@@ -229,13 +205,11 @@ func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) 
 // visitColonies tells of the colonies of a visit in stand order, as they are now.
 func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, error) {
 	ids := v.ids()
-	boards, err := d.op.LastSeams(ctx, ids)
-	if err != nil {
-		return nil, err
-	}
-	h, err := d.historyOf(ctx, ids, timeOf(d.today()-memory))
-	if err != nil {
-		return nil, err
+	r := reading{ctx: ctx}
+	boards := by(&r, d.op.LastSeams, ids)
+	h := d.historyOf(&r, ids, timeOf(d.today()-memory))
+	if r.err != nil {
+		return nil, r.err
 	}
 	hives := onBench(v.rows, ids, boards)
 	out := make([]wire.VisitColony, len(v.rows))

@@ -19,12 +19,9 @@ import (
 
 // Yards lists the yards by name.
 func (d Desk) Yards(ctx context.Context) (wire.YardList, error) {
-	rows, err := d.op.Yards(ctx)
-	if err != nil {
-		return wire.YardList{}, err
-	}
-	stands, err := d.op.Stands(ctx)
-	return wire.YardList{Yards: lo.Map(rows, func(y store.Yard, _ int) wire.Yard { return yardOf(y, stands[y.ID]) })}, err
+	r := reading{ctx: ctx}
+	rows, stands := all(&r, d.op.Yards), all(&r, d.op.Stands)
+	return wire.YardList{Yards: lo.Map(rows, func(y store.Yard, _ int) wire.Yard { return yardOf(y, stands[y.ID]) })}, r.err
 }
 
 func yardOf(y store.Yard, colonies int) wire.Yard {
@@ -104,21 +101,12 @@ func named(err error) error {
 
 // Yard reads a yard with its colonies in stand order.
 func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
-	y, err := d.op.Yard(ctx, id)
-	if err != nil {
-		return wire.YardWhole{}, err
-	}
-	rows, err := d.op.ColoniesIn(ctx, id)
-	if err != nil {
-		return wire.YardWhole{}, err
-	}
-	colonies, err := d.situations(ctx, rows, map[string]float64{id: y.Latitude})
-	if err != nil {
-		return wire.YardWhole{}, err
-	}
-	boards, err := d.op.LastSeams(ctx, ids(colonies))
-	if err != nil {
-		return wire.YardWhole{}, err
+	r := reading{ctx: ctx}
+	y, rows := by(&r, d.op.Yard, id), by(&r, d.op.ColoniesIn, id)
+	colonies := d.situations(&r, rows, map[string]float64{id: y.Latitude})
+	boards := by(&r, d.op.LastSeams, lo.Map(rows, colonyID))
+	if r.err != nil {
+		return wire.YardWhole{}, r.err
 	}
 	need, over := needs(colonies, d.today())
 	out := wire.YardWhole{Yard: yardOf(y, len(colonies)), Over: over, Stands: make([]wire.ColonyRecord, len(colonies))}
@@ -130,20 +118,15 @@ func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 
 func colonyID(r store.Colony, _ int) string { return r.ID }
 
-func ids(colonies []situation) []string {
-	return lo.Map(colonies, func(k situation, _ int) string { return k.row.ID })
-}
-
 // Arrange puts the colonies of a yard in an order, which must name each of them
 // once; otherwise somebody has changed the yard meanwhile, and it is
 // store.ErrStale.
 func (d Desk) Arrange(ctx context.Context, yard string, in wire.Order) (wire.YardWhole, error) {
-	if _, err := d.op.Yard(ctx, yard); err != nil {
-		return wire.YardWhole{}, err
-	}
-	rows, err := d.op.ColoniesIn(ctx, yard)
-	if err != nil {
-		return wire.YardWhole{}, err
+	r := reading{ctx: ctx}
+	by(&r, d.op.Yard, yard)
+	rows := by(&r, d.op.ColoniesIn, yard)
+	if r.err != nil {
+		return wire.YardWhole{}, r.err
 	}
 	if !lo.ElementsMatch(lo.Map(rows, colonyID), in.Colonies) {
 		return wire.YardWhole{}, store.ErrStale

@@ -205,8 +205,8 @@ func (o Operation) GivenSince(ctx context.Context, since time.Time) ([]Applicati
 }
 
 // GivenTo is GivenSince for some colonies.
-func (o Operation) GivenTo(ctx context.Context, colonies []string, since time.Time) ([]Application, error) {
-	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", colonies, since))
+func (o Operation) GivenTo(ctx context.Context, a Among) ([]Application, error) {
+	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", a.Colonies, a.Since))
 }
 
 func given(q *gorm.DB) ([]Application, error) {

@@ -26,9 +26,15 @@ func (o Operation) EventsSince(ctx context.Context, since time.Time) ([]Event, e
 	return all[Event](o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, seq"))
 }
 
-// EventsAmong lists what happened to some colonies since a day, likewise.
-func (o Operation) EventsAmong(ctx context.Context, colonies []string, since time.Time) ([]Event, error) {
-	return all[Event](o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", colonies, since).Order("happened_on, seq"))
+// Among are some colonies, and since when.
+type Among struct {
+	Colonies []string
+	Since    time.Time
+}
+
+// EventsAmong is EventsSince for some colonies.
+func (o Operation) EventsAmong(ctx context.Context, a Among) ([]Event, error) {
+	return all[Event](o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", a.Colonies, a.Since).Order("happened_on, seq"))
 }
 
 // Happened writes what happened to a colony.

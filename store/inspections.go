@@ -49,8 +49,8 @@ func (o Operation) InspectionsSince(ctx context.Context, since time.Time) ([]Ins
 }
 
 // InspectionsAmong is InspectionsSince for some colonies.
-func (o Operation) InspectionsAmong(ctx context.Context, colonies []string, since time.Time) ([]Inspection, error) {
-	return bare(o.own(ctx).Table("inspections FORCE INDEX (of_colony)").Where("colony_id IN ? AND seen_on >= ?", colonies, since))
+func (o Operation) InspectionsAmong(ctx context.Context, a Among) ([]Inspection, error) {
+	return bare(o.own(ctx).Table("inspections FORCE INDEX (of_colony)").Where("colony_id IN ? AND seen_on >= ?", a.Colonies, a.Since))
 }
 
 func bare(q *gorm.DB) ([]Inspection, error) {

@@ -98,7 +98,7 @@ func TestEndFreesTheName(t *testing.T) {
 	if living, err := o.ColoniesIn(t.Context(), id("a")); err != nil || len(living) != 1 || living[0].ID != id("new") {
 		t.Errorf("got %+v %v", living, err)
 	}
-	if events, err := o.EventsAmong(t.Context(), []string{id("a-c0")}, time.Time{}); err != nil || len(events) != 1 {
+	if events, err := o.EventsAmong(t.Context(), Among{Colonies: []string{id("a-c0")}}); err != nil || len(events) != 1 {
 		t.Errorf("got %+v %v", events, err)
 	}
 }
