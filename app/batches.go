@@ -7,7 +7,6 @@ import (
 	"errors"
 	"fmt"
 	"strings"
-	"time"
 
 	"keeler/core/batch"
 	"keeler/core/chem"
@@ -39,8 +38,7 @@ func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, c
 	if err != nil {
 		return wire.Batch{}, false, wire.Beneath("recipe.", err)
 	}
-	op := d.op
-	if err := checkParent(ctx, op, in); err != nil {
+	if err := d.checkParent(ctx, in); err != nil {
 		return wire.Batch{}, false, err
 	}
 	row, err := newBatch(in, name, worked)
@@ -48,13 +46,10 @@ func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, c
 		return wire.Batch{}, false, err
 	}
 	row.MadeOn = d.worked().Format(workTime)
-	row.CreatedAt = d.app.now().UTC().Truncate(time.Microsecond)
+	row.CreatedAt = d.stamp()
 
-	created, err = op.SaveBatch(ctx, row)
-	if err != nil {
-		return wire.Batch{}, false, err
-	}
-	kept, err := op.Batch(ctx, in.ID)
+	created, err = d.op.SaveBatch(ctx, row)
+	kept, err := after(ctx, err, d.op.Batch, in.ID)
 	if err != nil {
 		return wire.Batch{}, false, err
 	}
@@ -67,11 +62,11 @@ func (d Desk) SaveBatch(ctx context.Context, in wire.SaveBatch) (b wire.Batch, c
 
 // checkParent finds the batch that liquor is said to come from, and holds what is
 // carried against it.
-func checkParent(ctx context.Context, op store.Operation, in wire.SaveBatch) error {
+func (d Desk) checkParent(ctx context.Context, in wire.SaveBatch) error {
 	if in.Parent == nil {
 		return nil
 	}
-	parent, err := op.Batch(ctx, *in.Parent)
+	parent, err := d.op.Batch(ctx, *in.Parent)
 	if errors.Is(err, store.ErrNotFound) || err == nil && parent.Method != string(method.Strip) {
 		return fault.List{{Field: "parent_id", Reason: fault.Unknown}}
 	}
@@ -98,18 +93,14 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 		return nil, err
 	}
 	row := &store.Batch{
+		Components: parts(worked.Holds()), Lines: lo.Map(worked.Lines, func(l wire.Line, _ int) store.BatchLine {
+			return store.BatchLine{
+				Step: string(l.Step), Ingredient: l.Ingredient, WantedG: chem.Clean(l.Mass), WantedML: chem.Clean(l.Volume), WantedCount: l.Count,
+			}
+		}),
 		ID: in.ID, Name: name, Method: string(worked.Method()), ParentID: in.Parent,
 		VolumeML: wire.Round(float64(worked.Volume())), Pieces: worked.Pieces(), Unit: worked.Unit(),
 		SnapshotVersion: wire.SnapshotVersion, Inputs: snapshot, Answer: result,
-	}
-	for _, c := range wire.Components(worked.Holds()) {
-		row.Components = append(row.Components, store.BatchComponent{Component: c.Name, Grams: c.Grams})
-	}
-	for _, l := range worked.Lines {
-		row.Lines = append(row.Lines, store.BatchLine{
-			Step: string(l.Step), Ingredient: l.Ingredient,
-			WantedG: chem.Clean(l.Mass), WantedML: chem.Clean(l.Volume), WantedCount: l.Count,
-		})
 	}
 	return row, nil
 }
@@ -124,10 +115,7 @@ func (d Desk) Batches(ctx context.Context) (wire.BatchList, error) {
 // Batch reads one batch whole; store.ErrNotFound when there is none.
 func (d Desk) Batch(ctx context.Context, id string) (wire.Batch, error) {
 	row, err := d.op.Batch(ctx, id)
-	if err != nil {
-		return wire.Batch{}, err
-	}
-	return d.whole(ctx, row)
+	return after(ctx, err, d.whole, row)
 }
 
 // Remark writes a remark to a batch and gives the batch.
@@ -136,7 +124,7 @@ func (d Desk) Remark(ctx context.Context, batch string, r wire.Remark) (wire.Bat
 	if text == "" {
 		return wire.Batch{}, fault.List{{Field: "text", Reason: fault.Missing}}
 	}
-	err := d.op.AddRemark(ctx, store.BatchRemark{ID: r.ID, BatchID: batch, Text: text, CreatedAt: d.app.now().UTC()})
+	err := d.op.AddRemark(ctx, store.BatchRemark{ID: r.ID, BatchID: batch, Text: text, CreatedAt: d.stamp()})
 	return after(ctx, err, d.Batch, batch)
 }
 
@@ -146,7 +134,7 @@ func (d Desk) VoidBatch(ctx context.Context, id string, in wire.Void) (wire.Batc
 	if reason == "" {
 		return wire.Batch{}, fault.List{{Field: "reason", Reason: fault.Missing}}
 	}
-	return after(ctx, d.op.VoidBatch(ctx, id, reason, d.app.now().UTC()), d.Batch, id)
+	return after(ctx, d.op.VoidBatch(ctx, id, reason, d.stamp()), d.Batch, id)
 }
 
 // content is what is in a batch, as core knows it.

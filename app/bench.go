@@ -40,98 +40,70 @@ func (d Desk) SetBalances(ctx context.Context, in wire.Balances) (wire.Balances,
 	rows := lo.Map(in.Balances, func(b wire.BenchBalance, _ int) store.Balance {
 		return store.Balance{Name: b.Name, DivisionG: float64(b.Division), CapacityG: float64(b.Capacity), LeastG: float64(b.Least)}
 	})
-	if err := d.op.SetBalances(ctx, rows); err != nil {
-		return wire.Balances{}, err
-	}
-	return d.Balances(ctx)
+	r := reading{ctx, d.op.SetBalances(ctx, rows)}
+	out := all(&r, d.Balances)
+	return out, r.err
 }
 
 // Bench tells how a batch stands at the bench. Before it is begun all is as it
 // would be on the balances at hand.
 func (d Desk) Bench(ctx context.Context, id string) (wire.BenchRun, error) {
-	batch, err := d.op.Batch(ctx, id)
-	if err != nil {
-		return wire.BenchRun{}, err
+	r := reading{ctx: ctx}
+	batch, run := by(&r, d.op.Batch, id), by(&r, d.op.Run, id)
+	if batch.ID != "" && errors.Is(r.err, store.ErrNotFound) {
+		balances, err := d.Balances(ctx)
+		if err != nil {
+			return wire.BenchRun{}, err
+		}
+		w, err := d.beginning(ctx, id, wire.BeginBench{Balances: balances.Balances})
+		return after(ctx, err, d.standing, w)
 	}
-	run, err := d.op.Run(ctx, id)
-	if errors.Is(err, store.ErrNotFound) {
-		return d.unbegun(ctx, batch)
-	}
-	if err != nil {
-		return wire.BenchRun{}, err
+	if r.err != nil {
+		return wire.BenchRun{}, r.err
 	}
 	w, err := working(batch, run)
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
-	return d.standing(ctx, d.op, w)
-}
-
-func (d Desk) unbegun(ctx context.Context, batch store.Batch) (wire.BenchRun, error) {
-	balances, err := d.Balances(ctx)
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
-	return d.plan(ctx, batch, wire.BeginBench{Balances: balances.Balances})
+	return after(ctx, err, d.standing, w)
 }
 
 // PlanBench tells how a batch would be mixed with what is at hand, and writes
 // nothing.
 func (d Desk) PlanBench(ctx context.Context, id string, in wire.BeginBench) (wire.BenchRun, error) {
-	batch, err := d.op.Batch(ctx, id)
-	if err != nil {
-		return wire.BenchRun{}, err
+	w, err := d.beginning(ctx, id, in)
+	if err == nil {
+		err = w.mixing.CheckBench(in)
 	}
-	mixing, err := mixingOf(batch, in.Order)
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
-	if err := mixing.CheckBench(in); err != nil {
-		return wire.BenchRun{}, err
-	}
-	return d.plan(ctx, batch, in)
+	return after(ctx, err, d.standing, w)
 }
 
-func (d Desk) plan(ctx context.Context, batch store.Batch, in wire.BeginBench) (wire.BenchRun, error) {
-	mixing, err := mixingOf(batch, in.Order)
+// beginning is a run as it would begin.
+func (d Desk) beginning(ctx context.Context, id string, in wire.BeginBench) (making, error) {
+	batch, err := d.op.Batch(ctx, id)
 	if err != nil {
-		return wire.BenchRun{}, err
+		return making{}, err
 	}
-	run := store.BenchRun{BatchID: batch.ID, CupG: in.CupG, VesselML: in.VesselML}
-	out, err := d.standing(ctx, d.op, making{batch, run, in.Balances, mixing})
-	out.Begun = false
-	return out, err
+	mixing, err := mixingOf(batch, in.Order)
+	return making{batch, store.BenchRun{BatchID: id, WorkOrder: mixing.Order, CupG: in.CupG, VesselML: in.VesselML}, in.Balances, mixing}, err
 }
 
 // BeginBench starts the work on a planned batch; one that was begun stays as it is.
 func (d Desk) BeginBench(ctx context.Context, id string, in wire.BeginBench) (wire.BenchRun, error) {
-	batch, err := d.op.Batch(ctx, id)
+	w, err := d.beginning(ctx, id, in)
 	if err != nil {
 		return wire.BenchRun{}, err
 	}
-	if batch.VoidedAt != nil || batch.Leftover || batch.State != store.Planned && batch.State != store.OnBench {
+	if b := w.batch; b.VoidedAt != nil || b.Leftover || b.State != store.Planned && b.State != store.OnBench {
 		return wire.BenchRun{}, fault.List{{Reason: fault.Ended}}
 	}
-	mixing, err := mixingOf(batch, in.Order)
-	if err != nil {
+	if err := w.mixing.CheckBench(in); err != nil {
 		return wire.BenchRun{}, err
 	}
-	if err := mixing.CheckBench(in); err != nil {
+	w.run.UserID, w.run.CreatedAt = d.who.User, d.stamp()
+	if w.run.Balances, err = json.Marshal(in.Balances); err != nil {
 		return wire.BenchRun{}, err
 	}
-	balances, err := json.Marshal(in.Balances)
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
-	err = d.op.BeginRun(ctx, &store.BenchRun{
-		BatchID: id, WorkOrder: mixing.Order, CupG: in.CupG, VesselML: in.VesselML, Balances: balances,
-		UserID: d.who.User, CreatedAt: d.stamp(),
-	})
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
+	err = d.op.BeginRun(ctx, &w.run)
 	d.ring(id)
-	return d.Bench(ctx, id)
+	return after(ctx, err, d.Bench, id)
 }
 
 // making is a run with all that it is worked out from.
@@ -182,14 +154,14 @@ func (w making) state() (mixing.State, error) {
 }
 
 // standing writes a run as it stands.
-func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.BenchRun, error) {
+func (d Desk) standing(ctx context.Context, w making) (wire.BenchRun, error) {
 	s, err := w.state()
 	if err != nil {
 		return wire.BenchRun{}, err
 	}
 	out := w.mixing.BenchState(s, w.scales(), w.run.VesselML)
 	out.BatchID, out.Name, out.Number, out.Method = w.batch.ID, nameOf(w.batch), w.batch.Number, w.batch.Method
-	out.Begun, out.Balances, out.CupG, out.Seq = true, w.balances, w.run.CupG, len(w.run.Events)
+	out.Begun, out.Balances, out.CupG, out.Seq = !w.run.CreatedAt.IsZero(), w.balances, w.run.CupG, len(w.run.Events)
 	out.State = w.batch.State
 	for i, st := range s.Stations {
 		if st.Kind == mixing.Wait && st.StartedBy > 0 {
@@ -206,11 +178,11 @@ func (d Desk) standing(ctx context.Context, op store.Operation, w making) (wire.
 	for _, o := range s.FromStock(w.mixing.Work, 0) {
 		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: w.lots()[o.Lot]})
 	}
-	if out.Uptake, err = d.uptake(ctx, op, w, s); err != nil {
+	if out.Uptake, err = d.uptake(ctx, w, s); err != nil {
 		return out, err
 	}
 	if s.Ended == mixing.Finished && w.mixing.Soaks != nil {
-		out.Leftover, err = op.LeftoverOf(ctx, w.batch.ID)
+		out.Leftover, err = d.op.LeftoverOf(ctx, w.batch.ID)
 	}
 	return out, err
 }

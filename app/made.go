@@ -126,11 +126,11 @@ func (w making) soaked(e wire.BenchEvent) (int, error) {
 }
 
 // uptake tells what each piece of a pot took up, once what is left was weighed.
-func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s mixing.State) (*wire.BenchUptake, error) {
+func (d Desk) uptake(ctx context.Context, w making, s mixing.State) (*wire.BenchUptake, error) {
 	if w.mixing.Soaks == nil || !s.Rested() {
 		return nil, nil
 	}
-	seen, err := op.UptakesOf(ctx, w.mixing.Soaks.Carrier)
+	seen, err := d.op.UptakesOf(ctx, w.mixing.Soaks.Carrier)
 	if err != nil {
 		return nil, err
 	}
@@ -148,13 +148,9 @@ func (d Desk) uptake(ctx context.Context, op store.Operation, w making, s mixing
 }
 
 func learnt(seen []store.Uptake) strip.Learnt {
-	var pots []strip.Seen
-	for _, u := range seen {
-		if u.Accepted {
-			pots = append(pots, strip.Seen{Each: chem.Grams(u.EachG), Off: chem.Grams(u.OffG)})
-		}
-	}
-	return strip.Learn(pots)
+	return strip.Learn(lo.FilterMap(seen, func(u store.Uptake, _ int) (strip.Seen, bool) {
+		return strip.Seen{Each: chem.Grams(u.EachG), Off: chem.Grams(u.OffG)}, u.Accepted
+	}))
 }
 
 // learn keeps what the pieces took up. What is far from what was learnt goes into
@@ -235,9 +231,7 @@ func (d Desk) takeFromStock(ctx context.Context, op store.Operation, w making, s
 }
 
 func parts(m chem.Mixture) []store.BatchComponent {
-	out := []store.BatchComponent{}
-	for _, c := range wire.Components(m) {
-		out = append(out, store.BatchComponent{Component: c.Name, Grams: c.Grams})
-	}
-	return out
+	return lo.Map(wire.Components(m), func(c wire.Component, _ int) store.BatchComponent {
+		return store.BatchComponent{Component: c.Name, Grams: c.Grams}
+	})
 }

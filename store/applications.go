@@ -65,7 +65,6 @@ func (o Operation) named(ctx context.Context) *gorm.DB {
 // Apply writes a line of the register with all that goes with it, all or nothing. The
 // same id a second time writes nothing: done is false.
 func (o Operation) Apply(ctx context.Context, a *Application, with func(Operation) error) (done bool, err error) {
-	a.OperationID = o.id
 	err = o.within(ctx, func(o Operation) error {
 		done = false
 		// The jar is held first: a line that refers to it would share its lock with others
@@ -88,21 +87,13 @@ func (o Operation) Apply(ctx context.Context, a *Application, with func(Operatio
 
 // Supersede marks a line as amended, once; ErrStale when it was amended already.
 func (o Operation) Supersede(ctx context.Context, id string) error {
-	done := o.own(ctx).Model(&Application{}).Where("id = ? AND NOT superseded", id).Update("superseded", true)
-	if done.Error == nil && done.RowsAffected == 0 {
-		return ErrStale
-	}
-	return done.Error
+	return orElse(ErrStale, o.own(ctx).Model(&Application{}).Where("id = ? AND NOT superseded", id).Update("superseded", true))
 }
 
 // Application reads one line.
 func (o Operation) Application(ctx context.Context, id string) (Application, error) {
 	var out Application
-	err := o.named(ctx).Where("a.id = ?", id).Limit(1).Find(&out).Error
-	if err == nil && out.ID == "" {
-		err = ErrNotFound
-	}
-	return out, err
+	return out, orElse(ErrNotFound, o.named(ctx).Where("a.id = ?", id).Limit(1).Find(&out))
 }
 
 // Visited lists what stands of a job's day, in the order in which it was written.
@@ -229,6 +220,5 @@ func (o Operation) Extras(ctx context.Context, season string) (VisitExtras, erro
 
 // SetExtras chooses what is ticked in a season.
 func (o Operation) SetExtras(ctx context.Context, e VisitExtras) error {
-	e.OperationID = o.id
-	return o.db.WithContext(ctx).Save(&e).Error
+	return o.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&e).Error
 }

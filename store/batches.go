@@ -76,30 +76,15 @@ const NewestBatches = 500
 // gives it the next number. When the id is already there it writes nothing: saved
 // is false, and the caller compares.
 func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err error) {
-	b.OperationID = o.id
 	b.State, b.Unit = cmp.Or(b.State, Planned), cmp.Or(b.Unit, "ml")
 	for i := range b.Lines {
-		b.Lines[i].OperationID, b.Lines[i].BatchID, b.Lines[i].Position = o.id, b.ID, i
-	}
-	for i := range b.Components {
-		b.Components[i].OperationID, b.Components[i].BatchID = o.id, b.ID
+		b.Lines[i].Position = i
 	}
 	err = o.within(ctx, func(o Operation) error {
 		if b.Number, err = o.nextNumber(ctx); err != nil {
 			return err
 		}
-		if err := o.db.Omit(clause.Associations).Create(b).Error; err != nil {
-			return err
-		}
-		if len(b.Components) > 0 {
-			if err := o.db.Create(&b.Components).Error; err != nil {
-				return err
-			}
-		}
-		if len(b.Lines) == 0 {
-			return nil
-		}
-		return o.db.Create(&b.Lines).Error
+		return o.db.Create(b).Error
 	})
 	if errors.Is(err, gorm.ErrDuplicatedKey) {
 		return false, nil
@@ -148,29 +133,14 @@ func (o Operation) Pourable(ctx context.Context, method string) ([]Jar, error) {
 
 // Batch reads one batch whole.
 func (o Operation) Batch(ctx context.Context, id string) (Batch, error) {
-	var b Batch
-	err := o.own(ctx).Where("id = ?", id).
-		Preload("Components").
+	return first[Batch](o.own(ctx).Where("id = ?", id).Preload("Components").
 		Preload("Lines", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
-		Preload("Remarks", func(db *gorm.DB) *gorm.DB { return db.Order("created_at, id") }).
-		First(&b).Error
-	if errors.Is(err, gorm.ErrRecordNotFound) {
-		return Batch{}, ErrNotFound
-	}
-	return b, err
+		Preload("Remarks", func(db *gorm.DB) *gorm.DB { return db.Order("created_at, id") }))
 }
 
 // AddRemark writes a remark to a batch; the same id a second time is dropped.
 func (o Operation) AddRemark(ctx context.Context, r BatchRemark) error {
-	r.OperationID = o.id
-	err := o.db.WithContext(ctx).Create(&r).Error
-	if errors.Is(err, gorm.ErrDuplicatedKey) {
-		return nil
-	}
-	if errors.Is(err, gorm.ErrForeignKeyViolated) {
-		return ErrNotFound
-	}
-	return err
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&r).Error)
 }
 
 // VoidBatch marks a batch as void, for good. The first reason stays.

@@ -75,7 +75,7 @@ func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
 			return err
 		}
 		for i := range rows {
-			rows[i].OperationID, rows[i].Position = o.id, i
+			rows[i].Position = i
 		}
 		return o.db.Create(&rows).Error
 	})
@@ -83,9 +83,8 @@ func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
 
 // BeginRun starts a run on a planned batch; one that runs already stays as it is.
 func (o Operation) BeginRun(ctx context.Context, r *BenchRun) error {
-	r.OperationID = o.id
 	return o.within(ctx, func(o Operation) error {
-		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Omit(clause.Associations).Create(r)
+		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(r)
 		if made.Error != nil || made.RowsAffected == 0 {
 			return taken(made.Error)
 		}
@@ -123,7 +122,6 @@ func (o Operation) AtBench(ctx context.Context, batch string, do func(Operation,
 
 // Happen writes the next event of a run; within AtBench.
 func (o Operation) Happen(ctx context.Context, e *BenchEvent) error {
-	e.OperationID = o.id
 	return taken(o.db.WithContext(ctx).Create(e).Error)
 }
 
@@ -146,7 +144,7 @@ func (o Operation) FinishBatch(ctx context.Context, id string, f Finished) error
 				return err
 			}
 			for i := range f.Components {
-				f.Components[i].OperationID, f.Components[i].BatchID = o.id, id
+				f.Components[i].BatchID = id
 			}
 			if len(f.Components) > 0 {
 				if err := o.db.WithContext(ctx).Create(&f.Components).Error; err != nil {
@@ -189,7 +187,6 @@ func (o Operation) UptakesOf(ctx context.Context, carrier string) ([]Uptake, err
 
 // AddUptake writes what was seen in a pot.
 func (o Operation) AddUptake(ctx context.Context, u Uptake) error {
-	u.OperationID = o.id
 	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&u).Error)
 }
 
@@ -221,15 +218,10 @@ func (o Operation) LeftoverOf(ctx context.Context, batch string) (string, error)
 
 // AddPortion writes a portion; the same id a second time is dropped.
 func (o Operation) AddPortion(ctx context.Context, p Portion) error {
-	p.OperationID = o.id
 	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&p).Error)
 }
 
 // RemovePortion pours a portion back.
 func (o Operation) RemovePortion(ctx context.Context, batch, id string) error {
-	done := o.own(ctx).Where("batch_id = ? AND id = ?", batch, id).Delete(&Portion{})
-	if done.Error == nil && done.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return done.Error
+	return orElse(ErrNotFound, o.own(ctx).Where("batch_id = ? AND id = ?", batch, id).Delete(&Portion{}))
 }

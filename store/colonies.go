@@ -6,7 +6,6 @@ import (
 
 	"github.com/samber/lo"
 	"gorm.io/gorm"
-	"gorm.io/gorm/clause"
 )
 
 // Colony is the bees of one hive.
@@ -67,11 +66,11 @@ func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, 
 	return out, err
 }
 
-func (o Operation) stack(colony string, boxes []ColonyBox) []ColonyBox {
-	for i := range boxes {
-		boxes[i].OperationID, boxes[i].ColonyID, boxes[i].Position = o.id, colony, i
+// stack numbers the boxes of a colony from the floor up.
+func (c *Colony) stack() {
+	for i := range c.Boxes {
+		c.Boxes[i].ColonyID, c.Boxes[i].Position = c.ID, i
 	}
-	return boxes
 }
 
 // ChangeColony writes a colony and its boxes over the version that it carries, and what
@@ -85,7 +84,8 @@ func (o Operation) ChangeColony(ctx context.Context, c Colony, happened ...Event
 		if err := o.own(ctx).Where("colony_id = ?", c.ID).Delete(&ColonyBox{}).Error; err != nil {
 			return err
 		}
-		if err := o.db.Create(o.stack(c.ID, c.Boxes)).Error; err != nil {
+		c.stack()
+		if err := o.db.Create(&c.Boxes).Error; err != nil {
 			return err
 		}
 		return o.happened(happened...)
@@ -122,12 +122,10 @@ func (o Operation) Move(ctx context.Context, id, yard string, version int, happe
 
 // Split writes the colony that was taken off another.
 func (o Operation) Split(ctx context.Context, child *Colony, happened ...Event) error {
-	child.OperationID, child.Version = o.id, 1
+	child.Version = 1
+	child.stack()
 	return taken(o.within(ctx, func(o Operation) error {
-		if err := o.db.Omit(clause.Associations).Create(child).Error; err != nil {
-			return err
-		}
-		if err := o.db.Create(o.stack(child.ID, child.Boxes)).Error; err != nil {
+		if err := o.db.Create(child).Error; err != nil {
 			return err
 		}
 		return o.happened(happened...)

@@ -33,9 +33,6 @@ type Threshold struct {
 
 // Count writes counts; the same id a second time is dropped.
 func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
-	for i := range rows {
-		rows[i].OperationID = o.id
-	}
 	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).CreateInBatches(&rows, bulk).Error)
 }
 
@@ -79,9 +76,6 @@ func (o Operation) Thresholds(ctx context.Context) ([]Threshold, error) {
 
 // SetThresholds writes the thresholds over what was there.
 func (o Operation) SetThresholds(ctx context.Context, rows []Threshold) error {
-	for i := range rows {
-		rows[i].OperationID = o.id
-	}
 	return o.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&rows).Error
 }
 

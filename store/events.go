@@ -39,16 +39,12 @@ func (o Operation) EventsAmong(ctx context.Context, a Among) ([]Event, error) {
 
 // Happened writes what happened to a colony.
 func (o Operation) Happened(ctx context.Context, e Event) error {
-	e.OperationID = o.id
 	return taken(o.db.WithContext(ctx).Create(&e).Error)
 }
 
 func (o Operation) happened(events ...Event) error {
 	if len(events) == 0 {
 		return nil
-	}
-	for i := range events {
-		events[i].OperationID = o.id
 	}
 	return o.db.Create(&events).Error
 }

@@ -31,9 +31,6 @@ type Inspection struct {
 
 // Inspect writes inspections; the same id a second time is dropped.
 func (o Operation) Inspect(ctx context.Context, rows []Inspection) error {
-	for i := range rows {
-		rows[i].OperationID = o.id
-	}
 	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&rows).Error)
 }
 

@@ -8,7 +8,6 @@ import (
 
 	"github.com/samber/lo"
 	"gorm.io/gorm"
-	"gorm.io/gorm/clause"
 )
 
 // LabelCard is what a keeper copied from the label of a product.
@@ -64,7 +63,7 @@ func (o Operation) Card(ctx context.Context, id string) (LabelCard, error) {
 
 // AddCard writes a new card.
 func (o Operation) AddCard(ctx context.Context, c *LabelCard) error {
-	c.OperationID, c.Version = o.id, 1
+	c.Version = 1
 	return taken(o.db.WithContext(ctx).Create(c).Error)
 }
 
@@ -77,16 +76,10 @@ func (o Operation) ChangeCard(ctx context.Context, c LabelCard) error {
 // SaveJob writes a job with its colonies, all or nothing; created is false when
 // the id is already there.
 func (o Operation) SaveJob(ctx context.Context, j *Job) (created bool, err error) {
-	j.OperationID = o.id
 	for i := range j.Colonies {
-		j.Colonies[i].OperationID, j.Colonies[i].JobID, j.Colonies[i].Position = o.id, j.ID, i
+		j.Colonies[i].Position = i
 	}
-	err = o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
-		if err := tx.Omit(clause.Associations).Create(j).Error; err != nil {
-			return err
-		}
-		return tx.CreateInBatches(j.Colonies, bulk).Error
-	})
+	err = o.db.WithContext(ctx).Create(j).Error
 	if errors.Is(err, gorm.ErrDuplicatedKey) {
 		return false, nil
 	}
@@ -107,11 +100,7 @@ func (o Operation) Job(ctx context.Context, id string) (Job, error) {
 
 // EndJob closes a job; ErrStale when it was closed already.
 func (o Operation) EndJob(ctx context.Context, id, how string, on time.Time) error {
-	done := o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(Job{EndedOn: &on, EndedHow: how})
-	if done.Error == nil && done.RowsAffected == 0 {
-		return ErrStale
-	}
-	return done.Error
+	return orElse(ErrStale, o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(Job{EndedOn: &on, EndedHow: how}))
 }
 
 // JobDays is the last day that a job is planned for, and that something of it was given.

@@ -94,11 +94,7 @@ func (p People) Claim(ctx context.Context, operation uint64, name, zone string, 
 
 func enrol(tx *gorm.DB, operation uint64, role string, u *User) error {
 	if u.ID == 0 {
-		err := tx.Create(u).Error
-		if errors.Is(err, gorm.ErrDuplicatedKey) {
-			return ErrTaken
-		}
-		if err != nil {
+		if err := taken(tx.Create(u).Error); err != nil {
 			return err
 		}
 	}
@@ -115,12 +111,9 @@ func (p People) Invited(ctx context.Context, tokenHash string, now time.Time) (I
 // made. An invitation that was used meanwhile is ErrNotFound.
 func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Time) (operation uint64, err error) {
 	err = p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
-		used := tx.Model(&Invitation{}).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now).Update("used_at", now)
-		if used.Error != nil {
-			return used.Error
-		}
-		if used.RowsAffected == 0 {
-			return ErrNotFound
+		open := tx.Model(&Invitation{}).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now)
+		if err := orElse(ErrNotFound, open.Update("used_at", now)); err != nil {
+			return err
 		}
 		invitation, err := first[Invitation](tx.Where("token_hash = ?", tokenHash))
 		if err != nil {
@@ -225,7 +218,6 @@ func (o Operation) SetRole(ctx context.Context, user uint64, role string) error 
 
 // Invite keeps an invitation.
 func (o Operation) Invite(ctx context.Context, i Invitation) error {
-	i.OperationID = o.id
 	return o.db.WithContext(ctx).Create(&i).Error
 }
 
@@ -236,9 +228,5 @@ func (o Operation) Invitations(ctx context.Context, now time.Time) ([]Invitation
 
 // Uninvite takes an invitation back.
 func (o Operation) Uninvite(ctx context.Context, id string) error {
-	gone := o.own(ctx).Where("id = ?", id).Delete(&Invitation{})
-	if gone.Error == nil && gone.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return gone.Error
+	return orElse(ErrNotFound, o.own(ctx).Where("id = ?", id).Delete(&Invitation{}))
 }

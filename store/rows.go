@@ -23,6 +23,14 @@ func first[Row any](q *gorm.DB) (Row, error) {
 	return row, err
 }
 
+// orElse is what became of a change that must meet a row: none where it met none.
+func orElse(none error, done *gorm.DB) error {
+	if done.Error == nil && done.RowsAffected == 0 {
+		return none
+	}
+	return done.Error
+}
+
 // byID reads the columns id and value.
 func byID[Value any](q *gorm.DB) (map[string]Value, error) {
 	type pair struct {

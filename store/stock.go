@@ -97,7 +97,7 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 		if err != nil {
 			return err
 		}
-		e.OperationID, e.ID, e.LeftBefore = o.id, id, left
+		e.ID, e.LeftBefore = id, left
 		if a.Batch != "" {
 			e.BatchID = &a.Batch
 		} else {
@@ -147,7 +147,6 @@ func (o Operation) Lot(ctx context.Context, id string) (Lot, error) {
 
 // AddLot writes a lot; created is false when the id is already there.
 func (o Operation) AddLot(ctx context.Context, l Lot) (created bool, err error) {
-	l.OperationID = o.id
 	made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&l)
 	return made.RowsAffected > 0, taken(made.Error)
 }

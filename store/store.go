@@ -56,7 +56,7 @@ func Open(dsn string) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Store{db: db}, nil
+	return &Store{db: db}, db.Callback().Create().Before("gorm:create").Register("operation", enter)
 }
 
 // Migrate brings the schema to the newest version.
@@ -109,7 +109,19 @@ type Operation struct {
 }
 
 // For opens the store for one operation.
-func (s *Store) For(operation uint64) Operation { return Operation{db: s.db, id: operation} }
+func (s *Store) For(operation uint64) Operation {
+	return Operation{db: s.db.Set(owner, operation).Session(&gorm.Session{}), id: operation}
+}
+
+// owner is the setting under which a query carries its operation.
+const owner = "operation"
+
+// enter makes new rows those of the operation that writes them.
+func enter(q *gorm.DB) {
+	if id, known := q.Get(owner); known && q.Statement.Schema.LookUpField("OperationID") != nil {
+		q.Statement.SetColumn("OperationID", id, true)
+	}
+}
 
 // own starts a query on the operation's own rows.
 func (o Operation) own(ctx context.Context) *gorm.DB {

@@ -6,7 +6,6 @@ import (
 	"time"
 
 	"gorm.io/gorm"
-	"gorm.io/gorm/clause"
 )
 
 // Yard is a place where hives stand.
@@ -41,7 +40,7 @@ func (o Operation) Yard(ctx context.Context, id string) (Yard, error) {
 
 // AddYard writes a new yard.
 func (o Operation) AddYard(ctx context.Context, y *Yard) error {
-	y.OperationID, y.Version = o.id, 1
+	y.Version = 1
 	return taken(o.db.WithContext(ctx).Create(y).Error)
 }
 
@@ -59,14 +58,12 @@ func (o Operation) Colony(ctx context.Context, id string) (Colony, error) {
 
 // Import writes yards and colonies with their boxes, all or nothing.
 func (o Operation) Import(ctx context.Context, yards []Yard, colonies []Colony) error {
-	boxes := make([]ColonyBox, 0, len(colonies))
 	for i := range yards {
-		yards[i].OperationID, yards[i].Version = o.id, 1
+		yards[i].Version = 1
 	}
 	for i := range colonies {
-		c := &colonies[i]
-		c.OperationID, c.Version = o.id, 1
-		boxes = append(boxes, o.stack(c.ID, c.Boxes)...)
+		colonies[i].Version = 1
+		colonies[i].stack()
 	}
 	return taken(o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
 		if len(yards) > 0 {
@@ -74,9 +71,6 @@ func (o Operation) Import(ctx context.Context, yards []Yard, colonies []Colony) 
 				return err
 			}
 		}
-		if err := tx.Omit(clause.Associations).CreateInBatches(colonies, bulk).Error; err != nil {
-			return err
-		}
-		return tx.CreateInBatches(boxes, bulk).Error
+		return tx.CreateInBatches(colonies, bulk).Error
 	}))
 }
