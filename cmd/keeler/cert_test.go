@@ -46,7 +46,7 @@ func TestCert(t *testing.T) {
 		}
 		_ = response.Body.Close()
 	}
-	if _, err := readSettings("serve", []string{"--tls-cert", "x"}); err == nil {
+	if _, err := parse("serve", "--tls-cert", "x"); err == nil {
 		t.Error("a certificate without its key was taken")
 	}
 }

@@ -24,26 +24,24 @@ import (
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/store/mariadbd"
+
+	"github.com/alecthomas/kong"
 )
 
 const graceful = 10 * time.Second // for a request's head
 
 func main() {
-	command, args := "help", []string(nil)
-	if len(os.Args) > 1 {
-		command, args = os.Args[1], os.Args[2:]
-	}
-	if err := run(command, args); err != nil {
-		fmt.Fprintln(os.Stderr, "keeler:", err)
-		os.Exit(1)
-	}
+	var line commandLine
+	asked := kong.Parse(&line, kong.Name("keeler"), kong.Description("Varroa treatments, scaled, mixed, given and kept."), kong.ShortUsageOnError())
+	asked.FatalIfErrorf(run(asked.Command(), line.settings))
 }
 
-func run(command string, args []string) error {
+func run(command string, s settings) error {
+	log := s.logger()
+	slog.SetDefault(log)
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
 	switch command {
-	case "help", "-h", "--help":
-		help(os.Stdout)
-		return nil
 	case "openapi":
 		document, err := api.Document()
 		if err != nil {
@@ -51,27 +49,10 @@ func run(command string, args []string) error {
 		}
 		_, err = os.Stdout.Write(document)
 		return err
-	case "serve", "demo", "migrate", "cert", "weather", "instruments":
-	default:
-		help(os.Stderr)
-		return fmt.Errorf("there is no command %q", command)
-	}
-	s, err := readSettings(command, args)
-	if err != nil {
-		return fmt.Errorf("%w; see keeler help", err)
-	}
-	log, err := s.logger()
-	if err != nil {
-		return err
-	}
-	slog.SetDefault(log)
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
-	defer stop()
-	switch command {
 	case "cert":
-		return makeCert(s.data, os.Stdout)
+		return makeCert(s.Data, os.Stdout)
 	case "weather":
-		return weatherAlone(ctx, s.addr)
+		return weatherAlone(ctx, s.Addr)
 	case "instruments":
 		return instrumentsAlone(ctx, os.Stdout)
 	}
@@ -109,19 +90,19 @@ func instrumentsAlone(ctx context.Context, w io.Writer) error {
 // migrates it and closes both at the end. gone is closed when a private
 // database ends by itself.
 func withStore(ctx context.Context, command string, s settings, log *slog.Logger, use func(*store.Store, <-chan struct{}) error) error {
-	dsn, gone := s.dsn, (<-chan struct{})(nil)
+	dsn, gone := s.DSN, (<-chan struct{})(nil)
 	if dsn == "" {
 		folder := "own"
 		if command == "demo" {
 			folder = "demo"
 		}
-		db, err := mariadbd.Start(ctx, filepath.Join(s.data, folder))
+		db, err := mariadbd.Start(ctx, filepath.Join(s.Data, folder))
 		if err != nil {
 			return err
 		}
 		defer db.Stop()
 		dsn, gone = db.DSN(), db.Done()
-		log.Info("private MariaDB", "folder", filepath.Join(s.data, folder))
+		log.Info("private MariaDB", "folder", filepath.Join(s.Data, folder))
 	}
 	st, err := store.Open(dsn)
 	if err != nil {
@@ -137,10 +118,7 @@ func withStore(ctx context.Context, command string, s settings, log *slog.Logger
 // serve serves Keeler on the address of the settings, or as the demo.
 func serve(ctx context.Context, command string, s settings, st *store.Store, log *slog.Logger, gone <-chan struct{}) error {
 	set := server.Settings{
-		Store: st, Log: log, Forecast: s.forecast, PublicURL: s.publicURL, Secure: s.tlsCert != "",
-	}
-	if s.instruments != "" {
-		set.Instruments = strings.Split(s.instruments, ",")
+		Store: st, Log: log, Forecast: s.Forecast, Instruments: s.Instruments, PublicURL: s.PublicURL, Secure: s.TLSCert != "",
 	}
 	if command == "demo" {
 		set.Demo, set.Simulate, set.Clock = true, true, app.NewMovable(demo.Now)
@@ -150,7 +128,7 @@ func serve(ctx context.Context, command string, s settings, st *store.Store, log
 		return err
 	}
 	defer keeler.Close()
-	listener, err := net.Listen("tcp", s.addr)
+	listener, err := net.Listen("tcp", s.Addr)
 	if err != nil {
 		return err
 	}
@@ -159,5 +137,5 @@ func serve(ctx context.Context, command string, s settings, st *store.Store, log
 		scheme = "https"
 	}
 	fmt.Printf("Keeler is at %s://%s\n", scheme, listener.Addr())
-	return keeler.Serve(ctx, listener, server.Certificate{Cert: s.tlsCert, Key: s.tlsKey}, log, gone)
+	return keeler.Serve(ctx, listener, server.Certificate{Cert: s.TLSCert, Key: s.TLSKey}, log, gone)
 }

@@ -87,16 +87,3 @@ func TestServeHTTPS(t *testing.T) {
 		t.Errorf("%s, %q", r.Status, cookie)
 	}
 }
-
-// What is asked for and is not there is told with the help.
-func TestUnknownCommand(t *testing.T) {
-	if err := run("spoons", nil); err == nil || !strings.Contains(err.Error(), "spoons") {
-		t.Errorf("got %v", err)
-	}
-	if err := run("serve", []string{"--tls-key", "x"}); err == nil {
-		t.Error("a key without its certificate was taken")
-	}
-	if err := run("serve", []string{"--log", "loud"}); err == nil {
-		t.Error("an unknown level was taken")
-	}
-}
