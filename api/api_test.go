@@ -179,8 +179,8 @@ func TestRequestFiguresAreDescribed(t *testing.T) {
 	unit := regexp.MustCompile(`\d|%|mL|\bg\b|°C|kilogram|packet`)
 	for _, name := range []string{"Hold", "Stock", "CardRow", "Active", "Aim", "Size", "Box", "Mean", "Rule", "Applicator", "Prices",
 		"DribbleRequest", "DoseRequest", "TabletsRequest", "ThinningRequest", "CalibrationRequest", "StrengthRequest",
-		"StripRecipe", "StripRule", "StripSize", "StripCarried", "StripJig", "StripPrices", "StripRequest",
-		"PadReading", "PadCard", "PadHold", "PadRule", "PadSize", "PadMean", "PadSheet", "PadPrices", "PadRequest", "PadDilutionRequest"} {
+		"StripAim", "StripNumber", "StripSize", "StripCarried", "StripJig", "StripPrices", "StripRequest",
+		"PadReading", "PadCard", "PadHold", "PadAim", "PadSize", "PadMean", "PadSheet", "PadPrices", "PadRequest", "PadDilutionRequest"} {
 		schema, ok := schemas[name].(map[string]any)
 		if !ok {
 			t.Errorf("no schema %s", name)

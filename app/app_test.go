@@ -11,6 +11,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/strip"
 	"keeler/store"
 	"keeler/store/mariadbd"
 	"keeler/wire"
@@ -150,10 +151,10 @@ func TestRemarkAndVoid(t *testing.T) {
 func TestPotsParent(t *testing.T) {
 	k := here()
 	pot := func(carried float64, parent string) wire.SaveBatch {
-		r := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}
+		r := wire.StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Size: wire.StripSize{By: "strips", Strips: 40}}}
 		in := wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &r}}
 		if parent != "" {
-			r.Carried, in.Parent = &wire.StripCarried{Mass: 100, OAD: chem.Share(carried / 100)}, &parent
+			r.Carried, in.Parent = wire.StripCarried{Mass: 100, OAD: chem.Share(carried / 100)}, &parent
 		}
 		return in
 	}

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/fault"
+	"keeler/core/method/pad"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -23,9 +24,9 @@ func TestRoundOfAcid(t *testing.T) {
 	if _, err := d.SaveJob(t.Context(), in); err != nil {
 		t.Fatal(err)
 	}
-	_, _, err := d.SaveBatch(t.Context(), wire.SaveBatch{ID: batch, Name: "Bottle", Recipe: wire.Recipe{Pad: &wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 100},
-	}}})
+	_, _, err := d.SaveBatch(t.Context(), wire.SaveBatch{ID: batch, Name: "Bottle", Recipe: wire.Recipe{Pad: &wire.PadRequest{Request: pad.Request{
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Aim: pad.Aim{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 100},
+	}}}})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -9,6 +9,8 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 	"keeler/core/mixing"
 	"keeler/store"
 	"keeler/wire"
@@ -198,7 +200,7 @@ func TestSyrupMendedAtTheBench(t *testing.T) {
 // A pot for ten strips at 20 g: 200 g and what stays. Its rest is a batch that the
 // next pot starts from; 20.3 g a strip are close to the plan, 35 g are asked about.
 func TestPotAndWhatItLeaves(t *testing.T) {
-	pot := wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}
+	pot := wire.StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Uptake: 20, Stays: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}
 	d := own(t, Settings{}) // of nobody else's pots
 	s := standAt(t, d, wire.SaveBatch{ID: uuid.NewString(), Name: "Pot", Recipe: wire.Recipe{Strip: &pot}}, wire.BeginBench{})
 	s.all()
@@ -228,7 +230,7 @@ func TestPotAndWhatItLeaves(t *testing.T) {
 	}
 
 	next := pot
-	next.Carried = &wire.StripCarried{Mass: 25, OAD: chem.Share(rest.Strength.Value / 100), Water: 0.0033}
+	next.Carried = wire.StripCarried{Mass: 25, OAD: chem.Share(rest.Strength.Value / 100), Water: 0.0033}
 	parent := rest.ID
 	s = standAt(t, d, wire.SaveBatch{ID: uuid.NewString(), Name: "Next pot", Recipe: wire.Recipe{Strip: &next}, Parent: &parent}, wire.BeginBench{})
 	s.all()
@@ -254,10 +256,10 @@ func wireMass(parts []wire.Component) float64 { return float64(wire.Mixture(part
 // Let down by weight, the formic acid is out of its band until the water is in; a
 // batch that is thrown away stays in the book with what was done to it.
 func TestFormicDiscarded(t *testing.T) {
-	pad := wire.PadRequest{
-		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"},
+	pad := wire.PadRequest{Request: pad.Request{
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Aim: pad.Aim{Protocol: "sponge-above"},
 		Size: wire.PadSize{By: "visit"}, Mean: &wire.PadMean{Colonies: 5, Combs: 10},
-	}
+	}}
 	s := atBenchOf(t, wire.SaveBatch{ID: uuid.NewString(), Name: "Pads", Recipe: wire.Recipe{Pad: &pad}}, wire.BeginBench{VesselML: 250})
 	s.all()
 	if s.run.Comes.Unit != "percent_formic" || off(s.run.Comes.Strength.Value, 60, 0.5) || s.run.Discard.Bicarbonate <= 0 {

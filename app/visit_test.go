@@ -11,6 +11,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/fault"
+	"keeler/core/method/strip"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -43,7 +44,7 @@ func goOut(t *testing.T, under string) *visitor {
 	}
 	save := litre(v.batch)
 	if method == "strip" {
-		save.Recipe = wire.Recipe{Strip: &wire.StripRequest{Recipe: wire.StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}
+		save.Recipe = wire.Recipe{Strip: &wire.StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Uptake: 20, Stays: 30, Size: wire.StripSize{By: "strips", Strips: 10}}}}
 	}
 	if _, _, err := d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)

@@ -9,6 +9,7 @@ import (
 	"github.com/chromedp/chromedp/kb"
 	"github.com/google/uuid"
 
+	"keeler/core/method/pad"
 	"keeler/e2e/browser"
 	"keeler/wire"
 )
@@ -246,9 +247,9 @@ func TestLabelHoldsItsText(t *testing.T) {
 		"syrup": {Dribble: &wire.DribbleRequest{
 			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", Volume: 9000},
 		}},
-		"acid": {Pad: &wire.PadRequest{
-			Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: wire.PadRule{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 5000},
-		}},
+		"acid": {Pad: &wire.PadRequest{Request: pad.Request{
+			Hold: wire.PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Aim: pad.Aim{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 5000},
+		}}},
 	} {
 		id := uuid.NewString()
 		o.post("/api/batches", wire.SaveBatch{ID: id, Name: long(120), Rule: long(260), Recipe: recipe})

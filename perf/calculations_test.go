@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"keeler/core/chem"
+	"keeler/core/method/strip"
 	"keeler/core/mixing"
 	"keeler/demo"
 	"keeler/wire"
@@ -52,7 +53,7 @@ func BenchmarkCalculations(b *testing.B) {
 		return func() error { _, err := wire.PlanDribble(request); return err }
 	}
 	// Doubles of long strips are the widest choice of places.
-	pot := func(carrier string, boxes int) func() error {
+	pot := func(carrier strip.Carrier, boxes int) func() error {
 		request := *drafts.Strip
 		request.Carrier, request.Colonies = carrier, nil
 		for _, c := range colonies(many) {
@@ -67,7 +68,7 @@ func BenchmarkCalculations(b *testing.B) {
 	acid.Colonies = colonies(many)
 	dose := wire.DoseRequest{Colonies: colonies(8), GPerL: 35}
 	dilution := wire.PadDilutionRequest{
-		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Size: wire.PadSize{By: "working", Working: 1000},
+		Hold: wire.PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Size: wire.PadSize{By: "working", Working: 1000},
 	}
 	temperature := chem.Celsius(30)
 	reading := wire.PadAssayRequest{Reading: wire.PadReading{Density: 1.1834, Temp: &temperature}}

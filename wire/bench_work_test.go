@@ -9,6 +9,8 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 	"keeler/core/mixing"
 )
 
@@ -23,15 +25,15 @@ func recipes() map[string]Recipe {
 		"packet":          dribble(Hold{Kind: "packet", Grams: 35, Share: 0.89, Count: 1}, label),
 		"tablets":         dribble(Hold{Kind: "tablets", Grams: 1, Share: 1}, label),
 		"ready mix":       dribble(Hold{Kind: "ready_mix", Stock: Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate"}}, Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}),
-		"strips":          {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12}}},
+		"strips":          {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Uptake: 20, Stays: 60, Size: StripSize{By: "strips", Strips: 12}}}},
 		"anhydrous syrup": dribble(Hold{Kind: "crystals", Basis: "anhydrous"}, label),
-		"anhydrous strips": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, AcidBasis: "anhydrous", UptakeG: 20, StaysML: 60,
-			Size: StripSize{By: "strips", Strips: 12}}},
-		"sponges": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "one-to-one"}, Carrier: "sponge", UptakeG: 60, Size: StripSize{By: "strips", Strips: 6}}},
-		"carried": {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, UptakeG: 20, StaysML: 60, Size: StripSize{By: "strips", Strips: 12},
-			Carried: &StripCarried{Mass: 80, OAD: 0.346, Water: 0.0033}}},
-		"formic": {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Amount: PadRule{Protocol: "sponge-above"},
-			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
+		"anhydrous strips": {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Basis: "anhydrous", Uptake: 20, Stays: 60,
+			Size: StripSize{By: "strips", Strips: 12}}}},
+		"sponges": {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "one-to-one"}, Layout: strip.Layout{Carrier: "sponge"}, Uptake: 60, Size: StripSize{By: "strips", Strips: 6}}}},
+		"carried": {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Uptake: 20, Stays: 60, Size: StripSize{By: "strips", Strips: 12},
+			Carried: StripCarried{Mass: 80, OAD: 0.346, Water: 0.0033}}}},
+		"formic": {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Aim: pad.Aim{Protocol: "sponge-above"},
+			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}}},
 	}
 }
 
@@ -117,8 +119,8 @@ func TestProductsAtTheBench(t *testing.T) {
 	label := &Card{Name: "By its label", Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}}}
 	for name, recipe := range map[string]Recipe{
 		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", Volume: 300}}},
-		"pads": {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", Pure: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
-			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}},
+		"pads": {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", Pure: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
+			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}}},
 	} {
 		m, err := recipe.Mixing("")
 		if err != nil {

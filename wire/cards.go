@@ -7,6 +7,8 @@ import (
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 )
 
 // LabelCard is what a keeper copied from the label of the product in hand.
@@ -23,11 +25,11 @@ type LabelCard struct {
 type CardContent struct {
 	card.Content
 
-	Dribble *Card      `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
-	Rule    *Rule      `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
-	Strip   *StripRule `json:"strip,omitempty" doc:"For strips: how many to how many frames of bees, a box or a colony."`
-	Pad     *PadCard   `json:"pad,omitempty" doc:"For ready pads."`
-	Amount  *PadRule   `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
+	Dribble *Card         `json:"dribble,omitempty" doc:"For a solution: the table from bees to mL."`
+	Rule    *Rule         `json:"rule,omitempty" doc:"For a solution: mL per seam and cap."`
+	Strip   *strip.Number `json:"strip,omitempty" doc:"For strips: how many to how many frames of bees, a box or a colony."`
+	Pad     *PadCard      `json:"pad,omitempty" doc:"For ready pads."`
+	Amount  *pad.Aim      `json:"amount,omitempty" doc:"For acid: mL per comb, box or colony."`
 }
 
 // LabelCards are all of an operation, and blank ones to begin with.
@@ -120,11 +122,11 @@ func BlankCards() []LabelCard {
 		k.Content = card.Begin(m)
 		return LabelCard{Name: name, Method: string(m), Content: k}
 	}
-	acid := blank("Formic acid", method.Pad, CardContent{Amount: &PadRule{Per: "comb", ML: 2, From: "above", Visits: 4}})
+	acid := blank("Formic acid", method.Pad, CardContent{Amount: &pad.Aim{Rule: pad.Rule{Per: pad.PerComb, ML: 2, From: pad.Above, Visits: 4}}})
 	acid.Content.Repeats, acid.Content.DaysApart, acid.Content.DaysInLow, acid.Content.DaysInHigh = 3, 5, 0, 0
 	return []LabelCard{
 		blank("Ready solution", method.Dribble, CardContent{Rule: &Rule{}}),
-		blank("Strips", method.Strip, CardContent{Strip: &StripRule{By: "bees"}}),
+		blank("Strips", method.Strip, CardContent{Strip: &strip.Number{By: "bees"}}),
 		blank("Ready pads", method.Pad, CardContent{Pad: &PadCard{Per: "colony", Each: 2, From: "above", Visits: 1}}),
 		acid,
 	}

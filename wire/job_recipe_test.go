@@ -6,6 +6,8 @@ import (
 
 	"keeler/core/card"
 	"keeler/core/fault"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 )
 
 func seamed(name string, seams ...float64) Colony {
@@ -52,13 +54,13 @@ func TestRecipeOfCard(t *testing.T) {
 		t.Errorf("by the table: %v mL", got)
 	}
 	each := 2
-	if got := card("strip", CardContent{Strip: &StripRule{By: "box", Each: each}}).Strip.Strips; got != 2 {
+	if got := card("strip", CardContent{Strip: &strip.Number{By: "box", Each: each}}).Strip.Strips; got != 2 {
 		t.Errorf("%d strips", got)
 	}
 	if got := card("pad", CardContent{Pad: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}).Pad.VisitPads; got != 2 {
 		t.Errorf("%d pads", got)
 	}
-	if got := card("pad", CardContent{Amount: &PadRule{Per: "comb", ML: 3, From: "below"}}).Pad.Visit; got != 30 {
+	if got := card("pad", CardContent{Amount: &pad.Aim{Rule: pad.Rule{Per: "comb", ML: 3, From: "below"}}}).Pad.Visit; got != 30 {
 		t.Errorf("%v mL", got)
 	}
 }
@@ -66,7 +68,7 @@ func TestRecipeOfCard(t *testing.T) {
 // What is wrong on a card is told at its place on the card.
 func TestCardFaults(t *testing.T) {
 	good := func() LabelCard {
-		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{Content: card.Content{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56}, Strip: &StripRule{By: "box", Each: 2}}}
+		return LabelCard{Name: "Bought", Method: "strip", Content: CardContent{Content: card.Content{MinC: 10, MaxC: 30, Supers: "off", DaysInLow: 42, DaysInHigh: 56}, Strip: &strip.Number{By: "box", Each: 2}}}
 	}
 	c := good()
 	if err := c.Check(); err != nil {
@@ -90,7 +92,7 @@ func TestCardFaults(t *testing.T) {
 			c.Method, c.Content.Pad = "pad", &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}
 		},
 		"content.amount.ml": func(c *LabelCard) {
-			c.Method, c.Content.Amount = "pad", &PadRule{Per: "comb", ML: 501, From: "above"}
+			c.Method, c.Content.Amount = "pad", &pad.Aim{Rule: pad.Rule{Per: "comb", ML: 501, From: "above"}}
 		},
 	} {
 		c := good()

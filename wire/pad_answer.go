@@ -53,10 +53,9 @@ func PlanPad(r PadRequest) (PadAnswer, error) {
 
 // DilutePad works out a dilution alone.
 func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
-	a, err := PlanPad(PadRequest{
-		Hold: r.Hold, WorkingPercent: r.WorkingPercent, Size: r.Size, Balance: r.Balance,
-		Amount: PadRule{Protocol: pad.DefaultProtocol},
-	})
+	a, err := PlanPad(PadRequest{Request: pad.Request{
+		Hold: r.Hold, Working: r.Working, Size: r.Size, Balance: r.Balance, Aim: pad.Aim{Protocol: pad.DefaultProtocol},
+	}})
 	if err != nil {
 		return PadDilutionAnswer{}, err
 	}

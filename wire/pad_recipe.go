@@ -33,18 +33,18 @@ func (r *PadRequest) bare() Recipe {
 // beginPad is formic acid to begin with: the shipped defaults, or what a card says.
 func beginPad(colonies []Colony, name string, k CardContent) Recipe {
 	weakest := pad.WeakestWorking
-	r := PadRequest{
-		Hold: PadHold{Kind: pad.Acid, Label: weakest}, WorkingPercent: 100 * float64(weakest), Amount: PadRule{Protocol: pad.DefaultProtocol},
-		Size: PadSize{By: pad.SizeVisit}, Balance: usual(mixing.Balance{}), Colonies: colonies,
-	}
+	r := PadRequest{Colonies: colonies, Request: pad.Request{
+		Hold: PadHold{Kind: pad.Acid, Label: weakest}, Working: weakest, Aim: pad.Aim{Protocol: pad.DefaultProtocol},
+		Size: PadSize{By: pad.SizeVisit}, Balance: mixing.Balance{}.Settled(),
+	}}
 	switch {
 	case k.Pad != nil:
 		pads := *k.Pad
 		pads.Name = name
-		r.Hold, r.Amount = PadHold{Kind: pad.ReadyPads, Card: &pads}, PadRule{}
+		r.Hold, r.Aim = PadHold{Kind: pad.ReadyPads, Card: &pads}, pad.Aim{}
 	case k.Amount != nil:
-		r.Amount = *k.Amount
-		r.Amount.ByLabel = true
+		r.Aim = *k.Amount
+		r.Aim.Label = true
 	}
 	return Recipe{Pad: &r}
 }

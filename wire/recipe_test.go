@@ -9,20 +9,22 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 )
 
 var (
 	syrupLitre = &DribbleRequest{
 		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", Volume: 1000},
 	}
-	fortyStrips = &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}
-	litreOf60   = &PadRequest{
-		Hold: PadHold{Kind: "acid", Label: 0.85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 1000},
-	}
-	sixteenPads = &PadRequest{
+	fortyStrips = &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}}
+	litreOf60   = &PadRequest{Request: pad.Request{
+		Hold: PadHold{Kind: "acid", Label: 0.85}, Aim: pad.Aim{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 1000},
+	}}
+	sixteenPads = &PadRequest{Request: pad.Request{
 		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
 		Mean: &PadMean{Colonies: 8, Combs: 10},
-	}
+	}}
 	product = &DribbleRequest{
 		Hold: Hold{Kind: "ready_to_use", Card: &Card{
 			Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}},
@@ -106,7 +108,7 @@ func TestCheckParent(t *testing.T) {
 	parent := chem.Mixture{OAD: 500, Glycerol: 940, Water: 5}
 	for percent, ok := range map[float64]bool{34.6: true, 34.69: true, 34.4: false, 50: false} {
 		r := *fortyStrips
-		r.Carried = &StripCarried{Mass: 100, OAD: chem.Share(percent / 100)}
+		r.Carried = StripCarried{Mass: 100, OAD: chem.Share(percent / 100)}
 		if err := (Recipe{Strip: &r}).CheckParent(parent); (err == nil) != ok {
 			t.Errorf("%v %%: %v", percent, err)
 		}
@@ -127,7 +129,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 		t.Errorf("placement: %+v %v", placed, err)
 	}
 	d, err := DilutePad(PadDilutionRequest{
-		Hold: PadHold{Kind: "acid", Label: 0.85}, WorkingPercent: 60, Size: PadSize{By: "stock", Stock: 674.646},
+		Hold: PadHold{Kind: "acid", Label: 0.85}, Working: 0.60, Size: PadSize{By: "stock", Stock: 674.646},
 	})
 	if err != nil || math.Abs(float64(d.Dilution.WorkingML)-1000) > 0.01 || len(d.Lines) != 2 {
 		t.Errorf("dilution: %+v %v", d, err)
@@ -141,9 +143,9 @@ func TestNarrowStripsAndPads(t *testing.T) {
 		t.Errorf("protocols for strips: %+v", s)
 	}
 	for _, s := range PadProtocols() { // each is a plan that can be done, from 60 % as it is
-		plan, err := PlanPad(PadRequest{
-			Hold: PadHold{Kind: "acid", Label: 0.60}, Amount: PadRule{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
-		})
+		plan, err := PlanPad(PadRequest{Request: pad.Request{
+			Hold: PadHold{Kind: "acid", Label: 0.60}, Aim: pad.Aim{Protocol: s.ID}, Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 1, Combs: 10},
+		}})
 		if err != nil || plan.Course.Visits != s.Visits || string(plan.From) != s.From || plan.Dilution.Water != 0 {
 			t.Errorf("%s: %+v %v", s.ID, plan.Course, err)
 		}

@@ -1,6 +1,8 @@
 package wire
 
 import (
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 	"keeler/core/treatment"
 	"reflect"
 	"testing"
@@ -41,9 +43,9 @@ func TestRecipesInTheYard(t *testing.T) {
 		{"lower cap", Recipe{Dribble: &DribbleRequest{Rule: Rule{CapML: &capML}, Mean: &Mean{Colonies: 8, Seams: 52}}}, 40, 8, "nitrile_gloves"},
 		{"by a label", Recipe{Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{}}, Size: Size{Colonies: 3}}}, 0, 3, "nitrile_gloves"},
 		{"strips", Recipe{Strip: &StripRequest{Colonies: []StripColony{{Colony: hive}}}}, 0, 1, "nitrile_gloves"},
-		{"strips by count", Recipe{Strip: &StripRequest{Size: StripSize{Colonies: 9}}}, 0, 9, "nitrile_gloves"},
+		{"strips by count", Recipe{Strip: &StripRequest{Request: strip.Request{Size: StripSize{Colonies: 9}}}}, 0, 9, "nitrile_gloves"},
 		{"pads", Recipe{Pad: &PadRequest{Colonies: []Colony{hive}}}, 0, 1, "butyl_gloves"},
-		{"pads by a mean", Recipe{Pad: &PadRequest{Mean: &PadMean{Colonies: 7}}}, 0, 7, "butyl_gloves"},
+		{"pads by a mean", Recipe{Pad: &PadRequest{Request: pad.Request{Mean: &PadMean{Colonies: 7}}}}, 0, 7, "butyl_gloves"},
 	} {
 		got := c.recipe.Giving()
 		if got.CapML != c.capML || got.Gear[0] != c.gear {

@@ -81,13 +81,12 @@ func PlanStrip(r StripRequest) (StripAnswer, error) {
 // PlaceStrips works out where strips go that are soaked already.
 func PlaceStrips(r StripPlacementRequest) (StripPlacementAnswer, error) {
 	var l fault.List
-	in := strip.Request{Layout: strip.Layout{Carrier: carrier(r.Carrier), Between: r.BetweenBoxes}}
-	in.Number = r.Number.core(in.Layout.Carrier == strip.Sponge)
+	in := strip.Request{Layout: r.Layout, Number: r.Number}.Settled()
 	in.Colonies, in.Placed = readStripColonies(r.Colonies, &l)
 	if len(l) > 0 {
 		return StripPlacementAnswer{}, l
 	}
-	placed, noted, err := strip.Lay(in, chem.Grams(r.PieceOADG))
+	placed, noted, err := strip.Lay(in, r.PieceOAD)
 	if err == nil && len(placed) == 0 {
 		l.Add("colonies", fault.Missing)
 		err = l

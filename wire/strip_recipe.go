@@ -1,6 +1,7 @@
 package wire
 
 import (
+	"keeler/core/chem"
 	"keeler/core/method"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
@@ -32,10 +33,10 @@ func (r *StripRequest) bare() Recipe {
 
 // beginStrip is a pot to begin with: the shipped defaults, or what a card says.
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
-	r := StripRequest{
-		Recipe: StripRecipe{Protocol: strip.DefaultProtocol}, UptakeG: float64(strip.UsualUptake), Size: StripSize{By: strip.SizeColonies},
-		Number: k.Strip, Balance: usual(mixing.Balance{}),
-	}
+	r := StripRequest{Request: strip.Request{
+		Aim: strip.Aim{Protocol: strip.DefaultProtocol}, Uptake: strip.UsualUptake, Size: StripSize{By: strip.SizeColonies},
+		Number: chem.Or(k.Strip, strip.Number{}), Balance: mixing.Balance{}.Settled(),
+	}}
 	for _, c := range colonies {
 		r.Colonies = append(r.Colonies, StripColony{Colony: c})
 	}

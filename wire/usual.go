@@ -35,7 +35,7 @@ func UsualOf() map[string]Usual {
 			"uptake.strip":     figure(strip.UsualUptake),
 			"glycerol_percent": figure(100 * chem.MaxGlycerol), "warm_to_c": figure(strip.UsualHeat),
 			"headroom_percent": figure(100 * strip.UsualHeadroom), "stays_ml": figure(strip.UsualStays),
-			"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(strip.DefaultNumber.Most),
+			"number.frames": figure(strip.DefaultNumber.Frames), "number.most_per_box": strconv.Itoa(*strip.DefaultNumber.Most),
 		},
 		string(method.Pad): {
 			"balance_g": figure(mixing.UsualDivision), "amount.protocol": pad.DefaultProtocol, "working_percent": figure(100 * pad.WeakestWorking),

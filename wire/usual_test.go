@@ -41,8 +41,8 @@ func TestUsual(t *testing.T) {
 		},
 		"strip": {
 			"balance_g": float64(strip.Balance.Division), "uptake.strip": float64(strip.Uptake), "glycerol_percent": round(100 * strip.Glycerol),
-			"warm_to_c": float64(strip.Heat), "headroom_percent": round(100 * strip.Headroom),
-			"number.frames": strip.Number.Frames, "number.most_per_box": float64(strip.Number.Most),
+			"warm_to_c": float64(strip.Heat), "headroom_percent": round(100 * *strip.Headroom),
+			"number.frames": strip.Number.Frames, "number.most_per_box": float64(*strip.Number.Most),
 		},
 		"pad": {
 			"balance_g": float64(pad.Balance.Division), "working_percent": round(100 * pad.Working),

@@ -12,6 +12,8 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/pad"
+	"keeler/core/method/strip"
 	"keeler/words"
 )
 
@@ -194,9 +196,9 @@ func TestNoListIsNull(t *testing.T) {
 		for method, r := range map[string]Recipe{
 			"dribble": {Dribble: &DribbleRequest{Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
 			"bought":  {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
-			"strip":   {Strip: &StripRequest{Recipe: StripRecipe{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 4}, Colonies: unplaced(colonies)}},
-			"pad":     {Pad: &PadRequest{Hold: PadHold{Kind: "acid", Label: 0.85}, Amount: PadRule{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 500}, Colonies: colonies}},
-			"pads":    {Pad: &PadRequest{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}, Mean: &PadMean{Colonies: 2, Combs: 10}}},
+			"strip":   {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 4}}, Colonies: unplaced(colonies)}},
+			"pad":     {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "acid", Label: 0.85}, Aim: pad.Aim{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 500}}, Colonies: colonies}},
+			"pads":    {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}, Mean: &PadMean{Colonies: 2, Combs: 10}}}},
 		} {
 			w, err := r.Work()
 			if err != nil {

@@ -5,6 +5,7 @@
 package mixing
 
 import (
+	"cmp"
 	"math"
 
 	"keeler/core/chem"
@@ -26,6 +27,12 @@ const MaxCapacity = 100000
 
 // MaxLoads is how many loads of one ingredient are still counted without slips.
 const MaxLoads = 50
+
+// Settled is the keeper's balance, or else the usual one.
+func (b Balance) Settled() Balance {
+	b.Division = cmp.Or(b.Division, UsualDivision)
+	return b
+}
 
 // Check appends what cannot be a balance: a division outside 0.001 to 10 g, a
 // capacity below a hundred divisions, a least load above a tenth of the capacity.

@@ -88,8 +88,8 @@ func ruleNotes(r Request, rule Rule, p Plan) []note.Note {
 // limits are the protocol's own, or the widest of the protocols that give their acid
 // in visits. A filling that lasts has none for its gaps.
 func (r Request) limits() Protocol {
-	if r.Own == nil {
-		s, _ := Find(r.Protocol)
+	if r.Aim.Protocol != "" {
+		s, _ := Find(r.Aim.Protocol)
 		if s.Rule.Per == PerDay {
 			s.MostApart = math.MaxInt
 		}

@@ -95,7 +95,7 @@ func colony(name string, nuc bool, frames ...int) hive.Colony {
 // quiet lets 85 % down to 60 % for one visit to a ten-comb colony, 2 mL a comb.
 func quiet() Request {
 	return Request{
-		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, Protocol: "sponge-above",
+		Hold: Hold{Kind: Acid, Label: 0.85}, Working: 0.60, Aim: Aim{Protocol: "sponge-above"},
 		Size: Size{By: SizeVisit, Reserve: new(chem.Share)}, Colonies: []hive.Colony{colony("K1", false, 10)},
 		Bottle: 1000, Balance: mixing.Balance{Division: 0.1},
 	}
@@ -117,7 +117,7 @@ func plan(t *testing.T, change func(*Request)) Plan {
 // potencies: 60 % holds 0.6855 g a mL, 65 % 0.75036, 85 % 1.01609.
 func TestAmounts(t *testing.T) {
 	own := func(r Rule) func(*Request) {
-		return func(q *Request) { q.Own = &r }
+		return func(q *Request) { q.Aim = Aim{Rule: r} }
 	}
 	for _, c := range []struct {
 		name     string
@@ -126,28 +126,28 @@ func TestAmounts(t *testing.T) {
 		ml, pure float64
 	}{
 		{"2 mL a comb from above", nil, colony("A", false, 10), 20, 13.71},
-		{"3 mL a comb from below", func(r *Request) { r.Protocol = "sponge-below" }, colony("A", false, 10), 30, 20.565},
+		{"3 mL a comb from below", func(r *Request) { r.Aim.Protocol = "sponge-below" }, colony("A", false, 10), 30, 20.565},
 		{"two boxes of eleven", nil, colony("A", false, 11, 11), 44, 30.162},
 		{"a nuc by its combs", nil, colony("A", true, 5), 10, 6.855},
-		{"the floor sheet", func(r *Request) { r.Protocol = "floor-sheet" }, colony("A", false, 11, 11), 30, 20.565},
-		{"a nuc's half of it", func(r *Request) { r.Protocol = "floor-sheet" }, colony("A", true, 5), 15, 10.283},
+		{"the floor sheet", func(r *Request) { r.Aim.Protocol = "floor-sheet" }, colony("A", false, 11, 11), 30, 20.565},
+		{"a nuc's half of it", func(r *Request) { r.Aim.Protocol = "floor-sheet" }, colony("A", true, 5), 15, 10.283},
 		// 17.5 g a day for 14 days: 245 g, at 1.1425 214.4 mL; 22.5 for two: 275.7.
-		{"a wick on one box", func(r *Request) { r.Protocol = "bottle-wick" }, colony("A", false, 10), 214, 146.697},
-		{"a wick on two", func(r *Request) { r.Protocol = "bottle-wick" }, colony("A", false, 10, 10), 276, 189.198},
+		{"a wick on one box", func(r *Request) { r.Aim.Protocol = "bottle-wick" }, colony("A", false, 10), 214, 146.697},
+		{"a wick on two", func(r *Request) { r.Aim.Protocol = "bottle-wick" }, colony("A", false, 10, 10), 276, 189.198},
 		// 20 mL of 60 % hold as much as 18.27 mL of 65 %.
 		{"the same acid in 65 %", func(r *Request) { r.Working = 0.65 }, colony("A", false, 10), 18, 13.506},
 		{"own, a box", own(Rule{Per: PerBox, ML: 25, At: 0.6, From: Below}), colony("A", false, 10, 10), 50, 34.275},
 		{"own, capped", own(Rule{Per: PerComb, ML: 3, At: 0.6, From: Below, Cap: 50}), colony("A", false, 11, 11), 50, 34.275},
 		// 10 mL of 60 % hold 6.855 g: 6.746 mL of 85 %, and a nuc's dose is never rounded up.
 		{"own, nucs flat, in 85 %", func(r *Request) {
-			r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10}, 0.85
+			r.Aim, r.Working = Aim{Rule: Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10}}, 0.85
 		}, colony("A", true, 6), 6.5, 6.605},
 		{"own, capped, in 85 %", func(r *Request) {
-			r.Own, r.Working = &Rule{Per: PerComb, ML: 2, At: 0.6, From: Above, Cap: 10}, 0.85
+			r.Aim, r.Working = Aim{Rule: Rule{Per: PerComb, ML: 2, At: 0.6, From: Above, Cap: 10}}, 0.85
 		}, colony("A", false, 10), 6.5, 6.605},
 		// 30 mL of 60 % are 27.41 of 65 %: one dose for all, never rounded up.
 		{"own, one dose, in 65 %", func(r *Request) {
-			r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below}, 0.65
+			r.Aim, r.Working = Aim{Rule: Rule{Per: PerColony, ML: 30, At: 0.6, From: Below}}, 0.65
 		}, colony("A", false, 10), 27, 20.260},
 		// 2.25 mL a comb on six are 13.5: a tie, down. A label's 2.4 on six are 14.4.
 		{"own, a tie", own(Rule{Per: PerComb, ML: 2.25, At: 0.6, From: Above}), colony("A", false, 6), 13, 8.912},
@@ -204,7 +204,7 @@ func TestWhatIsGivenAddsUp(t *testing.T) {
 		atSixty := 0.0
 		for _, working := range []chem.Share{0.60, 0.62, 0.65, 0.80} {
 			p := plan(t, func(r *Request) {
-				r.Protocol, r.Working, r.Colonies = protocol.ID, working, hives
+				r.Aim.Protocol, r.Working, r.Colonies = protocol.ID, working, hives
 				r.Size = Size{By: SizeCourse, Reserve: new(chem.Share(0.1))}
 			})
 			sum, pure := 0.0, 0.0
@@ -237,7 +237,7 @@ func TestHiveWithoutCombs(t *testing.T) {
 	empty := hive.Colony{Name: "E", Boxes: []hive.Box{{Kind: hive.Deep, Slots: []hive.Slot{hive.Feeder, hive.Dummy}}}}
 	for _, protocol := range Protocols {
 		p := plan(t, func(r *Request) {
-			r.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, 10), empty}
+			r.Aim.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, 10), empty}
 		})
 		if a := p.Amounts[1]; a.ML != 0 || a.Pure != 0 {
 			t.Errorf("%s: %+v", protocol.ID, a)
@@ -279,21 +279,21 @@ func TestNotes(t *testing.T) {
 			r.Hold.Reading = &Reading{Density: 1.1834, Temp: new(chem.Celsius(30))}
 		}, NoteReading, []float64{85, 1.209}},
 		{"by the spoon", nil, NoteSpoons, []float64{1, 14.8, 15, 20, 20}},
-		{"two spoons", func(r *Request) { r.Protocol = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
+		{"two spoons", func(r *Request) { r.Aim.Protocol = "floor-sheet" }, NoteSpoons, []float64{2, 29.6, 30, 40, 30}},
 		{"the same acid", func(r *Request) { r.Working = 0.65 }, NoteScaled, []float64{60, 65, 19.7, 18}},
 		// 3.7 mL a comb on eleven are 41 mL of 60 %, 28.1 g; twelve of 2 mL seven times 115 g.
 		{"much for a box", func(r *Request) {
-			r.Own, r.Colonies = &Rule{Per: PerComb, ML: 3.7, At: 0.6, From: Below}, []hive.Colony{colony("A", false, 11)}
+			r.Aim, r.Colonies = Aim{Rule: Rule{Per: PerComb, ML: 3.7, At: 0.6, From: Below}}, []hive.Colony{colony("A", false, 11)}
 		}, NoteBoxHigh, []float64{28.106, 25}},
-		{"much for a course", func(r *Request) { r.Protocol, r.Visits = "floor-sheet", 8 }, NoteAllHigh, []float64{164.52, 150}},
-		{"many visits", func(r *Request) { r.Visits = 7 }, NoteMany, []float64{7, 6}},
-		{"too few visits", func(r *Request) { r.Visits = 2 }, NoteVisits, []float64{2, 3}},
-		{"too far apart", func(r *Request) { r.Apart = 9 }, NoteApart, []float64{9, 4, 7}},
+		{"much for a course", func(r *Request) { r.Aim.Protocol, r.Aim.Visits = "floor-sheet", 8 }, NoteAllHigh, []float64{164.52, 150}},
+		{"many visits", func(r *Request) { r.Aim.Visits = 7 }, NoteMany, []float64{7, 6}},
+		{"too few visits", func(r *Request) { r.Aim.Visits = 2 }, NoteVisits, []float64{2, 3}},
+		{"too far apart", func(r *Request) { r.Aim.Apart = 9 }, NoteApart, []float64{9, 4, 7}},
 		{"not enough", func(r *Request) { r.Size = Size{By: SizeWorking, Working: 15} }, NoteShort, []float64{20, 15}},
 		// 22.85 g of 60 % take 16.13 g of 85 %, 13.49 mL.
 		{"not enough stock", func(r *Request) { r.Hold.Volume = 10 }, NoteHolding, []float64{3.49}},
 		{"a nuc's part", func(r *Request) {
-			r.Protocol, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
+			r.Aim.Protocol, r.Colonies = "floor-sheet", []hive.Colony{colony("N", true, 5)}
 		}, NoteNuc, nil},
 		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, []float64{1, 0.031}},
 	} {
@@ -316,7 +316,7 @@ func TestNotes(t *testing.T) {
 // 6.746 mL asked of 85 % where 10 mL of 60 % are meant, for the nuc and for the cap.
 func TestNucAndCapAreScaled(t *testing.T) {
 	p := plan(t, func(r *Request) {
-		r.Own, r.Working = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10, Cap: 10}, 0.85
+		r.Aim, r.Working = Aim{Rule: Rule{Per: PerColony, ML: 30, At: 0.6, From: Below, Nuc: 10, Cap: 10}}, 0.85
 		r.Colonies = []hive.Colony{colony("N", true, 5), colony("A", false, 10)}
 	})
 	near(t, "nuc asks", float64(p.Amounts[0].Asked), 6.746, 0.001)
@@ -338,16 +338,20 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 		within func(*Request, float64)
 	}{
 		// 100 g in a box are 145.88 mL of 60 %, or 14.588 on each of ten combs.
-		{"amount.ml", 14.588, func(r *Request) { r.Own = &Rule{Per: PerComb, ML: 500, At: 0.6, From: Above} },
-			func(r *Request, v float64) { r.Own.ML = chem.Millilitres(v) }},
-		{"amount.ml", 145.88, func(r *Request) { r.Own = &Rule{Per: PerColony, ML: 5000, At: 0.6, From: Above} },
-			func(r *Request, v float64) { r.Own.ML = chem.Millilitres(v) }},
-		{"amount.nuc_ml", 145.88, func(r *Request) { r.Own = &Rule{Per: PerColony, ML: 20, At: 0.6, From: Above, Nuc: 400} },
-			func(r *Request, v float64) { r.Own.Nuc = chem.Millilitres(v) }},
+		{"amount.ml", 14.588, func(r *Request) { r.Aim = Aim{Rule: Rule{Per: PerComb, ML: 500, At: 0.6, From: Above}} },
+			func(r *Request, v float64) { r.Aim.ML = chem.Millilitres(v) }},
+		{"amount.ml", 145.88, func(r *Request) { r.Aim = Aim{Rule: Rule{Per: PerColony, ML: 5000, At: 0.6, From: Above}} },
+			func(r *Request, v float64) { r.Aim.ML = chem.Millilitres(v) }},
+		{"amount.nuc_ml", 145.88, func(r *Request) {
+			r.Aim = Aim{Rule: Rule{Per: PerColony, ML: 20, At: 0.6, From: Above, Nuc: 400}}
+		},
+			func(r *Request, v float64) { r.Aim.Nuc = chem.Millilitres(v) }},
 		// 100 mL are 68.55 g: seven times would be 480, eight 548.
-		{"amount.visits", 7, func(r *Request) { r.Own, r.Visits = &Rule{Per: PerColony, ML: 100, At: 0.6, From: Above}, 12 },
-			func(r *Request, v float64) { r.Visits = int(v) }},
-		{"amount.visits", 15, func(r *Request) { r.Visits = 16 }, func(r *Request, v float64) { r.Visits = int(v) }},
+		{"amount.visits", 7, func(r *Request) {
+			r.Aim = Aim{Rule: Rule{Per: PerColony, ML: 100, At: 0.6, From: Above, Visits: 12}}
+		},
+			func(r *Request, v float64) { r.Aim.Visits = int(v) }},
+		{"amount.visits", 15, func(r *Request) { r.Aim.Visits = 16 }, func(r *Request, v float64) { r.Aim.Visits = int(v) }},
 		// Seven pads of 68 g are 476 g in a box, eight 544.
 		{"hold.card.each", 7, func(r *Request) { r.Hold = card(68, 8) }, func(r *Request, v float64) { r.Hold = card(68, int(v)) }},
 	} {
@@ -379,7 +383,7 @@ func TestProtocolsAreQuietAtTheirOwnAmount(t *testing.T) {
 	for combs := 8; combs <= 12; combs++ {
 		for _, protocol := range Protocols {
 			quietly(protocol.ID, plan(t, func(r *Request) {
-				r.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, combs)}
+				r.Aim.Protocol, r.Colonies = protocol.ID, []hive.Colony{colony("A", false, combs)}
 			}))
 		}
 		quietly("a label's pads", plan(t, func(r *Request) {
@@ -403,7 +407,7 @@ func FuzzAmounts(f *testing.F) {
 			From: Above, Nuc: chem.Millilitres(flat), Label: label,
 		}
 		r := quiet()
-		r.Own, r.Hold.Label, r.Working = &rule, 1, chem.Share(working/100)
+		r.Aim, r.Hold.Label, r.Working = Aim{Rule: rule}, 1, chem.Share(working/100)
 		r.Size, r.Balance.Division = Size{By: SizeWorking, Working: 1000}, 0.001
 		frames := make([]int, boxes)
 		for i := range frames {

@@ -1,6 +1,7 @@
 package pad
 
 import (
+	"cmp"
 	"math"
 
 	"keeler/core/chem"
@@ -102,22 +103,14 @@ func (r Request) rule() Rule {
 	case r.Hold.Kind == ReadyPads:
 		c := r.Hold.Card
 		return Rule{From: c.From, Visits: c.Visits, Apart: c.Apart, Label: true}
-	case r.Own != nil:
-		own := *r.Own
-		own.Visits, own.Apart = r.Visits, r.Apart
-		if r.Visits == 0 {
-			own.Visits = 1
-		}
+	case r.Aim.Protocol == "":
+		own := r.Aim.Rule
+		own.Visits = cmp.Or(own.Visits, 1)
 		return own
 	}
-	protocol, _ := Find(r.Protocol)
+	protocol, _ := Find(r.Aim.Protocol)
 	rule := protocol.Rule
-	if r.Visits != 0 {
-		rule.Visits = r.Visits
-	}
-	if r.Apart != 0 {
-		rule.Apart = r.Apart
-	}
+	rule.Visits, rule.Apart = cmp.Or(r.Aim.Visits, rule.Visits), cmp.Or(r.Aim.Apart, rule.Apart)
 	return rule
 }
 

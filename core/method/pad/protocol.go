@@ -34,17 +34,17 @@ const (
 
 // Rule is how much a colony gets and how often.
 type Rule struct {
-	Per    Per
-	ML     chem.Millilitres // for a comb, box or colony
-	At     chem.Share       // the strength that ML, Nuc and Cap are meant in
-	Day    [2]chem.Grams    // g a day for one box, and for more
-	Days   int              // that a filling lasts; only by day
-	From   From
-	Nuc    chem.Millilitres // for every nuc; 0: by its combs
-	Cap    chem.Millilitres // for any colony and visit; 0 for none
-	Visits int
-	Apart  int  // days from visit to visit
-	Label  bool // the figures are a label's: never rounded up, and not warned about
+	Per    Per              `json:"per,omitempty" doc:"Own: comb, box or colony."`
+	ML     chem.Millilitres `json:"ml,omitempty" doc:"Own: mL for it, from 0.1; as much as brings no box over 100 g of pure acid at a visit."`
+	At     chem.Share       `json:"at_percent,omitempty" doc:"Own: the strength that ml, nuc_ml and cap_ml are meant in, 5 to 100 %; the working strength when left out."`
+	Day    [2]chem.Grams    `json:"-"` // g a day for one box, and for more
+	Days   int              `json:"-"` // that a filling lasts; only by day
+	From   From             `json:"from,omitempty" doc:"Own: above or below."`
+	Nuc    chem.Millilitres `json:"nuc_ml,omitempty" doc:"Own: mL for every nuc; 0 for its part by combs."`
+	Cap    chem.Millilitres `json:"cap_ml,omitempty" doc:"Own: mL for any colony at a visit at most, 0 to 1000; 0 for no cap."`
+	Visits int              `json:"visits,omitempty" doc:"1 to 15, and as many as bring no box over 500 g of pure acid; the protocol's when left out, 1 for one's own."`
+	Apart  int              `json:"days_apart,omitempty" doc:"0 to 30; the protocol's when left out."`
+	Label  bool             `json:"by_label,omitempty" doc:"Own: these are a label's figures: never rounded up, and not warned about."`
 }
 
 // slow tells a filling that lasts from what is gone in a day or two.

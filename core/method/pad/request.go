@@ -1,6 +1,7 @@
 package pad
 
 import (
+	"cmp"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
@@ -79,21 +80,38 @@ type Prices struct {
 	Stock float64 `json:"stock,omitempty" doc:"For a litre of stock, or one ready pad, 0 to 1000000."`
 }
 
+// Aim is how much a colony gets and how often: a protocol's, or the keeper's own.
+type Aim struct {
+	Protocol string `json:"protocol,omitempty" doc:"ID from /api/pad/protocols; or give per, ml and from."`
+	Rule
+}
+
 // Request is all that a plan depends on.
 type Request struct {
-	Hold     Hold
-	Working  chem.Share
-	Protocol string // or Own
-	Own      *Rule
-	Visits   int // 0: the protocol's
-	Apart    int // days; 0: the protocol's
-	Size     Size
-	Colonies []hive.Colony
-	Mean     *Mean // used when there are no colonies
-	Sheet    Sheet
-	Bottle   chem.Millilitres // in which the stock is sold
-	Balance  mixing.Balance
-	Prices   Prices
+	Hold     Hold             `json:"hold"`
+	Working  chem.Share       `json:"working_percent,omitempty" doc:"Strength to be used by weight, 5 to 100 % and never above the stock's; 60 when left out."`
+	Aim      Aim              `json:"amount,omitzero" doc:"Not needed for ready pads."`
+	Size     Size             `json:"size,omitzero"`
+	Colonies []hive.Colony    `json:"-"`
+	Mean     *Mean            `json:"mean,omitempty" doc:"Used when there are no colonies."`
+	Sheet    Sheet            `json:"sheet,omitzero" doc:"With it the answer says how many sheets, or how large."`
+	Bottle   chem.Millilitres `json:"bottle_ml,omitempty" doc:"In which the stock is sold, mL, 50 to 50000; 1000 when left out."`
+	mixing.Balance
+	Prices Prices `json:"prices,omitzero"`
+}
+
+// Settled is a request with what is usual where nothing is said.
+func (r Request) Settled() Request {
+	r.Working, r.Bottle, r.Balance = cmp.Or(r.Working, WeakestWorking), cmp.Or(r.Bottle, UsualBottle), r.Balance.Settled()
+	if r.Aim.Protocol == "" {
+		r.Aim.At = cmp.Or(r.Aim.At, r.Working)
+	}
+	if r.Mean != nil {
+		mean := *r.Mean
+		mean.Boxes = cmp.Or(mean.Boxes, 1)
+		r.Mean = &mean
+	}
+	return r
 }
 
 func (r Request) check() fault.List {
@@ -133,7 +151,7 @@ func (r Request) checkAcid(l *fault.List) {
 	if r.Hold.Volume != 0 {
 		l.Within("hold.volume_ml", float64(r.Hold.Volume), 10, 100000, "mL")
 	}
-	if _, ok := Find(r.Protocol); !ok && r.Own == nil {
+	if _, ok := Find(r.Aim.Protocol); !ok && r.Aim.Protocol != "" {
 		l.Add("amount.protocol", fault.Unknown)
 	}
 	r.checkMean(l)
@@ -152,7 +170,7 @@ func (r Request) checkAcid(l *fault.List) {
 // checkAmount checks the rule, whose bounds are those of what each box would get.
 func (r Request) checkAmount(path string, l *fault.List) {
 	before, rule := len(*l), r.rule()
-	if own := r.Own; own != nil {
+	if own := r.Aim; own.Protocol == "" {
 		own.check(path, l)
 		if len(*l) > before {
 			return
@@ -165,7 +183,7 @@ func (r Request) checkAmount(path string, l *fault.List) {
 	if len(*l) == before {
 		most = r.mostVisitsOf(rule)
 	}
-	checkCourse(path, rule.Visits, most, r.Apart, l)
+	checkCourse(path, rule.Visits, most, r.Aim.Apart, l)
 }
 
 func (r Rule) check(path string, l *fault.List) {

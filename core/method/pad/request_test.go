@@ -13,8 +13,8 @@ import (
 // number is refused at its own field. The ends stand in the API's descriptions.
 func TestEndsOfEachFigure(t *testing.T) {
 	own := func(r *Request) *Rule {
-		r.Own = &Rule{Per: PerColony, ML: 30, At: 0.6, From: Below}
-		return r.Own
+		r.Aim = Aim{Rule: Rule{Per: PerColony, ML: 30, At: 0.6, From: Below}}
+		return &r.Aim.Rule
 	}
 	card := func(r *Request) *Card {
 		r.Hold = Hold{Kind: ReadyPads, Card: &Card{Pure: 68, Per: PerColony, Each: 2, From: Above, Visits: 1}}
@@ -47,8 +47,8 @@ func TestEndsOfEachFigure(t *testing.T) {
 		}},
 		{"amount.nuc_ml", 0, 145.87, func(r *Request, v float64) { own(r).Nuc = chem.Millilitres(v) }},
 		{"amount.cap_ml", 0, 1000, func(r *Request, v float64) { own(r).Cap = chem.Millilitres(v) }},
-		{"amount.visits", 1, 15, func(r *Request, v float64) { r.Visits = int(v) }},
-		{"amount.days_apart", 0, 30, func(r *Request, v float64) { r.Apart = int(v) }},
+		{"amount.visits", 1, 15, func(r *Request, v float64) { r.Aim.Visits = int(v) }},
+		{"amount.days_apart", 0, 30, func(r *Request, v float64) { r.Aim.Apart = int(v) }},
 		{"size.reserve_percent", 0, 100, func(r *Request, v float64) { r.Size.Reserve = new(chem.Share(v / 100)) }},
 		{"size.working_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeWorking, Working: chem.Millilitres(v)} }},
 		{"size.stock_ml", 5, 100000, func(r *Request, v float64) { r.Size = Size{By: SizeStock, Stock: chem.Millilitres(v)} }},
@@ -97,7 +97,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		"hold.kind":       func(r *Request) { r.Hold.Kind = "vinegar" },
 		"amount.per":      func(r *Request) { own(r).Per = "hive" },
 		"amount.from":     func(r *Request) { own(r).From = "aside" },
-		"amount.protocol": func(r *Request) { r.Protocol = "" },
+		"amount.protocol": func(r *Request) { r.Aim.Protocol = "none" },
 		"size.by":         func(r *Request) { r.Size.By = "eye" },
 		"hold.card.per":   func(r *Request) { card(r).Per = PerComb },
 		"hold.card.from":  func(r *Request) { card(r).From = "" },

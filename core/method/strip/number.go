@@ -1,6 +1,7 @@
 package strip
 
 import (
+	"cmp"
 	"math"
 
 	"keeler/core/fault"
@@ -21,18 +22,33 @@ type Number struct {
 	By     NumberBy `json:"by" enum:"bees,box,colony" doc:"One to so many frames of bees (a full seam counts as one), so many a box with bees, or so many a colony."`
 	Each   int      `json:"each,omitempty" doc:"By box or colony, 1 to 40."`
 	Frames float64  `json:"frames,omitempty" doc:"By bees: frames of bees to one strip, 0.5 to 20; 2.5 when left out."`
-	Most   int      `json:"most_per_box" doc:"By bees: at most so many a box, 0 to 20; 0 for no limit."`
+	Most   *int     `json:"most_per_box,omitempty" doc:"By bees: at most so many a box, 0 to 20; 4 when left out, 0 for no limit."`
 }
 
 // DefaultNumber is 1 strip to 2½ frames of bees, up to 4 a box. Source: docs/sources.md,
 // Strips.
-var DefaultNumber = Number{By: PerBees, Frames: 2.5, Most: 4}
+var DefaultNumber = Number{By: PerBees, Frames: 2.5, Most: new(4)}
 
 // SpongesPerBox is the usual number of sponges for a brood box.
 const SpongesPerBox = 2
 
+// settled is a rule with what is usual where nothing is said.
+func (n Number) settled(of Carrier) Number {
+	switch {
+	case n == (Number{}) && of == Sponge:
+		return Number{By: PerBox, Each: SpongesPerBox}
+	case n == (Number{}):
+		return DefaultNumber
+	}
+	n.Frames = cmp.Or(n.Frames, DefaultNumber.Frames)
+	n.Most = cmp.Or(n.Most, DefaultNumber.Most)
+	return n
+}
+
 func (n Number) check(l *fault.List) {
-	l.Within("number.most_per_box", float64(n.Most), 0, 20, "a box")
+	if n.Most != nil {
+		l.Within("number.most_per_box", float64(*n.Most), 0, 20, "a box")
+	}
 	switch n.By {
 	case PerBox, PerColony:
 		l.Within("number.each", float64(n.Each), 1, 40, "strips")

@@ -43,9 +43,9 @@ type Placement struct {
 
 // Layout is how strips are laid into a colony.
 type Layout struct {
-	Carrier Carrier
-	Between bool // sponges of a colony in several boxes lie between them, none on the topmost
-	Most    int  // at most so many a box, those that reach into it counted; 0 for no limit
+	Carrier Carrier `json:"carrier,omitempty" enum:"strip,long,sponge" doc:"Fibre strips over a top bar, long ones that reach into the box below, or sponges on the top bars; strip when left out."`
+	Between bool    `json:"between_boxes,omitempty" doc:"Sponges of a colony in several boxes lie between them, none on the topmost."`
+	Most    int     `json:"-"` // at most so many a box, those that reach into it counted; 0 for no limit
 }
 
 // Place finds where a wanted number of strips goes: in gaps of the nest between

@@ -138,8 +138,8 @@ func (r Request) placed(l *fault.List) []ColonyStrips {
 }
 
 func (r Request) recipe() Recipe {
-	if r.Aim.Own != nil {
-		return *r.Aim.Own
+	if r.Aim.Protocol == "" {
+		return r.Aim.Recipe
 	}
 	protocol, _ := Find(r.Aim.Protocol)
 	return protocol.Recipe
@@ -157,7 +157,7 @@ func (r Request) place(i int, l *fault.List) ColonyStrips {
 	}
 	how := r.Layout
 	if r.Number.By == PerBees {
-		how.Most = r.Number.Most
+		how.Most = chem.Or(r.Number.Most, 0)
 	}
 	out.Placement = Place(c, out.Wanted, how)
 	return out
@@ -184,7 +184,7 @@ func (p *Plan) read(r Request) {
 		p.Colonies[i].load(r.Colonies[i], p.PieceOAD)
 	}
 	p.Served = p.served(r)
-	p.Vessel = vessel(chem.Millilitres(float64(p.Volume) * (1 + float64(r.Headroom))))
+	p.Vessel = vessel(chem.Millilitres(float64(p.Volume) * (1 + float64(*r.Headroom))))
 	p.Dip = chem.Dip(p.Acid, p.Liquor.Mass()-p.Acid)
 	p.Bundles = r.Jig.bundle(p.Strips)
 	n := &p.Neutralise

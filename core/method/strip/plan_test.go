@@ -26,7 +26,7 @@ func forty() Request {
 	return Request{
 		Aim: Aim{Protocol: "two-to-three"}, Glycerol: 0.995, Heat: 70,
 		Layout: Layout{Carrier: Fibre}, Number: DefaultNumber, Uptake: 20,
-		Size: Size{By: SizeStrips, Strips: 40}, Headroom: 0.3, Balance: mixing.Balance{Division: 1},
+		Size: Size{By: SizeStrips, Strips: 40}, Headroom: new(chem.Share(0.3)), Balance: mixing.Balance{Division: 1},
 	}
 }
 
@@ -119,7 +119,7 @@ func TestSizes(t *testing.T) {
 		// 86 %: 750 mL weigh 922.5 g; 500/1422.5 = 0.35149 of 800 g.
 		{"weak glycerol", func(r *Request) { r.Glycerol = 0.86 }, 281.20, 518.80, 800, 40},
 		{"one to one", func(r *Request) { r.Aim.Protocol = "one-to-one" }, 400, 400, 800, 40},
-		{"own, by weight", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 30, Glycerol: 50}} }, 300, 500, 800, 40},
+		{"own, by weight", func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 30, Glycerol: 50}} }, 300, 500, 800, 40},
 		{"12 colonies with 3 each", func(r *Request) { r.Size = Size{By: SizeCount, Colonies: 12, Each: 3} }, 249.13, 470.87, 720, 36},
 		// 200 g of 40 % bring 80 g acid.
 		{"carried, stronger", func(r *Request) { r.Carried = Carried{200, 0.40, 0.01} }, 196.82, 403.18, 800, 40},
@@ -168,8 +168,8 @@ func TestNotes(t *testing.T) {
 		code    note.Code
 		figures []float64
 	}{
-		{"weaker than every protocol", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 300, Glycerol: 700}} }, NoteWeak, []float64{30, 34.602}},
-		{"stronger than every protocol", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 104, Glycerol: 100}} }, NoteStrong, []float64{50.98, 50}},
+		{"weaker than every protocol", func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 300, Glycerol: 700}} }, NoteWeak, []float64{30, 34.602}},
+		{"stronger than every protocol", func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 104, Glycerol: 100}} }, NoteStrong, []float64{50.98, 50}},
 		{"a thirsty strip", func(r *Request) { r.Uptake = 25 }, NoteUptake, []float64{25, 22}},
 		{"a hot pot", func(r *Request) { r.Heat = 75 }, NoteHot, []float64{75, 70}},
 		{"carried of another strength", func(r *Request) { r.Carried = Carried{100, 0.4, 0} }, NoteCarried, []float64{40, 34.602}},
@@ -192,7 +192,7 @@ func TestNotes(t *testing.T) {
 		}, NoteBoxHigh, []float64{41.522, 36}},
 		{"much for a colony, by count", func(r *Request) { r.Size = Size{By: SizeCount, Colonies: 2, Each: 11} }, NoteHiveHigh, []float64{76.12, 72}},
 		// 86 %: 800 g take 523.2 g of it, of which 14 % are water.
-		{"glycerol with water", func(r *Request) { r.Glycerol, r.Aim = 0.86, Aim{Own: &Recipe{OAD: 500, Glycerol: 945}} }, NoteWater, []float64{14, 73.25}},
+		{"glycerol with water", func(r *Request) { r.Glycerol, r.Aim = 0.86, Aim{Recipe: Recipe{OAD: 500, Glycerol: 945}} }, NoteWater, []float64{14, 73.25}},
 		{"fewer strips than the hives ask for", func(r *Request) {
 			hives(cluster(10, 2, 7))(r)
 			r.Size.Strips = 1
@@ -242,7 +242,7 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 			}
 			r.Placed = [][][]int{{gaps}}
 		},
-		"number.most_per_box": func(r *Request, n int) { r.Number = Number{By: PerBees, Frames: 0.5, Most: n} },
+		"number.most_per_box": func(r *Request, n int) { r.Number = Number{By: PerBees, Frames: 0.5, Most: &n} },
 		"size.each": func(r *Request, n int) {
 			if n == 0 {
 				n = 40
@@ -327,8 +327,8 @@ func TestRefused(t *testing.T) {
 		{"a pot on the boil", func(r *Request) { r.Heat = 90 }, "warm_to_c", fault.TooHigh, 77},
 		{"nobody gets any", func(r *Request) { r.Size.By = SizeColonies }, "colonies", fault.Missing, 0},
 		// 500 g to 250 g: at most 1.1 of 250.
-		{"upside down", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 500, Glycerol: 250}} }, "recipe.oad_g", fault.UpsideDown, 275},
-		{"both ways", func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 50, Glycerol: 75, Volume: 75}} }, "recipe.glycerol_ml", fault.NotFitting, 0},
+		{"upside down", func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 500, Glycerol: 250}} }, "recipe.oad_g", fault.UpsideDown, 275},
+		{"both ways", func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 50, Glycerol: 75, Volume: 75}} }, "recipe.glycerol_ml", fault.NotFitting, 0},
 		{"more carried than the pot", func(r *Request) { r.Carried = Carried{900, 0.3460208, 0} }, "carried.grams", fault.Overfull, 800},
 		// All the acid of the pot, 276.82 g, is in 553.6 g of 50 %.
 		{"carried too strong", func(r *Request) { r.Carried = Carried{600, 0.5, 0} }, "carried.grams", fault.Overfull, 553.63},
@@ -405,7 +405,7 @@ func TestChainOfPots(t *testing.T) {
 		var acid, glycerol, inStrips, restOfStrips chem.Grams
 		var last Plan
 		for range 20 {
-			r.Aim = Aim{Own: &Recipe{OAD: chem.Grams(50 + 40*random.Float64()), Glycerol: 100}}
+			r.Aim = Aim{Recipe: Recipe{OAD: chem.Grams(50 + 40*random.Float64()), Glycerol: 100}}
 			r.Uptake = chem.Grams(5 + 30*random.Float64())
 			r.Stays = chem.Millilitres(150 * random.Float64())
 			r.Size = Size{By: SizeStrips, Strips: 30 + random.IntN(300)}
@@ -445,7 +445,7 @@ func FuzzPot(f *testing.F) {
 		if anhydrous {
 			r.Basis = chem.Anhydrous
 		}
-		r.Aim = Aim{Own: &Recipe{OAD: chem.Grams(1000 * share), Glycerol: chem.Grams(1000 * (1 - share))}}
+		r.Aim = Aim{Recipe: Recipe{OAD: chem.Grams(1000 * share), Glycerol: chem.Grams(1000 * (1 - share))}}
 		r.Uptake, r.Stays, r.Glycerol = chem.Grams(uptake), chem.Millilitres(stays), chem.Share(glycerol)
 		r.Carried = Carried{chem.Grams(carried), chem.Share(ac), 0.02}
 		r.Size = Size{

@@ -6,9 +6,9 @@ import "keeler/core/chem"
 
 // Recipe is acid to glycerol as bought: by weight, or with the glycerol by volume.
 type Recipe struct {
-	OAD      chem.Grams
-	Glycerol chem.Grams       // as bought, its water counted; 0 when Volume is given
-	Volume   chem.Millilitres // as bought
+	OAD      chem.Grams       `json:"oad_g,omitempty" doc:"Own: g OAD, 1 to 25000; 0.1 to 1.1 g for each gram of glycerol."`
+	Glycerol chem.Grams       `json:"glycerol_g,omitempty" doc:"Own: g glycerol as bought to that much acid, 1 to 60000; or give glycerol_ml."`
+	Volume   chem.Millilitres `json:"glycerol_ml,omitempty" doc:"Own: mL glycerol as bought to that much acid, 1 to 50000."`
 }
 
 // Weight is the recipe's glycerol in g, for glycerol of a strength.

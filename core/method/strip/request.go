@@ -1,6 +1,7 @@
 package strip
 
 import (
+	"cmp"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"
@@ -27,10 +28,10 @@ const (
 	LowestHeat  chem.Celsius = 50
 )
 
-// Aim is the wanted recipe: a protocol, or the keeper's own.
+// Aim is the wanted recipe: a protocol's, or the keeper's own.
 type Aim struct {
-	Protocol string
-	Own      *Recipe
+	Protocol string `json:"protocol,omitempty" doc:"ID from /api/strip/protocols; or give oad_g and the glycerol."`
+	Recipe
 }
 
 // SizeBy is what settles how much is made.
@@ -81,22 +82,33 @@ type Prices struct {
 
 // Request is all that a plan depends on.
 type Request struct {
-	Aim      Aim
-	Glycerol chem.Share   // strength of the glycerol as bought
-	Basis    chem.Basis   // of the acid as bought; dihydrate when empty
-	Heat     chem.Celsius // of the pot
-	Layout   Layout
-	Number   Number
-	Uptake   chem.Grams       // of liquor by one piece
-	Stays    chem.Millilitres // must still stand in the vessel for the pieces to be covered
-	Size     Size
-	Colonies []hive.Colony
-	Placed   [][][]int // by colony and box, the gaps the keeper chose; nil where Keeler places
-	Carried  Carried
-	Headroom chem.Share // of the pot above the liquor, over the liquor
-	Jig      Jig
-	Balance  mixing.Balance
-	Prices   Prices
+	Aim      Aim          `json:"recipe"`
+	Glycerol chem.Share   `json:"glycerol_percent,omitempty" doc:"Strength of the glycerol as bought, by weight, 86 to 99.5 %; 99.5 when left out."`
+	Basis    chem.Basis   `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
+	Heat     chem.Celsius `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
+	Layout
+	Number   Number           `json:"number,omitzero" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	Uptake   chem.Grams       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
+	Stays    chem.Millilitres `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
+	Size     Size             `json:"size"`
+	Colonies []hive.Colony    `json:"-"`
+	Placed   [][][]int        `json:"-"` // by colony and box, the gaps the keeper chose; nil where Keeler places
+	Carried  Carried          `json:"carried,omitzero" doc:"Left over from an earlier pot and going into this one."`
+	Headroom *chem.Share      `json:"headroom_percent,omitempty" doc:"Free room in the pot over the liquor, 0 to 200 %; 30 when left out."`
+	Jig      Jig              `json:"jig,omitzero"`
+	mixing.Balance
+	Prices Prices `json:"prices,omitzero"`
+}
+
+// Settled is a request with what is usual where nothing is said.
+func (r Request) Settled() Request {
+	r.Glycerol, r.Heat, r.Carrier = cmp.Or(r.Glycerol, chem.MaxGlycerol), cmp.Or(r.Heat, UsualHeat), cmp.Or(r.Carrier, Fibre)
+	if r.Carrier == Fibre {
+		r.Uptake = cmp.Or(r.Uptake, UsualUptake)
+	}
+	r.Number, r.Balance = r.Number.settled(r.Carrier), r.Balance.Settled()
+	r.Headroom = new(chem.Or(r.Headroom, UsualHeadroom))
+	return r
 }
 
 // powder is so much OAD in grams of the powder as bought. Anhydrous acid lacks its
@@ -134,7 +146,7 @@ func (r Request) check() fault.List {
 			l.Within("carried.water_percent", float64(r.Carried.Water)*100, 0, min(30, 100-float64(r.Carried.OAD)*100), "%")
 		}
 	}
-	l.Within("headroom_percent", float64(r.Headroom)*100, 0, 200, "%")
+	l.Within("headroom_percent", float64(*r.Headroom)*100, 0, 200, "%")
 	l.Within("jig.slots", float64(r.Jig.Slots), 0, 500, "slots")
 	l.Within("jig.most", float64(r.Jig.Most), 0, 500, "strips")
 	r.Balance.Check(&l)
@@ -185,29 +197,29 @@ func (how Layout) check(l *fault.List) {
 }
 
 func (a Aim) check(glycerol chem.Share, l *fault.List) {
-	if a.Own == nil {
+	if a.Protocol != "" {
 		if _, ok := Find(a.Protocol); !ok {
 			l.Add("recipe.protocol", fault.Unknown)
 		}
 		return
 	}
 	low := len(*l)
-	l.Within("recipe.oad_g", float64(a.Own.OAD), 1, 25000, "g")
+	l.Within("recipe.oad_g", float64(a.OAD), 1, 25000, "g")
 	switch {
-	case a.Own.Volume != 0 && a.Own.Glycerol != 0:
+	case a.Volume != 0 && a.Glycerol != 0:
 		l.Add("recipe.glycerol_ml", fault.NotFitting)
-	case a.Own.Volume != 0:
-		l.Within("recipe.glycerol_ml", float64(a.Own.Volume), 1, 50000, "mL")
-	case a.Own.Glycerol != 0:
-		l.Within("recipe.glycerol_g", float64(a.Own.Glycerol), 1, 60000, "g")
+	case a.Volume != 0:
+		l.Within("recipe.glycerol_ml", float64(a.Volume), 1, 50000, "mL")
+	case a.Glycerol != 0:
+		l.Within("recipe.glycerol_g", float64(a.Glycerol), 1, 60000, "g")
 	default:
 		l.AddRange("recipe.glycerol_g", fault.Missing, 1, 60000, "g")
 	}
 	if len(*l) > low {
 		return
 	}
-	weight := float64(a.Own.Weight(glycerol))
-	switch ratio := float64(a.Own.OAD) / weight; {
+	weight := float64(a.Weight(glycerol))
+	switch ratio := float64(a.OAD) / weight; {
 	case ratio > MaxRatio:
 		l.AddRange("recipe.oad_g", fault.UpsideDown, MinRatio*weight, MaxRatio*weight, "g")
 	case ratio < MinRatio:

@@ -22,10 +22,10 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"warm_to_c", 50, 77, func(r *Request, v float64) { r.Heat = chem.Celsius(v) }},
 		{"uptake_g", 0.5, 346.79, func(r *Request, v float64) { many(r); r.Size.Strips = 150; r.Uptake = chem.Grams(v) }},
 		{"stays_ml", 0, 20000, func(r *Request, v float64) { r.Stays = chem.Millilitres(v) }},
-		{"headroom_percent", 0, 200, func(r *Request, v float64) { r.Headroom = chem.Share(v / 100) }},
+		{"headroom_percent", 0, 200, func(r *Request, v float64) { r.Headroom = new(chem.Share(v / 100)) }},
 		{"number.each", 1, 40, func(r *Request, v float64) { r.Number = Number{By: PerBox, Each: int(v)} }},
 		{"number.frames", 0.5, 20, func(r *Request, v float64) { r.Number.Frames = v }},
-		{"number.most_per_box", 0, 20, func(r *Request, v float64) { r.Number.Most = int(v) }},
+		{"number.most_per_box", 0, 20, func(r *Request, v float64) { r.Number.Most = new(int(v)) }},
 		{"size.colonies", 1, 1000, func(r *Request, v float64) { r.Size = Size{By: SizeCount, Colonies: int(v), Each: 2} }},
 		{"size.each", 0.25, 40, func(r *Request, v float64) { r.Size = Size{By: SizeCount, Colonies: 20, Each: v} }},
 		{"size.strips", 1, 20000, func(r *Request, v float64) { r.Uptake = 4; r.Stays = 20; r.Size.Strips = int(v) }},
@@ -71,12 +71,12 @@ func TestEndsOfEachFigure(t *testing.T) {
 		"carrier":           func(r *Request) { r.Layout.Carrier = "rope" },
 		"number.by":         func(r *Request) { r.Number.By = "feel" },
 		"size.by":           func(r *Request) { r.Size.By = "eye" },
-		"recipe.protocol":   func(r *Request) { r.Aim.Protocol = "" },
-		"recipe.oad_g":      func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 5, Glycerol: 100}} }, // a twentieth
+		"recipe.protocol":   func(r *Request) { r.Aim.Protocol = "none" },
+		"recipe.oad_g":      func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 5, Glycerol: 100}} }, // a twentieth
 		"carried.grams":     func(r *Request) { r.Carried.Mass = -5 },
 		"colonies":          func(r *Request) { r.Size = Size{By: SizeColonies} },
 		"balance_g":         func(r *Request) { r.Size.Strips, r.Uptake, r.Balance.Division = 2, 20, 50 },
-		"recipe.glycerol_g": func(r *Request) { r.Aim = Aim{Own: &Recipe{OAD: 5}} },
+		"recipe.glycerol_g": func(r *Request) { r.Aim = Aim{Recipe: Recipe{OAD: 5}} },
 	} {
 		r := forty()
 		spoil(&r)

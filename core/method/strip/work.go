@@ -39,7 +39,7 @@ var Keepings = []mixing.Keeping{{Store: "sealed", Days: 60}}
 func Work(r Request, p Plan) mixing.Work {
 	oad := chem.Grams(chem.ToDihydrate(1, r.Basis))
 	w := mixing.Work{
-		Lines: p.Lines, Measure: mixing.PercentOAD, Aim: p.Liquor, Headroom: r.Headroom,
+		Lines: p.Lines, Measure: mixing.PercentOAD, Aim: p.Liquor, Headroom: *r.Headroom,
 		Dose: mixing.Dose{Name: "piece", Mass: r.Uptake}, Soaks: &mixing.Soaking{Carrier: string(r.Layout.Carrier), Pieces: p.Strips, Uptake: r.Uptake},
 		Parts: []mixing.Part{
 			{Name: "acid", Steps: []mixing.Step{StepAcid}, Gram: chem.Mixture{OAD: oad, Water: 1 - oad}, Dry: true, Lot: "acid"},

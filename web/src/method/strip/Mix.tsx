@@ -80,4 +80,4 @@ export default function StripMix(workplace: Workplace) {
 }
 
 const ruleOf = (n: Answer['number']) =>
-  n.by === 'bees' ? text.rule.bees(plain(n.frames ?? 0), n.most_per_box) : text.rule[n.by](n.each ?? 0)
+  n.by === 'bees' ? text.rule.bees(plain(n.frames ?? 0), n.most_per_box ?? 0) : text.rule[n.by](n.each ?? 0)
