@@ -11,6 +11,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/dribble"
 	"keeler/core/method/strip"
 	"keeler/store"
 	"keeler/store/mariadbd"
@@ -58,11 +59,11 @@ func here() Desk {
 }
 
 func litre(id string) wire.SaveBatch {
-	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold:     wire.Hold{Kind: "crystals"},
-		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
-		Size:     wire.Size{By: "volume", Volume: 1000},
-	}}}
+	return wire.SaveBatch{ID: id, Name: "  Litre ", Rule: "permit held", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"},
+		Aim:  wire.Aim{By: "protocol", Protocol: "label-litre"},
+		Size: wire.Size{By: "volume", Volume: 1000},
+	}}}}
 }
 
 // A batch is worked out again by the server, dated by the clock of the work and

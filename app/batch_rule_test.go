@@ -6,6 +6,8 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/chem"
+	"keeler/core/method/dribble"
 	"keeler/wire"
 )
 
@@ -15,12 +17,12 @@ import (
 // not over the job's 50.
 func TestRoundDosesByTheBatch(t *testing.T) {
 	v := goOut(t, "winter")
-	seam, most := 4.0, 24.0
+	seam, most := chem.Millilitres(4), chem.Millilitres(24)
 	thick := uuid.NewString()
-	save := wire.SaveBatch{ID: thick, Name: "Thick", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 43.75, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 500},
-		Rule: wire.Rule{FullSeamML: &seam, CapML: &most}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
-	}}}
+	save := wire.SaveBatch{ID: thick, Name: "Thick", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "value", Value: 43.75, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 500},
+		Rule: wire.Rule{FullSeam: &seam, Cap: &most}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
+	}}}}
 	if _, _, err := v.d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)
 	}
@@ -32,7 +34,7 @@ func TestRoundDosesByTheBatch(t *testing.T) {
 	if i < 0 || r.Batches[i].Base == nil || r.Batches[i].Base.Dribble == nil {
 		t.Fatalf("%+v", r.Batches)
 	}
-	if by := r.Batches[i].Base.Dribble; *by.Rule.FullSeamML != seam || by.Applicator.Device != "gun" || by.Colonies != nil || r.Batches[i].TooStrong {
+	if by := r.Batches[i].Base.Dribble; *by.Rule.FullSeam != seam || by.Applicator.Device != "gun" || by.Colonies != nil || r.Batches[i].TooStrong {
 		t.Errorf("%+v of %+v", by, r.Batches[i])
 	}
 	got, r := v.sends(wire.Application{ColonyID: v.hives[0], Kind: "given", BatchID: thick, Amount: 24, Asked: 24})

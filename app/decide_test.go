@@ -8,6 +8,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/card"
+	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/wire"
@@ -144,9 +145,9 @@ func TestJob(t *testing.T) {
 // A card stands where a protocol can: it is judged by, and it doses.
 func TestCard(t *testing.T) {
 	d, _, ids := ready(t, 5)
-	ml, top := 3.0, 30.0
+	ml, top := chem.Millilitres(3), chem.Millilitres(30)
 	copied := wire.LabelCard{ID: uuid.NewString(), Name: "Bought syrup", Method: "dribble", Content: wire.CardContent{
-		Content: card.Content{MinC: 6, MaxC: 12, Broodless: true, Supers: "off"}, Rule: &wire.Rule{FullSeamML: &ml, CapML: &top},
+		Content: card.Content{MinC: 6, MaxC: 12, Broodless: true, Supers: "off"}, Rule: &wire.Rule{FullSeam: &ml, Cap: &top},
 	}}
 	kept, err := d.AddCard(t.Context(), copied)
 	if err != nil {
@@ -163,14 +164,14 @@ func TestCard(t *testing.T) {
 		t.Fatalf("got %+v %v", job, err)
 	}
 	r, err := d.JobRecipe(t.Context(), job.ID, "")
-	if err != nil || *r.Recipe.Dribble.Rule.FullSeamML != 3 || *r.Recipe.Dribble.Rule.CapML != 30 {
+	if err != nil || *r.Recipe.Dribble.Rule.FullSeam != 3 || *r.Recipe.Dribble.Rule.Cap != 30 {
 		t.Errorf("the card does not dose: %+v %v", r.Recipe.Dribble.Rule, err)
 	}
-	wrong := 11.0
-	copied.Content.Rule.FullSeamML = &wrong
+	wrong := chem.Millilitres(11)
+	copied.Content.Rule.FullSeam = &wrong
 	_, err = d.ChangeCard(t.Context(), kept.ID, copied)
 	at(t, "11 mL a seam", err, "content.rule.full_seam_ml", fault.TooHigh)
-	copied.Content.Rule.FullSeamML, copied.Content.MaxC = &ml, 6
+	copied.Content.Rule.FullSeam, copied.Content.MaxC = &ml, 6
 	_, err = d.ChangeCard(t.Context(), kept.ID, copied)
 	at(t, "no range", err, "content.max_c", fault.TooLow)
 }

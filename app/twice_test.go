@@ -135,7 +135,7 @@ func TestOnlyWhatWasMadeIsPoured(t *testing.T) {
 func TestMilligramsAreFlagged(t *testing.T) {
 	v := goOut(t, "winter")
 	strong := litre(uuid.NewString())
-	strong.Recipe.Dribble.Strength = wire.Aim{By: "value", Value: 37.4, Form: "g_per_l", Basis: "dihydrate"}
+	strong.Recipe.Dribble.Aim = wire.Aim{By: "value", Value: 37.4, Form: "g_per_l", Basis: "dihydrate"}
 	if _, _, err := v.d.SaveBatch(t.Context(), strong); err != nil {
 		t.Fatal(err)
 	}

@@ -9,6 +9,7 @@ import (
 	"github.com/chromedp/chromedp/kb"
 	"github.com/google/uuid"
 
+	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/e2e/browser"
 	"keeler/wire"
@@ -56,9 +57,9 @@ func TestStrongJarIsSaidInTheYard(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, _, _ := o.job(2, 100)
-	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Strong jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "value", Value: 70, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 200},
-	}}})
+	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Strong jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "value", Value: 70, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 200},
+	}}}})
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.byHand("No. 2 Strong jar")
@@ -244,9 +245,9 @@ func TestLabelHoldsItsText(t *testing.T) {
 		for (let n = walk.nextNode(); n; n = walk.nextNode()) if (n.data.length > 8) n.data += ' ' + n.data.slice(0, Math.ceil(n.data.length / 3))
 	})()`
 	for name, recipe := range map[string]wire.Recipe{
-		"syrup": {Dribble: &wire.DribbleRequest{
-			Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", Volume: 9000},
-		}},
+		"syrup": {Dribble: &wire.DribbleRequest{Request: dribble.Request{
+			Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "half-litre-packet"}, Size: wire.Size{By: "volume", Volume: 9000},
+		}}},
 		"acid": {Pad: &wire.PadRequest{Request: pad.Request{
 			Hold: wire.PadHold{Kind: "acid", Label: 0.85}, Working: 0.6, Aim: pad.Aim{Protocol: "sponge-above"}, Size: wire.PadSize{By: "working", Working: 5000},
 		}}},

@@ -21,6 +21,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/chem"
+	"keeler/core/method/dribble"
 	"keeler/e2e/browser"
 	"keeler/e2e/stand"
 	"keeler/wire"
@@ -129,9 +130,9 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 	}
 	o.post("/api/inspections", inspections)
 	o.post("/api/jobs", in)
-	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: chem.Millilitres(ml)},
-	}}})
+	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: chem.Millilitres(ml)},
+	}}}})
 	return job, batch, doses
 }
 
@@ -344,11 +345,10 @@ func TestARound(t *testing.T) {
 	other.neverNaN()
 
 	// Another jar, planned with 4 mL a seam and a gun of 2 mL: the round doses by that.
-	four := 4.0
-	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Thin jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 100},
-		Rule: wire.Rule{FullSeamML: &four}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
-	}}})
+	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Thin jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 100},
+		Rule: wire.Rule{FullSeam: new(chem.Millilitres(4))}, Applicator: &wire.Applicator{Device: "gun", Unit: 2},
+	}}}})
 	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay))
 	other.byHand("No. 2 Thin jar")
 	other.click(`[data-hive="H001"]`)

@@ -11,6 +11,7 @@ import (
 	"github.com/chromedp/chromedp"
 	"github.com/google/uuid"
 
+	"keeler/core/method/dribble"
 	"keeler/core/mixing"
 	"keeler/e2e/browser"
 	"keeler/wire"
@@ -91,9 +92,9 @@ func relaying() ([]figure, error) {
 	}
 	defer func() { _ = c.Down() }()
 	id := uuid.NewString()
-	err = c.post("/api/batches", wire.SaveBatch{ID: id, Name: "Bench", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "mild"}, Size: wire.Size{By: "volume", Volume: 9000},
-	}}})
+	err = c.post("/api/batches", wire.SaveBatch{ID: id, Name: "Bench", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "mild"}, Size: wire.Size{By: "volume", Volume: 9000},
+	}}}})
 	if err != nil {
 		return nil, err
 	}

@@ -8,6 +8,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/method/dribble"
 	"keeler/wire"
 )
 
@@ -51,9 +52,9 @@ func (c crew) afterYears(job string) ([]figure, error) {
 	}
 	defer func() { _ = db.Close() }()
 	batch := uuid.NewString()
-	err = c.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold: wire.Hold{Kind: "crystals"}, Strength: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 5000},
-	}}})
+	err = c.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 5000},
+	}}}})
 	if err != nil {
 		return nil, err
 	}

@@ -9,6 +9,7 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
@@ -17,7 +18,7 @@ import (
 // recipes are one of each kind that goes through the bench.
 func recipes() map[string]Recipe {
 	dribble := func(hold Hold, aim Aim) Recipe {
-		return Recipe{Dribble: &DribbleRequest{Hold: hold, Strength: aim, Size: Size{By: "volume", Volume: 500}}}
+		return Recipe{Dribble: &DribbleRequest{Request: dribble.Request{Hold: hold, Aim: aim, Size: Size{By: "volume", Volume: 500}}}}
 	}
 	label := Aim{By: "protocol", Protocol: "label-litre"}
 	return map[string]Recipe{
@@ -118,7 +119,7 @@ func TestMixedAsWanted(t *testing.T) {
 func TestProductsAtTheBench(t *testing.T) {
 	label := &Card{Name: "By its label", Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}}}
 	for name, recipe := range map[string]Recipe{
-		"solution": {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", Volume: 300}}},
+		"solution": {Dribble: &DribbleRequest{Request: dribble.Request{Hold: Hold{Kind: "ready_to_use", Card: label}, Size: Size{By: "volume", Volume: 300}}}},
 		"pads": {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Name: "Pads", Pure: 68, Per: "colony", From: "above", Each: 2, Visits: 1}},
 			Size: PadSize{By: "visit"}, Mean: &PadMean{Colonies: 5, Combs: 10}}}},
 	} {

@@ -19,6 +19,9 @@ func PlanDribble(r DribbleRequest) (DribbleAnswer, error) {
 	return *w.Answer.Dribble, nil
 }
 
+// plan is that of a request which names no colonies.
+func plan(r dribble.Request) (DribbleAnswer, error) { return PlanDribble(DribbleRequest{Request: r}) }
+
 // Dose works out what each colony gets.
 func Dose(r DoseRequest) (DoseAnswer, error) {
 	var l fault.List
@@ -28,7 +31,7 @@ func Dose(r DoseRequest) (DoseAnswer, error) {
 	if len(l) > 0 {
 		return DoseAnswer{}, l
 	}
-	rule, with, strength := r.Rule.core(), applicator(r.Applicator), chem.GramsPerLitre(r.GPerL)
+	rule, with, strength := r.Rule, chem.Or(r.Applicator, dribble.UsualApplicator), chem.GramsPerLitre(r.GPerL)
 	doses, err := dribble.Dose(colonies, rule, nil, with, strength)
 	if err != nil {
 		return DoseAnswer{}, err
@@ -48,7 +51,7 @@ func Packet(r PacketRequest) (PacketAnswer, error) {
 	if r.Hold.Kind != dribble.Packet {
 		return PacketAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
-	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: Size{By: dribble.SizeHand}})
+	p, err := plan(dribble.Request{Hold: r.Hold, Aim: r.Strength, Size: Size{By: dribble.SizeHand}})
 	return PacketAnswer{
 		OADG: round(float64(r.Hold.Grams) * r.Hold.Count * float64(r.Hold.Share)), Volume: p.Volume,
 		Strength: p.Strength, AtCap: p.AtCap, FullSeams: p.FullSeams, Notes: p.Notes,
@@ -61,7 +64,7 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 		return TabletsAnswer{}, fault.List{{Field: "hold.kind", Reason: fault.NotFitting}}
 	}
 	size := Size{By: dribble.SizeVolume, Volume: chem.Millilitres(r.VolumeML)}
-	p, err := PlanDribble(DribbleRequest{Hold: r.Hold, Strength: r.Strength, Size: size})
+	p, err := plan(dribble.Request{Hold: r.Hold, Aim: r.Strength, Size: size})
 	if err != nil {
 		return TabletsAnswer{}, under(err, "size.")
 	}
@@ -72,11 +75,9 @@ func Tablets(r TabletsRequest) (TabletsAnswer, error) {
 
 // Thinning lets a bought solution down.
 func Thinning(r ThinningRequest) (ThinningAnswer, error) {
-	p, err := PlanDribble(DribbleRequest{
-		Hold:           Hold{Kind: dribble.ReadyMix, Stock: r.Stock},
-		Strength:       r.Strength,
-		SugarPercentWW: &r.SugarPercentWW,
-		Size:           Size{By: dribble.SizeVolume, Volume: chem.Millilitres(r.VolumeML)},
+	p, err := plan(dribble.Request{
+		Hold: Hold{Kind: dribble.ReadyMix, Stock: r.Stock}, Aim: r.Strength, ThinSugar: &r.Sugar,
+		Size: Size{By: dribble.SizeVolume, Volume: chem.Millilitres(r.VolumeML)},
 	})
 	if err != nil {
 		return ThinningAnswer{}, under(under(err, "size."), "hold.")
@@ -104,8 +105,8 @@ func Calibrate(r CalibrationRequest) (CalibrationAnswer, error) {
 
 // Convert gives a strength in every form.
 func Convert(r StrengthRequest) (Strength, error) {
-	p, err := PlanDribble(DribbleRequest{
-		Hold: Hold{Kind: dribble.Crystals}, Strength: r.Strength, SugarPerWater: r.SugarPerWater, Rule: r.Rule,
+	p, err := plan(dribble.Request{
+		Hold: Hold{Kind: dribble.Crystals}, Aim: r.Strength, SugarRatio: r.SugarPerWater, Rule: r.Rule,
 		Size: Size{By: dribble.SizeVolume, Volume: 1000},
 	})
 	return p.Strength, err
@@ -115,7 +116,7 @@ func Convert(r StrengthRequest) (Strength, error) {
 func Protocols() []Protocol {
 	out := make([]Protocol, len(dribble.Protocols))
 	for i, s := range dribble.Protocols {
-		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: dribble.DefaultRule.FullSeam, Cap: dribble.DefaultRule.Cap}
+		m := chem.Medium{Sugar: s.Recipe.SugarShare(), FullSeam: dribble.UsualSeam, Cap: dribble.UsualCap}
 		out[i] = Protocol{
 			ID: s.ID, Recipe: mixture(s.Recipe), Strength: strength(s.Recipe.Strength(), m),
 			Default: s.ID == dribble.DefaultProtocol,

@@ -32,19 +32,18 @@ func (r *DribbleRequest) bare() Recipe {
 
 // beginDribble is a syrup to begin with: the shipped defaults, or what a card says.
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
-	r := DribbleRequest{
-		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Strength: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
-		Size: Size{By: dribble.SizeSeams}, Applicator: &Applicator{Device: dribble.Syringe, Size: dribble.UsualSyringe},
-		Balance: usual(mixing.Balance{}), Colonies: colonies,
-	}
+	r := DribbleRequest{Colonies: colonies, Request: dribble.Request{
+		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Aim: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
+		Size: Size{By: dribble.SizeSeams}, Applicator: &dribble.UsualApplicator, Balance: mixing.Balance{}.Settled(),
+	}}
 	if k.Dribble != nil {
 		label := *k.Dribble
 		label.Name = name
-		r.Hold, r.Strength = Hold{Kind: dribble.ReadyToUse, Card: &label}, Aim{}
+		r.Hold, r.Aim = Hold{Kind: dribble.ReadyToUse, Card: &label}, Aim{}
 	}
 	if k.Rule != nil {
 		r.Rule = *k.Rule
-		r.Rule.ByLabel = true
+		r.Rule.Label = true
 	}
 	return Recipe{Dribble: &r}
 }

@@ -1,8 +1,9 @@
 package wire
 
 import (
+	"keeler/core/chem"
+	"keeler/core/fault"
 	"keeler/core/method/dribble"
-	"keeler/core/mixing"
 )
 
 // What core takes as it is.
@@ -15,42 +16,29 @@ type (
 	Aim        = dribble.Aim
 	Mean       = dribble.Mean
 	Prices     = dribble.Prices
+	Rule       = dribble.Rule
 	Size       = dribble.Size
 	Applicator = dribble.Applicator
 )
 
-// Rule is how much a colony gets.
-type Rule struct {
-	FullSeamML *float64 `json:"full_seam_ml,omitempty" doc:"mL for a full seam, part seams pro rata, 1 to 10; 5 when left out."`
-	CapML      *float64 `json:"cap_ml,omitempty" doc:"mL at most for a colony whatever its boxes, 5 to 100; 50 when left out."`
-	FlatML     float64  `json:"flat_ml,omitempty" doc:"mL for every full-size colony whatever its seams, up to the cap; 0 for by seam."`
-	NucFlatML  float64  `json:"nuc_flat_ml,omitempty" doc:"mL for every nuc, up to the cap; 0 for by seam."`
-	FromAbove  bool     `json:"from_above,omitempty" doc:"The boxes of a cluster across the joint are not parted: the topmost box with bees is dosed by its own seams, those below are not reached."`
-	ByLabel    bool     `json:"by_label,omitempty" doc:"These are a label's figures: its doses are never rounded up, and not warned about."`
-}
-
 // DribbleRequest is all that a plan depends on.
 type DribbleRequest struct {
-	Hold           Hold        `json:"hold"`
-	Strength       Aim         `json:"strength,omitempty" doc:"Not needed for ready_to_use."`
-	SugarPerWater  float64     `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the protocol's ratio, or 1, when left out."`
-	SugarPercentWW *float64    `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
-	Size           Size        `json:"size"`
-	Colonies       []Colony    `json:"colonies,omitempty" doc:"Up to 1000."`
-	Mean           *Mean       `json:"mean,omitempty" doc:"Used when there are no colonies."`
-	Rule           Rule        `json:"rule,omitempty"`
-	Applicator     *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
-	mixing.Balance
-	FridgeC *float64 `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
-	YardC   *float64 `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
-	Prices  Prices   `json:"prices,omitempty"`
+	dribble.Request
+	Colonies []Colony `json:"colonies,omitempty" doc:"Up to 1000."`
+}
+
+func (r DribbleRequest) core() (dribble.Request, error) {
+	var l fault.List
+	out := r.Settled()
+	out.Colonies = readColonies(r.Colonies, &l)
+	return out, l.Err()
 }
 
 // DoseRequest asks for the doses of colonies alone.
 type DoseRequest struct {
 	Colonies   []Colony    `json:"colonies" doc:"1 to 1000."`
 	GPerL      float64     `json:"g_per_l" doc:"Strength of the syrup, g OAD per litre, 5 to 150."`
-	Rule       Rule        `json:"rule,omitempty"`
+	Rule       Rule        `json:"rule,omitzero"`
 	Applicator *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
 }
 
@@ -69,10 +57,10 @@ type TabletsRequest struct {
 
 // ThinningRequest asks how to let a bought solution down.
 type ThinningRequest struct {
-	Stock          Stock   `json:"stock"`
-	Strength       Aim     `json:"strength"`
-	SugarPercentWW float64 `json:"sugar_percent_ww" doc:"Sugar wanted in the whole weight, 0 to 65 %."`
-	VolumeML       float64 `json:"volume_ml" doc:"Finished volume, 10 to 100000 mL."`
+	Stock    Stock      `json:"stock"`
+	Strength Aim        `json:"strength"`
+	Sugar    chem.Share `json:"sugar_percent_ww" doc:"Sugar wanted in the whole weight, 0 to 65 %."`
+	VolumeML float64    `json:"volume_ml" doc:"Finished volume, 10 to 100000 mL."`
 }
 
 // CalibrationRequest asks what one shot of an applicator gives.
@@ -87,5 +75,5 @@ type CalibrationRequest struct {
 type StrengthRequest struct {
 	Strength      Aim     `json:"strength"`
 	SugarPerWater float64 `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; 1 when left out."`
-	Rule          Rule    `json:"rule,omitempty"`
+	Rule          Rule    `json:"rule,omitzero"`
 }

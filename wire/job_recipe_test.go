@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"keeler/core/card"
+	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
@@ -74,7 +75,6 @@ func TestCardFaults(t *testing.T) {
 	if err := c.Check(); err != nil {
 		t.Fatal(err)
 	}
-	eleven := 11.0
 	for field, spoil := range map[string]func(*LabelCard){
 		"name":                            func(c *LabelCard) { c.Name = "  " },
 		"content.min_c":                   func(c *LabelCard) { c.Content.MinC = -21 },
@@ -86,7 +86,7 @@ func TestCardFaults(t *testing.T) {
 		"content.days_apart":              func(c *LabelCard) { c.Content.DaysApart = 61 },
 		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = 366 },
 		"content.strip.each":              func(c *LabelCard) { c.Content.Strip.Each = 41 },
-		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = "dribble", &Rule{FullSeamML: &eleven} },
+		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = "dribble", &Rule{FullSeam: new(chem.Millilitres(11))} },
 		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = "dribble", &Card{Rows: []CardRow{{Volume: 501}}} },
 		"content.pad.formic_g": func(c *LabelCard) {
 			c.Method, c.Content.Pad = "pad", &PadCard{Per: "colony", Each: 1, From: "above", Visits: 1}

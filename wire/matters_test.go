@@ -62,8 +62,8 @@ func TestEveryFigureMatters(t *testing.T) {
 		reserve := chem.Share(0.1)
 		return &PadRequest{Colonies: []Colony{hive, {Name: "N", Nuc: true, Boxes: []Box{double}}}, Request: pad.Request{
 			Hold: PadHold{Kind: "acid", Label: 0.85, Volume: 20}, Working: 0.6,
-			Aim:  pad.Aim{Rule: pad.Rule{Per: "box", ML: 20, At: 0.62, From: "above", Nuc: 7, Cap: 100, Visits: 3, Apart: 5}},
-			Size: PadSize{By: "visit", Reserve: &reserve},
+			Aim:   pad.Aim{Rule: pad.Rule{Per: "box", ML: 20, At: 0.62, From: "above", Nuc: 7, Cap: 100, Visits: 3, Apart: 5}},
+			Size:  PadSize{By: "visit", Reserve: &reserve},
 			Sheet: PadSheet{Takes: 10, Width: 10, Length: 20}, Bottle: 500, Balance: mixing.Balance{Division: 0.1, Capacity: 1000},
 			Prices: PadPrices{Stock: 12},
 		}}

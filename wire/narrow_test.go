@@ -17,7 +17,7 @@ func TestNarrowCalculations(t *testing.T) {
 	}
 	thin, err := Thinning(ThinningRequest{
 		Stock:    Stock{Value: 6, Form: "percent_wv", Basis: "dihydrate"},
-		Strength: Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}, SugarPercentWW: 30, VolumeML: 1000,
+		Strength: Aim{By: "value", Value: 4.5, Form: "percent_wv", Basis: "dihydrate"}, Sugar: 0.30, VolumeML: 1000,
 	})
 	if err != nil || round(thin.StockVolume) != 750 || thin.Sugar < 343.3 || thin.Sugar > 343.7 || thin.Water < 36.7 || thin.Water > 37.3 {
 		t.Errorf("thinning: %+v %v", thin, err)

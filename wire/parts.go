@@ -7,7 +7,6 @@
 package wire
 
 import (
-	"cmp"
 	"errors"
 
 	"keeler/core/chem"
@@ -23,28 +22,6 @@ type (
 	Line = mixing.Line
 	Note = note.Note
 )
-
-// or is the value behind a pointer, or a default.
-func or[T ~float64](p *float64, otherwise T) T {
-	if p == nil {
-		return otherwise
-	}
-	return T(*p)
-}
-
-// share is the percentage behind a pointer, or a default.
-func share(p *float64, otherwise chem.Share) chem.Share {
-	if p == nil {
-		return otherwise
-	}
-	return chem.Share(*p / 100)
-}
-
-// usual is the keeper's balance, or else the usual one.
-func usual(b mixing.Balance) mixing.Balance {
-	b.Division = cmp.Or(b.Division, mixing.UsualDivision)
-	return b
-}
 
 // round cleans a figure of binary dust.
 func round[T ~float64](v T) float64 { return chem.Clean(v) }

@@ -9,14 +9,15 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 )
 
 var (
-	syrupLitre = &DribbleRequest{
-		Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", Volume: 1000},
-	}
+	syrupLitre = &DribbleRequest{Request: dribble.Request{
+		Hold: Hold{Kind: "crystals"}, Aim: Aim{By: "protocol", Protocol: "label-litre"}, Size: Size{By: "volume", Volume: 1000},
+	}}
 	fortyStrips = &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 40}}}
 	litreOf60   = &PadRequest{Request: pad.Request{
 		Hold: PadHold{Kind: "acid", Label: 0.85}, Aim: pad.Aim{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 1000},
@@ -25,12 +26,12 @@ var (
 		Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}},
 		Mean: &PadMean{Colonies: 8, Combs: 10},
 	}}
-	product = &DribbleRequest{
+	product = &DribbleRequest{Request: dribble.Request{
 		Hold: Hold{Kind: "ready_to_use", Card: &Card{
 			Actives: []Active{{Acid: "oxalic", Strength: 44, Basis: "dihydrate"}}, Rows: []CardRow{{Volume: 50}},
 		}},
 		Size: Size{By: "volume", Volume: 200},
-	}
+	}}
 )
 
 // The composition of each kind of batch, and the strength that it makes. Syrup:

@@ -1,6 +1,8 @@
 package wire
 
 import (
+	"keeler/core/chem"
+	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/core/treatment"
@@ -31,7 +33,6 @@ func TestDetailOfALine(t *testing.T) {
 // colony gets at most, how many it is for, and what is worn to give it.
 func TestRecipesInTheYard(t *testing.T) {
 	hive := Colony{Name: "A", Boxes: []Box{{Kind: "deep", Frames: 2}}}
-	capML := 40.0
 	for _, c := range []struct {
 		name     string
 		recipe   Recipe
@@ -40,8 +41,8 @@ func TestRecipesInTheYard(t *testing.T) {
 		gear     string
 	}{
 		{"dribble", Recipe{Dribble: &DribbleRequest{Colonies: []Colony{hive}}}, 50, 1, "nitrile_gloves"},
-		{"lower cap", Recipe{Dribble: &DribbleRequest{Rule: Rule{CapML: &capML}, Mean: &Mean{Colonies: 8, Seams: 52}}}, 40, 8, "nitrile_gloves"},
-		{"by a label", Recipe{Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{}}, Size: Size{Colonies: 3}}}, 0, 3, "nitrile_gloves"},
+		{"lower cap", Recipe{Dribble: &DribbleRequest{Request: dribble.Request{Rule: Rule{Cap: new(chem.Millilitres(40))}, Mean: &Mean{Colonies: 8, Seams: 52}}}}, 40, 8, "nitrile_gloves"},
+		{"by a label", Recipe{Dribble: &DribbleRequest{Request: dribble.Request{Hold: Hold{Kind: "ready_to_use", Card: &Card{}}, Size: Size{Colonies: 3}}}}, 0, 3, "nitrile_gloves"},
 		{"strips", Recipe{Strip: &StripRequest{Colonies: []StripColony{{Colony: hive}}}}, 0, 1, "nitrile_gloves"},
 		{"strips by count", Recipe{Strip: &StripRequest{Request: strip.Request{Size: StripSize{Colonies: 9}}}}, 0, 9, "nitrile_gloves"},
 		{"pads", Recipe{Pad: &PadRequest{Colonies: []Colony{hive}}}, 0, 1, "butyl_gloves"},

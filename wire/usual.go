@@ -24,7 +24,7 @@ func UsualOf() map[string]Usual {
 	return map[string]Usual{
 		string(method.Dribble): {
 			"balance_g": figure(mixing.UsualDivision), "strength.protocol": dribble.DefaultProtocol, "packet.grams": figure(dribble.UsualPacket),
-			"rule.full_seam_ml": figure(dribble.DefaultRule.FullSeam), "rule.cap_ml": figure(dribble.DefaultRule.Cap),
+			"rule.full_seam_ml": figure(dribble.UsualSeam), "rule.cap_ml": figure(dribble.UsualCap),
 			"size.reserve_percent": figure(100 * dribble.UsualReserve), "sugar_percent_ww": figure(100 * dribble.UsualThinSugar),
 			"applicator.size_ml": figure(dribble.UsualSyringe), "applicator.dead_ml": figure(dribble.UsualDead),
 			"fridge_c": figure(dribble.UsualFridge), "yard_c": figure(dribble.UsualYard),

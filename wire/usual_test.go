@@ -34,10 +34,10 @@ func TestUsual(t *testing.T) {
 	pad, _ := PadRequest{}.core()
 	for of, goesBy := range map[string]map[string]float64{
 		"dribble": {
-			"balance_g": float64(dribble.Balance.Division), "rule.full_seam_ml": float64(dribble.Rule.FullSeam), "rule.cap_ml": float64(dribble.Rule.Cap),
-			"size.reserve_percent": round(100 * dribble.Size.Reserved()), "sugar_percent_ww": round(100 * dribble.ThinSugar),
+			"balance_g": float64(dribble.Balance.Division), "rule.full_seam_ml": float64(dribble.Rule.Seam()), "rule.cap_ml": float64(dribble.Rule.Most()),
+			"size.reserve_percent": round(100 * dribble.Size.Reserved()), "sugar_percent_ww": round(100 * *dribble.ThinSugar),
 			"applicator.dead_ml": float64(dribble.Applicator.Stays()), "applicator.size_ml": float64(dribble.Applicator.Size),
-			"fridge_c": float64(dribble.Fridge), "yard_c": float64(dribble.Yard),
+			"fridge_c": float64(*dribble.Fridge), "yard_c": float64(*dribble.Yard),
 		},
 		"strip": {
 			"balance_g": float64(strip.Balance.Division), "uptake.strip": float64(strip.Uptake), "glycerol_percent": round(100 * strip.Glycerol),

@@ -12,6 +12,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method/dribble"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 	"keeler/words"
@@ -149,10 +150,10 @@ func refusals[In, Out any](t *testing.T, method string, plan func(In) (Out, erro
 // No figure that is none gets past.
 func TestNotANumber(t *testing.T) {
 	for _, v := range []float64{math.NaN(), math.Inf(1)} {
-		request := DribbleRequest{
-			Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"},
+		request := DribbleRequest{Request: dribble.Request{
+			Hold: Hold{Kind: "crystals"}, Aim: Aim{By: "protocol", Protocol: "mild"},
 			Size: Size{By: "volume", Volume: chem.Millilitres(v)},
-		}
+		}}
 		_, err := PlanDribble(request)
 		var l fault.List
 		if !errors.As(err, &l) || l[0].Reason != fault.NotFinite {
@@ -164,13 +165,12 @@ func TestNotANumber(t *testing.T) {
 // The range in the words must itself be accepted: a keeper who types its end
 // gets a plan.
 func TestRangeInWordsIsAccepted(t *testing.T) {
-	request := DribbleRequest{
-		Hold:     Hold{Kind: "ready_mix", Stock: Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", Sugar: 0.5}},
-		Strength: Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
-		Size:     Size{By: "volume", Volume: 500},
-	}
-	sugar := 5.0
-	request.SugarPercentWW = &sugar
+	request := DribbleRequest{Request: dribble.Request{
+		Hold: Hold{Kind: "ready_mix", Stock: Stock{Value: 4, Form: "percent_wv", Basis: "dihydrate", Sugar: 0.5}},
+		Aim:  Aim{By: "value", Value: 3, Form: "percent_wv", Basis: "dihydrate"},
+		Size: Size{By: "volume", Volume: 500},
+	}}
+	request.ThinSugar = new(chem.Share(0.05))
 	_, err := PlanDribble(request)
 	var l fault.List
 	if !errors.As(err, &l) {
@@ -181,7 +181,7 @@ func TestRangeInWordsIsAccepted(t *testing.T) {
 		if err != nil {
 			continue
 		}
-		request.SugarPercentWW = &end
+		request.ThinSugar = new(chem.Share(end / 100))
 		if _, err := PlanDribble(request); err != nil {
 			t.Errorf("%q offers %v, which is refused: %v", words.Fault(l[0]), end, err)
 		}
@@ -194,8 +194,8 @@ func TestNoListIsNull(t *testing.T) {
 	full := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
 	for name, colonies := range map[string][]Colony{"nobody": nil, "no bees": empty, "bees": full, "some": {empty[0], full[0]}} {
 		for method, r := range map[string]Recipe{
-			"dribble": {Dribble: &DribbleRequest{Hold: Hold{Kind: "crystals"}, Strength: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
-			"bought":  {Dribble: &DribbleRequest{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", Volume: 500}, Colonies: colonies}},
+			"dribble": {Dribble: &DribbleRequest{Colonies: colonies, Request: dribble.Request{Hold: Hold{Kind: "crystals"}, Aim: Aim{By: "protocol", Protocol: "mild"}, Size: Size{By: "volume", Volume: 500}}}},
+			"bought":  {Dribble: &DribbleRequest{Colonies: colonies, Request: dribble.Request{Hold: Hold{Kind: "ready_to_use", Card: &Card{Rows: []CardRow{{Volume: 20}}}}, Size: Size{By: "volume", Volume: 500}}}},
 			"strip":   {Strip: &StripRequest{Request: strip.Request{Aim: strip.Aim{Protocol: "two-to-three"}, Size: StripSize{By: "strips", Strips: 4}}, Colonies: unplaced(colonies)}},
 			"pad":     {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "acid", Label: 0.85}, Aim: pad.Aim{Protocol: "sponge-above"}, Size: PadSize{By: "working", Working: 500}}, Colonies: colonies}},
 			"pads":    {Pad: &PadRequest{Request: pad.Request{Hold: PadHold{Kind: "ready_pads", Card: &PadCard{Pure: 68, Per: "colony", Each: 2, From: "above", Visits: 1}}, Mean: &PadMean{Colonies: 2, Combs: 10}}}},

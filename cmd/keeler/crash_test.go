@@ -19,6 +19,7 @@ import (
 	"github.com/alecthomas/kong"
 	"github.com/google/uuid"
 
+	"keeler/core/method/dribble"
 	"keeler/wire"
 )
 
@@ -119,11 +120,11 @@ func kill(pid int) { _ = syscall.Kill(pid, syscall.SIGKILL) }
 
 func (p *process) save() (string, bool) {
 	id := uuid.NewString()
-	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{
-		Hold:     wire.Hold{Kind: "crystals"},
-		Strength: wire.Aim{By: "protocol", Protocol: "label-litre"},
-		Size:     wire.Size{By: "volume", Volume: 262},
-	}}})
+	body, _ := json.Marshal(wire.SaveBatch{ID: id, Name: "batch " + id, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"},
+		Aim:  wire.Aim{By: "protocol", Protocol: "label-litre"},
+		Size: wire.Size{By: "volume", Volume: 262},
+	}}}})
 	response, err := p.browser.Post(p.url+"/api/batches", "application/json", bytes.NewReader(body))
 	if err != nil {
 		return id, false

@@ -58,5 +58,5 @@ func (r Request) resolve() (target, error) {
 }
 
 func (r Request) medium(sugar chem.Share) chem.Medium {
-	return chem.Medium{Sugar: sugar, FullSeam: r.Rule.FullSeam, Cap: r.Rule.Cap}
+	return chem.Medium{Sugar: sugar, FullSeam: r.Rule.Seam(), Cap: r.Rule.Most()}
 }

@@ -55,7 +55,7 @@ func (d ColonyDose) refuse(c hive.Colony, r Rule, card *Card, l *fault.List) {
 	case !c.Nuc && r.Flat > 0:
 		field, least = "rule.flat_ml", 0
 	default:
-		most = math.Min(most*float64(hive.Full)/float64(d.Reached), float64(r.FullSeam))
+		most = math.Min(most*float64(hive.Full)/float64(d.Reached), float64(r.Seam()))
 	}
 	l.AddRange(field, fault.TooStrong, least, most, "mL")
 }

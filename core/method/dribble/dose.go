@@ -107,7 +107,7 @@ func doseColony(c hive.Colony, r Rule, card *Card, a Applicator, s chem.GramsPer
 		steps = int(math.Floor(exact + 1e-9))
 		d.Short = d.Dose - inSteps(steps, step)
 	} else { // rounding never carries a dose over the cap
-		steps = min(steps, int(math.Floor(float64(r.Cap)/step+1e-9)))
+		steps = min(steps, int(math.Floor(float64(r.Most())/step+1e-9)))
 	}
 	d.Given = inSteps(steps, step)
 	d.Boxes = split(c, dosed, steps, step, s)
@@ -133,7 +133,7 @@ type asking struct {
 // ask is the dose by the rule before and after the cap.
 func (r Rule) ask(c hive.Colony, card *Card) asking {
 	quarters := c.Quarters()
-	bySeam := r.FullSeam * chem.Millilitres(quarters) / chem.Millilitres(hive.Full)
+	bySeam := r.Seam() * chem.Millilitres(quarters) / chem.Millilitres(hive.Full)
 	switch {
 	case quarters == 0:
 		return asking{}
@@ -146,7 +146,7 @@ func (r Rule) ask(c hive.Colony, card *Card) asking {
 	case !c.Nuc && r.Flat > 0:
 		return asking{r.Flat, r.Flat, true}
 	}
-	return asking{bySeam, min(bySeam, r.Cap), r.Label}
+	return asking{bySeam, min(bySeam, r.Most()), r.Label}
 }
 
 // split shares whole steps over the boxes that are dosed by their seams, and within

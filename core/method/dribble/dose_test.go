@@ -51,31 +51,31 @@ func TestDose(t *testing.T) {
 		gaps        []float64 // of the lowest box
 		draws       []Draw
 	}{
-		{"six seams to the quarter", colony("R1", six), DefaultRule, fine, 30, 30, []float64{30},
+		{"six seams to the quarter", colony("R1", six), Rule{}, fine, 30, 30, []float64{30},
 			[]float64{0, 0, 3.75, 5, 5, 5, 5, 3.75, 2.5, 0, 0}, []Draw{{30, 0}}},
 		// In whole mL the parts 3.75, 3.75, 2.5 round down to 3, 3, 2: the two
 		// left go to the two largest remainders.
-		{"on a 60 mL syringe", colony("R1", six), DefaultRule, sixty, 30, 30, []float64{30},
+		{"on a 60 mL syringe", colony("R1", six), Rule{}, sixty, 30, 30, []float64{30},
 			[]float64{0, 0, 4, 5, 5, 5, 5, 4, 2, 0, 0}, []Draw{{30, 0}}},
 		// 53 quarters ask 66.25 mL; 50 are given: 50·22/53 = 20.75 below, 29.25 above.
 		// Below, 21 over 22 quarters: 0.95, 1.91, 2.86 and 3.82 round down to 15 in
 		// all; six go to the largest remainders, the fulls nearest the middle last.
-		{"the cap shared over two boxes", colony("S4", double...), DefaultRule, sixty, 66.25, 50, []float64{21, 29},
+		{"the cap shared over two boxes", colony("S4", double...), Rule{}, sixty, 66.25, 50, []float64{21, 29},
 			[]float64{0, 0, 2, 3, 4, 4, 4, 3, 1, 0, 0}, []Draw{{50, 0}}},
-		{"three fillings of a small syringe", colony("S4", double...), DefaultRule, twenty, 66.25, 50, []float64{21, 29},
+		{"three fillings of a small syringe", colony("S4", double...), Rule{}, twenty, 66.25, 50, []float64{21, 29},
 			nil, []Draw{{20, 0}, {20, 0}, {10, 0}}},
 		// 3¼ seams are 16.25 mL: 6½ half squeezes of 2.5 mL, a tie, so 6 of them: 3
 		// squeezes. By quarters 0.46, 1.38, 1.85, 1.38, 0.92: 3 rounded down, 3 to the
 		// 0.92, 0.85 and 0.46.
-		{"half squeezes", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), DefaultRule, bulb, 16.25, 15, []float64{15},
+		{"half squeezes", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), Rule{}, bulb, 16.25, 15, []float64{15},
 			[]float64{0, 2.5, 2.5, 5, 2.5, 2.5, 0}, []Draw{{15, 3}}},
-		{"whole shots", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), DefaultRule, gun, 16.25, 15, []float64{15},
+		{"whole shots", colony("R8", []hive.Seam{0, 1, 3, 4, 3, 2, 0}), Rule{}, gun, 16.25, 15, []float64{15},
 			[]float64{0, 0, 5, 5, 5, 0, 0}, []Draw{{15, 3}}},
 		// 30 mL at 3 mL a second: 10 s.
-		{"seconds of spray", colony("R1", six), DefaultRule, sprayer, 30, 30, []float64{30}, nil, []Draw{{30, 10}}},
-		{"flat 50 on four seams", colony("R4", []hive.Seam{0, 4, 4, 4, 4}), Rule{FullSeam: 5, Cap: 50, Flat: 50}, sixty, 50, 50,
+		{"seconds of spray", colony("R1", six), Rule{}, sprayer, 30, 30, []float64{30}, nil, []Draw{{30, 10}}},
+		{"flat 50 on four seams", colony("R4", []hive.Seam{0, 4, 4, 4, 4}), Rule{Flat: 50}, sixty, 50, 50,
 			[]float64{50}, []float64{0, 13, 13, 12, 12}, []Draw{{50, 0}}},
-		{"nobody home", colony("R9", []hive.Seam{0, 0, 0}), DefaultRule, sixty, 0, 0, []float64{0}, []float64{0, 0, 0}, nil},
+		{"nobody home", colony("R9", []hive.Seam{0, 0, 0}), Rule{}, sixty, 0, 0, []float64{0}, []float64{0, 0, 0}, nil},
 	} {
 		got, err := Dose([]hive.Colony{c.colony}, c.rule, nil, c.with, 35)
 		if err != nil {
@@ -102,13 +102,13 @@ func TestDose(t *testing.T) {
 func TestSeamMilligrams(t *testing.T) {
 	// A flat 50 mL of 59.2 g/L on four seams: 50·59.2/4 = 740 mg in each.
 	four := colony("R4", []hive.Seam{0, 4, 4, 4, 4})
-	got, _ := Dose([]hive.Colony{four}, Rule{FullSeam: 5, Cap: 50, Flat: 50}, nil, sixty, 59.2)
+	got, _ := Dose([]hive.Colony{four}, Rule{Flat: 50}, nil, sixty, 59.2)
 	if math.Abs(float64(got[0].SeamMilli)-740) > 1e-9 {
 		t.Errorf("got %v mg a seam, want 740", got[0].SeamMilli)
 	}
 	// 53 quarters share 50 mL of 35 g/L: 1750 mg over 13¼ seams is 132.1 mg.
 	big := colony("S4", []hive.Seam{4, 4, 4, 4, 4, 4, 4}, []hive.Seam{4, 4, 4, 4, 4, 4, 1})
-	got, _ = Dose([]hive.Colony{big}, DefaultRule, nil, sixty, 35)
+	got, _ = Dose([]hive.Colony{big}, Rule{}, nil, sixty, 35)
 	if math.Abs(float64(got[0].SeamMilli)-132.075) > 0.001 {
 		t.Errorf("got %v mg a seam, want 132.08", got[0].SeamMilli)
 	}
@@ -121,9 +121,9 @@ func TestNucs(t *testing.T) {
 		rule Rule
 		want float64
 	}{
-		{Rule{FullSeam: 5, Cap: 50, Flat: 50}, 15}, // nucs by seam even where the full-size get a flat dose
-		{Rule{FullSeam: 5, Cap: 50, NucFlat: 12}, 12},
-		{Rule{FullSeam: 5, Cap: 50, Flat: 50, NucFlat: 25}, 25},
+		{Rule{Flat: 50}, 15}, // nucs by seam even where the full-size get a flat dose
+		{Rule{NucFlat: 12}, 12},
+		{Rule{Flat: 50, NucFlat: 25}, 25},
 	} {
 		got, err := Dose([]hive.Colony{nuc}, c.rule, nil, sixty, 35)
 		if err != nil || float64(got[0].Given) != c.want {
@@ -139,7 +139,7 @@ func TestLabelCard(t *testing.T) {
 		colony("B", []hive.Seam{4, 4, 4, 1, 0}),                             // 7,150 bees
 		colony("C", []hive.Seam{4, 4, 4, 4, 4, 4, 4, 0}, []hive.Seam{4, 0}), // 17,600 bees
 	}
-	got, err := Dose(colonies, DefaultRule, card, sixty, 0)
+	got, err := Dose(colonies, Rule{}, card, sixty, 0)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -153,7 +153,7 @@ func TestLabelCard(t *testing.T) {
 		t.Error("a colony beyond the table takes the last row and says so")
 	}
 	falling := &Card{Rows: []CardRow{{7000, 20}, {5000, 40}}}
-	_, err = Dose(colonies, DefaultRule, falling, sixty, 0)
+	_, err = Dose(colonies, Rule{}, falling, sixty, 0)
 	expectFault(t, err, "hold.card.rows[1].up_to_bees", fault.NotRising)
 }
 
@@ -203,7 +203,7 @@ func FuzzLabel(f *testing.F) {
 		}
 		a := Applicator{Device: []Device{Syringe, Bulb, Gun, Sprayer}[device%4], Size: 20, Unit: chem.Millilitres(unit)}
 		card := &Card{Rows: []CardRow{{0, chem.Millilitres(dose)}}}
-		bySeam := Rule{FullSeam: 5, Cap: 50, Label: true}
+		bySeam := Rule{Label: true}
 		for _, c := range []*Card{card, nil} {
 			got, err := Dose([]hive.Colony{colony("F", seams)}, bySeam, c, a, 20)
 			if err != nil {
@@ -235,7 +235,7 @@ func FuzzDose(f *testing.F) {
 			c.Boxes = append(c.Boxes, hive.Box{Kind: hive.Deep, Slots: hive.Combs(len(raw) - 1), Seams: seams})
 		}
 		a := Applicator{Device: []Device{Syringe, Bulb, Gun, Sprayer}[device%4], Size: 20, Unit: chem.Millilitres(unit)}
-		r := Rule{FullSeam: chem.Millilitres(perSeam), Cap: chem.Millilitres(limit), Flat: chem.Millilitres(flat)}
+		r := Rule{FullSeam: new(chem.Millilitres(perSeam)), Cap: new(chem.Millilitres(limit)), Flat: chem.Millilitres(flat)}
 		got, err := Dose([]hive.Colony{c}, r, nil, a, 35)
 		if err != nil {
 			var l fault.List
@@ -271,8 +271,8 @@ func FuzzDose(f *testing.F) {
 		for _, b := range d.Boxes {
 			for _, g := range b.Gaps {
 				mg += float64(g.OAD)
-				if r.Flat == 0 && g.Given > r.FullSeam+1e-6 && !warned(notes, NoteSteps) {
-					t.Errorf("%v mL into a gap, over a full seam's %v, without a warning", g.Given, r.FullSeam)
+				if r.Flat == 0 && g.Given > r.Seam()+1e-6 && !warned(notes, NoteSteps) {
+					t.Errorf("%v mL into a gap, over a full seam's %v, without a warning", g.Given, r.Seam())
 				}
 				if g.OAD > SeamHigh && !warned(notes, NoteSeamHigh) {
 					t.Errorf("%v mg into a gap without a warning", g.OAD)
@@ -288,8 +288,8 @@ func FuzzDose(f *testing.F) {
 		if r.Flat > 0 && d.Given > r.Flat+1e-6 {
 			t.Errorf("%v mL given for a flat %v", d.Given, r.Flat)
 		}
-		if d.Given > r.Cap+1e-6 {
-			t.Errorf("%v mL given over a cap of %v", d.Given, r.Cap)
+		if d.Given > r.Most()+1e-6 {
+			t.Errorf("%v mL given over a cap of %v", d.Given, r.Most())
 		}
 	})
 }
@@ -301,7 +301,7 @@ func FuzzDose(f *testing.F) {
 func TestFromAbove(t *testing.T) {
 	low, high := []hive.Seam{0, 0, 2, 4, 4, 4, 4, 3, 1, 0, 0}, []hive.Seam{0, 1, 3, 4, 4, 4, 4, 4, 4, 3, 0}
 	none := make([]hive.Seam, 11)
-	above := DefaultRule
+	above := Rule{}
 	above.FromAbove = true
 	for _, c := range []struct {
 		colony  hive.Colony
@@ -309,7 +309,7 @@ func TestFromAbove(t *testing.T) {
 		boxes   []float64
 		reached int
 	}{
-		{colony("D", low, high), DefaultRule, []float64{20.75, 29.25}, 53},
+		{colony("D", low, high), Rule{}, []float64{20.75, 29.25}, 53},
 		{colony("D", low, high), above, []float64{0, 38.75}, 31},
 		{colony("D", low, high, none), above, []float64{0, 38.75, 0}, 31},
 		{colony("S", low), above, []float64{27.5}, 22},
@@ -373,7 +373,7 @@ func TestWhichWayDosesRound(t *testing.T) {
 	full := colony("R1", []hive.Seam{0, 4, 4, 4, 4, 0})
 	half := colony("R2", []hive.Seam{0, 4, 4, 2, 0}) // 2½ seams: 12.5 mL
 	card := &Card{Rows: []CardRow{{0, 12}}}
-	label := Rule{FullSeam: 5, Cap: 50, Label: true}
+	label := Rule{Label: true}
 	for _, c := range []struct {
 		name   string
 		colony hive.Colony
@@ -383,13 +383,13 @@ func TestWhichWayDosesRound(t *testing.T) {
 		given  float64
 		short  float64
 	}{
-		{"label 12 mL, half squeezes of 2.5", full, DefaultRule, card, bulb, 10, 2},
-		{"label 12 mL, whole mL", full, DefaultRule, card, sixty, 12, 0},
-		{"flat 24 mL, half squeezes", full, Rule{FullSeam: 5, Cap: 50, Flat: 24}, nil, bulb, 22.5, 1.5},
-		{"nuc 12 mL, half squeezes", nuc, Rule{FullSeam: 5, Cap: 50, NucFlat: 12}, nil, bulb, 10, 2},
+		{"label 12 mL, half squeezes of 2.5", full, Rule{}, card, bulb, 10, 2},
+		{"label 12 mL, whole mL", full, Rule{}, card, sixty, 12, 0},
+		{"flat 24 mL, half squeezes", full, Rule{Flat: 24}, nil, bulb, 22.5, 1.5},
+		{"nuc 12 mL, half squeezes", nuc, Rule{NucFlat: 12}, nil, bulb, 10, 2},
 		{"label 12.5 mL by the seam, whole mL", half, label, nil, sixty, 12, 0.5},
-		{"protocol 12.5 mL by the seam, a tie", half, DefaultRule, nil, sixty, 12, 0},
-		{"protocol 12.5 mL by the seam, shots of 3 mL", half, DefaultRule, nil, Applicator{Device: Gun, Unit: 3}, 12, 0},
+		{"protocol 12.5 mL by the seam, a tie", half, Rule{}, nil, sixty, 12, 0},
+		{"protocol 12.5 mL by the seam, shots of 3 mL", half, Rule{}, nil, Applicator{Device: Gun, Unit: 3}, 12, 0},
 		{"label 12.5 mL by the seam, shots of 5 mL", half, label, nil, gun, 10, 2.5},
 	} {
 		got, err := Dose([]hive.Colony{c.colony}, c.rule, c.card, c.with, 35)
@@ -397,8 +397,8 @@ func TestWhichWayDosesRound(t *testing.T) {
 			t.Errorf("%s: %v mL, %v short, %v; want %v, %v", c.name, got[0].Given, got[0].Short, err, c.given, c.short)
 		}
 	}
-	_, err := Dose([]hive.Colony{full}, DefaultRule, nil, Applicator{Device: Syringe, Size: 60, Unit: 6}, 35)
+	_, err := Dose([]hive.Colony{full}, Rule{}, nil, Applicator{Device: Syringe, Size: 60, Unit: 6}, 35)
 	expectFault(t, err, "applicator.unit_ml", fault.TooHigh)
-	_, err = Dose([]hive.Colony{full}, DefaultRule, nil, Applicator{Device: Gun, Unit: 6}, 35)
+	_, err = Dose([]hive.Colony{full}, Rule{}, nil, Applicator{Device: Gun, Unit: 6}, 35)
 	expectFault(t, err, "applicator.unit_ml", fault.TooHigh)
 }

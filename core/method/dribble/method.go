@@ -41,7 +41,7 @@ func (r recipe) Dosing() method.Dosing {
 	if r.of.Hold.Card != nil {
 		return method.Dosing{}
 	}
-	return method.Dosing{Seam: r.of.Rule.FullSeam, Cap: r.of.Rule.Cap}
+	return method.Dosing{Seam: r.of.Rule.Seam(), Cap: r.of.Rule.Most()}
 }
 
 func (r recipe) Orders() []string {

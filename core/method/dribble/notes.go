@@ -54,16 +54,16 @@ func notes(r Request, p Plan) []note.Note {
 		out = append(out, strengthNotes(p.Strength, r.Aim.By == ByPacket)...)
 		out = append(out, mixingNotes(r, p)...)
 	}
-	d := dosing{rule: r.Rule, with: r.Applicator, card: r.card(), strength: p.Strength, most: SeamHigh}
+	d := dosing{rule: r.Rule, with: *r.Applicator, card: r.card(), strength: p.Strength, most: SeamHigh}
 	if r.Aim.By == ByPacket { // its own strength at the usual dose is what the label means
-		d.most = max(d.most, milligrams(DefaultRule.FullSeam, p.Strength)*1.001)
+		d.most = max(d.most, milligrams(UsualSeam, p.Strength)*1.001)
 	}
 	if len(p.Doses) == 0 {
 		out = append(out, d.alone(p.SeamOAD)...)
 	}
 	out = append(out, d.notes(p.Doses)...)
 	if len(p.Doses) == 0 && r.Mean != nil && r.Size.By == SizeSeams {
-		add(NoteMean, true, r.Mean.Seams/float64(r.Mean.Colonies), float64(r.Rule.Cap/r.Rule.FullSeam))
+		add(NoteMean, true, r.Mean.Seams/float64(r.Mean.Colonies), float64(r.Rule.Most()/r.Rule.Seam()))
 	}
 	if p.Leftover < 0 {
 		add(NoteShort, true, float64(p.Given), float64(p.Volume))
@@ -145,7 +145,7 @@ func (d dosing) alone(seam chem.Milligrams) []note.Note {
 			out = append(out, note.Warning(NoteSeamHigh, float64(seam), float64(SeamHigh)))
 		}
 	}
-	if off := d.off(d.rule.FullSeam); off > coarse+1e-9 && d.card == nil {
+	if off := d.off(d.rule.Seam()); off > coarse+1e-9 && d.card == nil {
 		out = append(out, note.Warning(NoteSteps, float64(d.with.step()), off))
 	}
 	return out
@@ -167,7 +167,7 @@ func (d dosing) stray(c ColonyDose) (off float64, warn bool) {
 	gap := 0.0
 	for _, b := range c.Boxes {
 		for _, g := range b.Gaps {
-			gap = max(gap, float64(g.Given/d.rule.FullSeam)-1)
+			gap = max(gap, float64(g.Given/d.rule.Seam())-1)
 		}
 	}
 	const dust = 1e-9
@@ -181,7 +181,7 @@ func short(c ColonyDose) bool { return c.Short > c.Dose/20 }
 func (d dosing) notes(doses []ColonyDose) []note.Note {
 	low := note.Note{Code: NoteSeamLow, Warn: true, Figures: []float64{math.MaxFloat64, float64(SeamLow)}}
 	high := note.Warning(NoteSeamHigh, 0, float64(SeamHigh))
-	capped := note.Info(NoteCap, 0, float64(d.rule.Cap))
+	capped := note.Info(NoteCap, 0, float64(d.rule.Most()))
 	below, empty := note.Warning(NoteBelow, 0), note.Info(NoteNoBees)
 	steps := note.Warning(NoteSteps, float64(d.with.step()), 0)
 	under := note.Warning(NoteUnder, 0, 0, flag(d.with.Device == Syringe))
@@ -228,8 +228,8 @@ func (d dosing) notes(doses []ColonyDose) []note.Note {
 		}
 	}
 	var out []note.Note
-	if d.rule.Cap > DefaultRule.Cap && !d.rule.Label {
-		out = append(out, note.Warning(NoteBigCap, float64(d.rule.Cap), float64(DefaultRule.Cap)))
+	if d.rule.Most() > UsualCap && !d.rule.Label {
+		out = append(out, note.Warning(NoteBigCap, float64(d.rule.Most()), float64(UsualCap)))
 	}
 	for _, n := range []note.Note{high, low, below, under, capped, beyond, steps, empty} {
 		if len(n.Colonies) > 0 {

@@ -20,12 +20,8 @@ func quiet() Request {
 		Aim:        Aim{By: ByProtocol, Protocol: "label-litre"},
 		Size:       Size{By: SizeVolume, Volume: 500},
 		Colonies:   []hive.Colony{colony("R1", []hive.Seam{0, 4, 4, 4, 4, 4, 4, 0})},
-		Rule:       DefaultRule,
-		Applicator: Applicator{Device: Syringe, Size: 60, Dead: new(chem.Millilitres)},
-		Balance:    mixing.Balance{Division: 0.1},
-		Fridge:     4,
-		Yard:       4,
-	}
+		Applicator: &Applicator{Device: Syringe, Size: 60, Dead: new(chem.Millilitres)},
+	}.Settled()
 }
 
 func free(gPerL float64) Aim {
@@ -46,12 +42,12 @@ func TestNotes(t *testing.T) {
 		{"weaker than every protocol", func(r *Request) { r.Aim = free(25) }, NoteWeak, true, []float64{25, 30.14}, nil},
 		{"stronger than every protocol", func(r *Request) { r.Aim = free(60) }, NoteStrong, true, []float64{60, 59.49}, nil},
 		// 60 g/L: 35.5 g OAA per litre in water of 1 : 1 syrup, saturated near 13 °C.
-		{"crystals in fridge and yard", func(r *Request) { r.Aim = free(59); r.Fridge, r.Yard = 8, 10 }, NoteCrystals, true, []float64{12.5, 1, 1}, nil},
-		{"crystals in the yard alone", func(r *Request) { r.Aim = free(59); r.Fridge = 20 }, NoteCrystals, true, []float64{12.5, 0, 1}, nil},
-		{"a sweet syrup", func(r *Request) { r.SugarRatio, r.Fridge, r.Yard = 1.6, 10, 10 }, NoteRatio, true, []float64{1.6}, nil},
+		{"crystals in fridge and yard", func(r *Request) { r.Aim = free(59); r.Fridge, r.Yard = new(chem.Celsius(8)), new(chem.Celsius(10)) }, NoteCrystals, true, []float64{12.5, 1, 1}, nil},
+		{"crystals in the yard alone", func(r *Request) { r.Aim = free(59); r.Fridge = new(chem.Celsius(20)) }, NoteCrystals, true, []float64{12.5, 0, 1}, nil},
+		{"a sweet syrup", func(r *Request) { r.SugarRatio, r.Fridge, r.Yard = 1.6, new(chem.Celsius(10)), new(chem.Celsius(10)) }, NoteRatio, true, []float64{1.6}, nil},
 		// 500/998.68 of 35 g is 17.52 g, read as 18: half a gram on it is 2.8 %.
 		{"a coarse balance", func(r *Request) { r.Balance.Division = 1 }, NoteBalance, true, []float64{1, 0.0278}, nil},
-		{"a raised cap", func(r *Request) { r.Rule.Cap = 60 }, NoteBigCap, true, []float64{60, 50}, nil},
+		{"a raised cap", func(r *Request) { r.Rule.Cap = new(chem.Millilitres(60)) }, NoteBigCap, true, []float64{60, 50}, nil},
 		// 13 seams ask 65 mL.
 		{"the cap bites", func(r *Request) { r.Colonies[0] = colony("S4", thirteen) }, NoteCap, false, []float64{65, 50}, []string{"S4"}},
 		// A flat 50 mL on two seams: 25 mL, 876 mg in each.
@@ -65,21 +61,21 @@ func TestNotes(t *testing.T) {
 		}, NoteSeamLow, true, []float64{87.6, 110}, []string{"S9"}},
 		// A quarter seam asks 1.25 mL, half of a half squeeze: a tie, so nothing.
 		{"steps too coarse", func(r *Request) {
-			r.Applicator = Applicator{Device: Bulb}
+			r.Applicator = &Applicator{Device: Bulb}
 			r.Colonies[0] = colony("K1", []hive.Seam{0, 1, 0})
 		}, NoteSteps, true, []float64{2.5, 1}, []string{"K1"}},
 		// Shots of 3.2 mL: two of them are 6.4 in a full seam, 28 % more than 5.
-		{"a full seam more than a fifth off", func(r *Request) { r.Applicator = Applicator{Device: Gun, Unit: 3.2} },
+		{"a full seam more than a fifth off", func(r *Request) { r.Applicator = &Applicator{Device: Gun, Unit: 3.2} },
 			NoteSteps, true, []float64{3.2, 0.28}, []string{"R1"}},
 		// 12 mL by the label are 4 half squeezes and 2 mL short.
 		{"a label's dose that the bulb cannot give", func(r *Request) {
-			r.Applicator = Applicator{Device: Bulb}
+			r.Applicator = &Applicator{Device: Bulb}
 			r.Hold = Hold{Kind: ReadyToUse, Card: &Card{Actives: []Active{{Oxalic, 35, chem.Dihydrate}}, Rows: []CardRow{{0, 12}}}}
 		}, NoteUnder, true, []float64{2, 10, 0}, []string{"R1"}},
 		// 35 g of pure powder made up to half a litre are 70 g/L: by its own label.
 		{"a packet made up as its label says", func(r *Request) {
 			r.Hold = Hold{Kind: Packet, Grams: 35, Share: 1, MadeUpTo: 500}
-			r.Aim, r.Fridge, r.Yard = Aim{By: ByPacket}, 20, 20
+			r.Aim, r.Fridge, r.Yard = Aim{By: ByPacket}, new(chem.Celsius(20)), new(chem.Celsius(20))
 		}, NoteLabel, false, []float64{70, 59.49}, nil},
 		{"an acid that is not counted", func(r *Request) {
 			r.Hold = Hold{Kind: ReadyToUse, Card: &Card{Actives: []Active{{Oxalic, 35, chem.Dihydrate}, {OtherAcid, 5, ""}}, Rows: []CardRow{{0, 30}}}}
@@ -272,7 +268,7 @@ func TestAsksInsteadOfComputingOn(t *testing.T) {
 // A flat dose beyond sense is refused at its own field, a seam's at its own.
 func TestDosesBeyondSenseAreRefused(t *testing.T) {
 	r := quiet()
-	r.Rule = Rule{FullSeam: 5, Cap: 100, Flat: 100}
+	r.Rule = Rule{Cap: new(chem.Millilitres(100)), Flat: 100}
 	r.Colonies[0] = colony("R4", []hive.Seam{0, 4, 0}) // 3,505 mg in one seam
 	_, err := New(r)
 	expectFault(t, err, "rule.flat_ml", fault.TooStrong)
@@ -296,7 +292,7 @@ func TestProtocolsAreQuietAtTheirOwnDose(t *testing.T) {
 					continue
 				}
 				r := quiet()
-				r.Aim.Protocol, r.Size, r.Balance.Division, r.Fridge, r.Yard = protocol.ID, Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}, 0.001, 20, 20
+				r.Aim.Protocol, r.Size, r.Balance.Division, r.Fridge, r.Yard = protocol.ID, Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}, 0.001, new(chem.Celsius(20)), new(chem.Celsius(20))
 				r.Colonies = []hive.Colony{{Name: "Q", Boxes: []hive.Box{box}}}
 				p, err := New(r)
 				if err != nil || slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Warn }) {

@@ -31,7 +31,7 @@ func TestOrderOfWork(t *testing.T) {
 		{"ready to use", Hold{Kind: ReadyToUse, Card: card}, []mixing.Step{StepWarmBottle}, StepWarmBottle},
 	} {
 		r := quiet()
-		r.Hold, r.ThinSugar = c.hold, 0.3
+		r.Hold = c.hold
 		p, err := New(r)
 		if err != nil {
 			t.Errorf("%s: %v", c.name, err)

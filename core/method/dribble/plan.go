@@ -64,7 +64,7 @@ func New(r Request) (Plan, error) {
 		return Plan{}, err
 	}
 	p := Plan{Strength: t.strength}
-	if p.Doses, err = doses(r.Colonies, r.Rule, r.card(), r.Applicator, t.strength); err != nil {
+	if p.Doses, err = doses(r.Colonies, r.Rule, r.card(), *r.Applicator, t.strength); err != nil {
 		return Plan{}, err
 	}
 	p.Given = given(r, p.Doses)
@@ -93,7 +93,7 @@ func (p *Plan) mix(r Request, t target) error {
 		p.Lines = readyLines(p.Volume, h.Card)
 		return nil
 	case ReadyMix:
-		thin, err := Thin(h.Stock, p.Volume, t.strength, r.ThinSugar)
+		thin, err := Thin(h.Stock, p.Volume, t.strength, *r.ThinSugar)
 		if err != nil {
 			return r.atAim(err)
 		}
@@ -166,8 +166,8 @@ func (p *Plan) read(r Request) {
 	p.GiveGear = GiveGear(r.card())
 	sugar := p.Made.SugarShare()
 	p.Medium = r.medium(sugar)
-	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.FullSeam))
-	p.CapOAD = p.Strength.In(r.Rule.Cap)
+	p.SeamOAD = chem.Milligrams(float64(p.Strength) * float64(r.Rule.Seam()))
+	p.CapOAD = p.Strength.In(r.Rule.Most())
 	p.Place = Ladder(p.Strength)
 	for i, d := range p.Doses { // whole tablets may have changed the strength
 		p.Doses[i].SeamMilli = milligrams(d.PerSeam, p.Strength)
@@ -177,8 +177,8 @@ func (p *Plan) read(r Request) {
 			}
 		}
 	}
-	p.AtCap = int(float64(p.Volume)/float64(r.Rule.Cap) + 1e-9)
-	p.FullSeams = float64(p.Volume) / float64(r.Rule.FullSeam)
+	p.AtCap = int(float64(p.Volume)/float64(r.Rule.Most()) + 1e-9)
+	p.FullSeams = float64(p.Volume) / float64(r.Rule.Seam())
 	if p.Given > 0 {
 		p.Leftover = p.Volume - p.Given
 	} else {
@@ -190,8 +190,8 @@ func (p *Plan) read(r Request) {
 	if p.Made.Water > 0 {
 		p.Clarity = &Clarity{
 			Saturation: chem.Saturation(p.Made.OAD, p.Made.Water),
-			Fridge:     chem.Dissolves(p.Made.OAD, p.Made.Water, r.Fridge),
-			Yard:       chem.Dissolves(p.Made.OAD, p.Made.Water, r.Yard),
+			Fridge:     chem.Dissolves(p.Made.OAD, p.Made.Water, *r.Fridge),
+			Yard:       chem.Dissolves(p.Made.OAD, p.Made.Water, *r.Yard),
 		}
 	}
 }

@@ -66,17 +66,15 @@ func planned(v, strength, division float64, seams []byte, kind byte) Request {
 	for i, q := range seams[:min(len(seams), 11)] {
 		c.Boxes[0].Seams[i] = hive.Seam(q % 5)
 	}
-	return Request{
+	r := Request{
 		Hold:       Hold{Kind: []HoldKind{Crystals, Packet, Tablets}[kind%3], Grams: 35, Share: 0.89},
 		Aim:        Aim{By: ByValue, Value: strength, Form: chem.PerLitre, Basis: chem.Dihydrate},
 		Size:       Size{By: SizeVolume, Volume: chem.Millilitres(v)},
 		Colonies:   []hive.Colony{c},
-		Rule:       DefaultRule,
-		Applicator: Applicator{Device: Syringe, Size: 60},
-		Balance:    mixing.Balance{Division: chem.Grams(division)},
-		Fridge:     4,
-		Yard:       4,
-	}
+		Applicator: &Applicator{Device: Syringe, Size: 60},
+	}.Settled()
+	r.Division = chem.Grams(division)
+	return r
 }
 
 // A plan either names the field that cannot be, or its masses are those of its

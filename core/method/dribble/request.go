@@ -99,19 +99,28 @@ type Prices struct {
 
 // Request is all that a plan depends on.
 type Request struct {
-	Hold       Hold
-	Aim        Aim
-	SugarRatio float64    // sugar to water by mass; 0 takes the protocol's, or 1 : 1
-	ThinSugar  chem.Share // sugar wanted in a thinned ready-mix, of the whole weight
-	Size       Size
-	Colonies   []hive.Colony
-	Mean       *Mean // used when there are no colonies
-	Rule       Rule
-	Applicator Applicator
-	Balance    mixing.Balance
-	Fridge     chem.Celsius // where the syrup is kept
-	Yard       chem.Celsius // where it is used
-	Prices     Prices
+	Hold       Hold          `json:"hold"`
+	Aim        Aim           `json:"strength,omitzero" doc:"Not needed for ready_to_use."`
+	SugarRatio float64       `json:"sugar_per_water,omitempty" doc:"g sugar to 1 g water, 0.1 to 2; the protocol's ratio, or 1, when left out."`
+	ThinSugar  *chem.Share   `json:"sugar_percent_ww,omitempty" doc:"Sugar wanted in a thinned ready-mix, 0 to 65 % of the whole weight; 30 when left out."`
+	Size       Size          `json:"size"`
+	Colonies   []hive.Colony `json:"-"`
+	Mean       *Mean         `json:"mean,omitempty" doc:"Used when there are no colonies."`
+	Rule       Rule          `json:"rule,omitzero"`
+	Applicator *Applicator   `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`
+	mixing.Balance
+	Fridge *chem.Celsius `json:"fridge_c,omitempty" doc:"Where the syrup is kept, 0 to 30 °C; 4 when left out."`
+	Yard   *chem.Celsius `json:"yard_c,omitempty" doc:"Where it is used, −20 to 40 °C; 4 when left out."`
+	Prices Prices        `json:"prices,omitzero"`
+}
+
+// Settled is a request with what is usual where nothing is said.
+func (r Request) Settled() Request {
+	r.Hold, r.Balance = r.Hold.Settled(), r.Balance.Settled()
+	r.ThinSugar = new(chem.Or(r.ThinSugar, UsualThinSugar))
+	r.Applicator = new(chem.Or(r.Applicator, UsualApplicator))
+	r.Fridge, r.Yard = new(chem.Or(r.Fridge, UsualFridge)), new(chem.Or(r.Yard, UsualYard))
+	return r
 }
 
 func (r Request) check() fault.List {
@@ -126,8 +135,8 @@ func (r Request) check() fault.List {
 		l.Within("sugar_per_water", r.SugarRatio, 0.1, 2, "g sugar to 1 g water")
 	}
 	r.Balance.Check(&l)
-	l.Within("fridge_c", float64(r.Fridge), 0, 30, "°C")
-	l.Within("yard_c", float64(r.Yard), -20, 40, "°C")
+	l.Within("fridge_c", float64(*r.Fridge), 0, 30, "°C")
+	l.Within("yard_c", float64(*r.Yard), -20, 40, "°C")
 	l.Within("prices.hold", r.Prices.Hold, 0, 1e6, "")
 	l.Within("prices.sugar_kg", r.Prices.Sugar, 0, 1e6, "")
 	return l

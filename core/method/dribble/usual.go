@@ -2,8 +2,12 @@ package dribble
 
 import "keeler/core/chem"
 
-// What a plan goes by where the keeper says nothing; the dose is DefaultRule.
+// What a plan goes by where the keeper says nothing.
 const (
+	// UsualSeam is for a full seam, UsualCap for a colony at most, mL. Source:
+	// docs/sources.md, Dribble.
+	UsualSeam chem.Millilitres = 5
+	UsualCap  chem.Millilitres = 50
 	// UsualReserve is made on top of the doses when sized by seams.
 	UsualReserve chem.Share = 0.10
 	// UsualThinSugar is wanted in a thinned ready-mix, by the whole weight.
@@ -17,6 +21,9 @@ const (
 	// UsualPacket is the powder in one packet, g.
 	UsualPacket chem.Grams = 35
 )
+
+// UsualApplicator is what is given with.
+var UsualApplicator = Applicator{Device: Syringe, Size: UsualSyringe}
 
 // Settled is what is held with what is not said of it as it is sold: crystals are pure.
 func (h Hold) Settled() Hold {

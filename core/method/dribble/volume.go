@@ -11,8 +11,8 @@ import (
 // given is what the colonies will take in all.
 func given(r Request, doses []ColonyDose) chem.Millilitres {
 	if len(doses) == 0 && r.Mean != nil {
-		byseam := float64(r.Rule.FullSeam) * r.Mean.Seams
-		return chem.Millilitres(min(byseam, float64(r.Rule.Cap)*float64(r.Mean.Colonies)))
+		byseam := float64(r.Rule.Seam()) * r.Mean.Seams
+		return chem.Millilitres(min(byseam, float64(r.Rule.Most())*float64(r.Mean.Colonies)))
 	}
 	sum := chem.Millilitres(0)
 	for _, d := range doses {
@@ -29,7 +29,7 @@ func volume(r Request, need chem.Millilitres, s chem.GramsPerLitre) (chem.Millil
 	case SizeVolume:
 		return r.Size.Volume, nil
 	case SizeColonies:
-		v = float64(r.Size.Colonies) * float64(r.Rule.Cap)
+		v = float64(r.Size.Colonies) * float64(r.Rule.Most())
 		l.Scaled("size.colonies", float64(r.Size.Colonies), v, MinVolume, MaxVolume, "colonies")
 	case SizeSeams:
 		field, seams := "colonies", 0.0

@@ -90,7 +90,7 @@ func Work(r Request, p Plan, order string) (mixing.Work, error) {
 	if r.Hold.Kind == ReadyToUse {
 		w.Bought = &mixing.Use{Lot: "product", Amount: float64(p.Volume)}
 	} else {
-		w.Measure, w.Aim, w.Dose = mixing.PerLitre, p.Made.Mixture(), mixing.Dose{Name: "full_seam", Volume: r.Rule.FullSeam}
+		w.Measure, w.Aim, w.Dose = mixing.PerLitre, p.Made.Mixture(), mixing.Dose{Name: "full_seam", Volume: r.Rule.Seam()}
 	}
 	for _, o := range Orders {
 		if !slices.Contains(o.For, r.Hold.Kind) || order != "" && o.ID != order {

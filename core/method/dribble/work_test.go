@@ -11,9 +11,9 @@ import (
 func holdOf(kind HoldKind) Request {
 	r := Request{
 		Hold: Hold{Kind: kind, Share: 1}, Aim: Aim{By: ByProtocol, Protocol: "medium"},
-		Size: Size{By: SizeVolume, Volume: 1000}, ThinSugar: 0.3, Rule: DefaultRule,
-		Applicator: Applicator{Device: Syringe, Size: 60}, Balance: mixing.Balance{Division: 0.1}, Fridge: 4, Yard: 4,
-	}
+		Size:       Size{By: SizeVolume, Volume: 1000},
+		Applicator: &Applicator{Device: Syringe, Size: 60},
+	}.Settled()
 	switch kind {
 	case Packet:
 		r.Hold.Grams, r.Hold.Share = 35, 0.89
