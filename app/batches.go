@@ -93,7 +93,7 @@ func newBatch(in wire.SaveBatch, name string, worked wire.Worked) (*store.Batch,
 		return nil, err
 	}
 	row := &store.Batch{
-		Components: parts(worked.Holds()), Lines: lo.Map(worked.Lines, func(l wire.Line, _ int) store.BatchLine {
+		Components: parts(worked.Holds()), Lines: lo.Map(worked.Lines(), func(l wire.Line, _ int) store.BatchLine {
 			return store.BatchLine{
 				Step: string(l.Step), Ingredient: l.Ingredient, WantedG: chem.Clean(l.Mass), WantedML: chem.Clean(l.Volume), WantedCount: l.Count,
 			}

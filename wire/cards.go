@@ -94,7 +94,8 @@ func (c LabelCard) Said() []Note {
 		return nil
 	}
 	var out []Note
-	for _, n := range w.Notes {
+	_, notes := w.Answer.notes()
+	for _, n := range *notes {
 		if n.Warn && n.Code != "finer_balance" && n.Code != "crystals" {
 			out = append(out, n)
 		}

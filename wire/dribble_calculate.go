@@ -12,7 +12,7 @@ import (
 // PlanDribble works out a batch of syrup. Like all calculations here, its error is a fault.List
 // whose fields are paths in the request.
 func PlanDribble(r DribbleRequest) (DribbleAnswer, error) {
-	w, err := r.work()
+	w, err := work(&r)
 	if err != nil {
 		return DribbleAnswer{}, err
 	}

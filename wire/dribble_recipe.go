@@ -11,17 +11,9 @@ func (r *DribbleRequest) recipe() (method.Recipe, error) {
 	return in.As(), err
 }
 
-func (r *DribbleRequest) work() (Worked, error) {
-	in, err := r.core()
-	if err != nil {
-		return Worked{}, err
-	}
-	p, err := dribble.New(in)
-	if err != nil {
-		return Worked{}, err
-	}
-	a := dribbleAnswer(p)
-	return Worked{in.As(), p.As(in), RecipeAnswer{Dribble: &a}, a.Lines, a.Notes}, nil
+func (r *DribbleRequest) answer(p method.Plan) RecipeAnswer {
+	a := dribbleAnswer(p.(dribble.Worked).Plan)
+	return RecipeAnswer{Dribble: &a}
 }
 
 func (r *DribbleRequest) bare() Recipe {

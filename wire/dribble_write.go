@@ -2,7 +2,6 @@ package wire
 
 import (
 	"keeler/core/chem"
-	"keeler/core/method"
 	"keeler/core/method/dribble"
 )
 
@@ -44,7 +43,6 @@ func colonyDoses(in []dribble.ColonyDose, s chem.GramsPerLitre) []ColonyDose {
 }
 
 func dribbleAnswer(p dribble.Plan) DribbleAnswer {
-	p.Notes = said(method.Dribble, p.Notes)
 	out := DribbleAnswer{Plan: p, Strength: strength(p.Strength, p.Medium), Doses: colonyDoses(p.Doses, p.Strength)}
 	if p.Made.Mass() == 0 {
 		out.Strength.PercentWWOAD, out.Strength.PercentWWOAA = 0, 0

@@ -44,7 +44,7 @@ type PadStrength struct {
 // PlanPad works out working acid or ready pads. Its error is a fault.List whose
 // fields are paths in the request.
 func PlanPad(r PadRequest) (PadAnswer, error) {
-	w, err := r.work()
+	w, err := work(&r)
 	if err != nil {
 		return PadAnswer{}, err
 	}

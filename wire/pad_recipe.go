@@ -11,17 +11,8 @@ func (r *PadRequest) recipe() (method.Recipe, error) {
 	return in.As(), err
 }
 
-func (r *PadRequest) work() (Worked, error) {
-	in, err := r.core()
-	if err != nil {
-		return Worked{}, err
-	}
-	p, err := pad.New(in)
-	if err != nil {
-		return Worked{}, err
-	}
-	p.Notes = said(method.Pad, p.Notes)
-	return Worked{in.As(), p.As(in), RecipeAnswer{Pad: &PadAnswer{p}}, p.Lines, p.Notes}, nil
+func (r *PadRequest) answer(p method.Plan) RecipeAnswer {
+	return RecipeAnswer{Pad: &PadAnswer{p.(pad.Worked).Plan}}
 }
 
 func (r *PadRequest) bare() Recipe {

@@ -24,24 +24,24 @@ type RecipeAnswer struct {
 }
 
 // notes are those of the method that answered.
-func (a RecipeAnswer) notes() (method.Name, []Note) {
+func (a RecipeAnswer) notes() (method.Name, *[]Note) {
 	switch {
 	case a.Dribble != nil:
-		return method.Dribble, a.Dribble.Notes
+		return method.Dribble, &a.Dribble.Notes
 	case a.Strip != nil:
-		return method.Strip, a.Strip.Notes
+		return method.Strip, &a.Strip.Notes
 	case a.Pad != nil:
-		return method.Pad, a.Pad.Notes
+		return method.Pad, &a.Pad.Notes
 	}
-	return "", nil
+	return "", new([]Note)
 }
 
 // Silent is an answer whose notes are codes alone, to be saved; the words of them are
 // added when it is read, see Said.
 func (a RecipeAnswer) Silent() RecipeAnswer {
 	_, notes := a.notes()
-	for i := range notes {
-		notes[i].Text = ""
+	for i := range *notes {
+		(*notes)[i].Text = ""
 	}
 	return a
 }
@@ -49,7 +49,7 @@ func (a RecipeAnswer) Silent() RecipeAnswer {
 // Said is an answer with the words of its notes.
 func (a RecipeAnswer) Said() RecipeAnswer {
 	of, notes := a.notes()
-	copy(notes, said(of, notes))
+	*notes = said(of, *notes)
 	return a
 }
 
@@ -70,15 +70,13 @@ type Worked struct {
 	method.Recipe
 	method.Plan
 	Answer RecipeAnswer
-	Lines  []Line // as they are told
-	Notes  []Note
 }
 
 // request is what the recipe of every method tells of itself. A further method is one
 // entry of Recipe, of given, and of beginnings.
 type request interface {
 	recipe() (method.Recipe, error)
-	work() (Worked, error)
+	answer(method.Plan) RecipeAnswer
 	bare() Recipe
 }
 
@@ -121,8 +119,20 @@ func (r Recipe) Work() (Worked, error) {
 	if err != nil {
 		return Worked{}, err
 	}
-	w, err := of.work()
+	w, err := work(of)
 	return w, Beneath(prefix, err)
+}
+
+func work(of request) (Worked, error) {
+	in, err := of.recipe()
+	if err != nil {
+		return Worked{}, err
+	}
+	p, err := in.Plan()
+	if err != nil {
+		return Worked{}, err
+	}
+	return Worked{in, p, of.answer(p).Said()}, nil
 }
 
 // Bare is a recipe without its colonies.

@@ -59,7 +59,7 @@ func TestCompositionAndStrength(t *testing.T) {
 			continue
 		}
 		composition := Components(w.Holds())
-		if w.Method() != c.method || w.Pieces() != c.pieces || len(composition) != len(c.want) || len(w.Lines) == 0 {
+		if w.Method() != c.method || w.Pieces() != c.pieces || len(composition) != len(c.want) || len(w.Lines()) == 0 {
 			t.Errorf("%s: got %+v", c.name, w)
 		}
 		for _, part := range composition {

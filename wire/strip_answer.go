@@ -71,7 +71,7 @@ type StripProtocol struct {
 // PlanStrip works out a pot. Its error is a fault.List whose fields are paths in
 // the request.
 func PlanStrip(r StripRequest) (StripAnswer, error) {
-	w, err := r.work()
+	w, err := work(&r)
 	if err != nil {
 		return StripAnswer{}, err
 	}
@@ -111,11 +111,6 @@ func liquor(m chem.Mixture) Liquor {
 		Grams: round(m.Mass()), VolumeML: round(chem.LiquorVolume(m)), OADG: round(m.OAD),
 		GlycerolG: round(m.Glycerol), WaterG: round(m.Water), OADPercent: round(100 * strip.Strength(m)),
 	}
-}
-
-func stripAnswer(p strip.Plan, in strip.Request) StripAnswer {
-	p.Notes = said(method.Strip, p.Notes)
-	return StripAnswer{Plan: p, Liquor: liquor(p.Liquor), Colonies: colonyStripsOf(p.Colonies, in)}
 }
 
 func colonyStripsOf(placed []strip.ColonyStrips, in strip.Request) []ColonyStrips {

@@ -12,17 +12,9 @@ func (r *StripRequest) recipe() (method.Recipe, error) {
 	return in.As(), err
 }
 
-func (r *StripRequest) work() (Worked, error) {
-	in, err := r.core()
-	if err != nil {
-		return Worked{}, err
-	}
-	p, err := strip.New(in)
-	if err != nil {
-		return Worked{}, err
-	}
-	a := stripAnswer(p, in)
-	return Worked{in.As(), p.As(in), RecipeAnswer{Strip: &a}, a.Lines, a.Notes}, nil
+func (r *StripRequest) answer(p method.Plan) RecipeAnswer {
+	w := p.(strip.Worked)
+	return RecipeAnswer{Strip: &StripAnswer{Plan: w.Plan, Liquor: liquor(w.Plan.Liquor), Colonies: colonyStripsOf(w.Plan.Colonies, w.Request)}}
 }
 
 func (r *StripRequest) bare() Recipe {

@@ -20,7 +20,7 @@ func (r recipe) Keepings() []mixing.Keeping { return Keepings }
 
 func (r recipe) Plan() (method.Plan, error) {
 	p, err := New(r.of)
-	return worked{r.of, p}, err
+	return Worked{r.of, p}, err
 }
 
 func (r recipe) Plain() method.Recipe {
@@ -54,21 +54,19 @@ func (r recipe) Orders() []string {
 	return out
 }
 
-type worked struct {
-	request Request
-	plan    Plan
+// Worked is a plan with its request, as every method answers it.
+type Worked struct {
+	Request Request
+	Plan    Plan
 }
 
-// As is a plan with its request as every method answers it.
-func (p Plan) As(r Request) method.Plan { return worked{r, p} }
-
-func (w worked) Lines() []mixing.Line                   { return w.plan.Lines }
-func (w worked) Holds() chem.Mixture                    { return w.plan.Holds }
-func (w worked) Volume() chem.Millilitres               { return w.plan.Volume }
-func (w worked) Pieces() int                            { return 0 }
-func (w worked) Work(order string) (mixing.Work, error) { return Work(w.request, w.plan, order) }
+func (w Worked) Lines() []mixing.Line                   { return w.Plan.Lines }
+func (w Worked) Holds() chem.Mixture                    { return w.Plan.Holds }
+func (w Worked) Volume() chem.Millilitres               { return w.Plan.Volume }
+func (w Worked) Pieces() int                            { return 0 }
+func (w Worked) Work(order string) (mixing.Work, error) { return Work(w.Request, w.Plan, order) }
 
 // Meant is by all acids of the syrup or product.
-func (w worked) Meant() chem.Milligrams {
-	return chem.Milligrams(1000 * float64(w.plan.Holds.OAD+w.plan.Holds.Formic) / float64(w.plan.Volume))
+func (w Worked) Meant() chem.Milligrams {
+	return chem.Milligrams(1000 * float64(w.Plan.Holds.OAD+w.Plan.Holds.Formic) / float64(w.Plan.Volume))
 }

@@ -20,7 +20,7 @@ func (r recipe) Keepings() []mixing.Keeping { return Keepings }
 
 func (r recipe) Plan() (method.Plan, error) {
 	p, err := New(r.of)
-	return worked{r.of, p}, err
+	return Worked{r.of, p}, err
 }
 
 func (r recipe) Plain() method.Recipe {
@@ -53,44 +53,42 @@ func (r recipe) Orders() []string {
 	return []string{Diluting.ID}
 }
 
-type worked struct {
-	request Request
-	plan    Plan
+// Worked is a plan with its request, as every method answers it.
+type Worked struct {
+	Request Request
+	Plan    Plan
 }
 
-// As is a plan with its request as every method answers it.
-func (p Plan) As(r Request) method.Plan { return worked{r, p} }
+func (w Worked) ready() bool { return w.Request.Hold.Kind == ReadyPads }
 
-func (w worked) ready() bool { return w.request.Hold.Kind == ReadyPads }
+func (w Worked) Lines() []mixing.Line             { return w.Plan.Lines }
+func (w Worked) Work(string) (mixing.Work, error) { return Work(w.Request, w.Plan), nil }
 
-func (w worked) Lines() []mixing.Line             { return w.plan.Lines }
-func (w worked) Work(string) (mixing.Work, error) { return Work(w.request, w.plan), nil }
-
-func (w worked) Holds() chem.Mixture {
+func (w Worked) Holds() chem.Mixture {
 	if w.ready() {
-		return chem.Mixture{Formic: w.plan.VisitPure}
+		return chem.Mixture{Formic: w.Plan.VisitPure}
 	}
-	return w.plan.Made
+	return w.Plan.Made
 }
 
-func (w worked) Volume() chem.Millilitres {
+func (w Worked) Volume() chem.Millilitres {
 	if w.ready() {
 		return 0
 	}
-	return w.plan.Dilution.WorkingML
+	return w.Plan.Dilution.WorkingML
 }
 
-func (w worked) Pieces() int {
+func (w Worked) Pieces() int {
 	if w.ready() {
-		return w.plan.VisitPads
+		return w.Plan.VisitPads
 	}
 	return 0
 }
 
 // Meant is the acid in one ready pad, or in a mL of working acid.
-func (w worked) Meant() chem.Milligrams {
+func (w Worked) Meant() chem.Milligrams {
 	if w.ready() {
-		return chem.Milligrams(1000 * float64(w.request.Hold.Card.Pure))
+		return chem.Milligrams(1000 * float64(w.Request.Hold.Card.Pure))
 	}
-	return chem.Milligrams(1000 * w.plan.Potency)
+	return chem.Milligrams(1000 * w.Plan.Potency)
 }

@@ -21,7 +21,7 @@ func (r recipe) Keepings() []mixing.Keeping { return Keepings }
 
 func (r recipe) Plan() (method.Plan, error) {
 	p, err := New(r.of)
-	return worked{r.of, p}, err
+	return Worked{r.of, p}, err
 }
 
 func (r recipe) Plain() method.Recipe {
@@ -30,19 +30,17 @@ func (r recipe) Plain() method.Recipe {
 	return recipe{plain}
 }
 
-type worked struct {
-	request Request
-	plan    Plan
+// Worked is a plan with its request, as every method answers it.
+type Worked struct {
+	Request Request
+	Plan    Plan
 }
 
-// As is a plan with its request as every method answers it.
-func (p Plan) As(r Request) method.Plan { return worked{r, p} }
-
-func (w worked) Lines() []mixing.Line             { return w.plan.Lines }
-func (w worked) Holds() chem.Mixture              { return w.plan.Liquor }
-func (w worked) Volume() chem.Millilitres         { return w.plan.Pot.Volume }
-func (w worked) Pieces() int                      { return w.plan.Strips }
-func (w worked) Work(string) (mixing.Work, error) { return Work(w.request, w.plan), nil }
+func (w Worked) Lines() []mixing.Line             { return w.Plan.Lines }
+func (w Worked) Holds() chem.Mixture              { return w.Plan.Liquor }
+func (w Worked) Volume() chem.Millilitres         { return w.Plan.Pot.Volume }
+func (w Worked) Pieces() int                      { return w.Plan.Strips }
+func (w Worked) Work(string) (mixing.Work, error) { return Work(w.Request, w.Plan), nil }
 
 // Meant is the acid in one piece.
-func (w worked) Meant() chem.Milligrams { return chem.Milligrams(1000 * float64(w.plan.PieceOAD)) }
+func (w Worked) Meant() chem.Milligrams { return chem.Milligrams(1000 * float64(w.Plan.PieceOAD)) }
