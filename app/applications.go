@@ -169,7 +169,7 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 		flags = append(flags, string(treatment.Ended))
 	}
 	row.Flags = strings.Join(flags, ",")
-	row.Detail, err = wire.DetailOf(in)
+	row.Detail, err = in.Kept()
 	return row, err
 }
 

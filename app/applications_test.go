@@ -39,8 +39,8 @@ func TestRoundOfAcid(t *testing.T) {
 		t.Errorf("%v g of bicarbonate", r.Batches[0].BicarbonateG)
 	}
 	sent, err := d.Apply(t.Context(), job, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch, ByHand: true, Amount: 8, Asked: 8},
-		{ID: uuid.NewString(), ColonyID: hives[1], Kind: "given", BatchID: batch, ByHand: true, Amount: 20, Asked: 8},
+		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 8, Asked: 8},
+		{ID: uuid.NewString(), ColonyID: hives[1], Kind: "given", BatchID: batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 20, Asked: 8},
 	}})
 	if err != nil || off(sent.Records[0].FormicMg, 8*685.5, 20) || sent.Records[0].OADMg != 0 || sent.Records[1].Flags[0] != "too_much" {
 		t.Fatalf("%+v %v", sent, err)

@@ -209,7 +209,7 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 	if err := l.Err(); err != nil {
 		return wire.Register{}, err
 	}
-	detail, err := wire.DetailOf(wire.Application{Note: in.Note})
+	detail, err := wire.ApplicationDetail{Note: in.Note}.Kept()
 	if err != nil {
 		return wire.Register{}, err
 	}

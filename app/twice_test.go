@@ -44,7 +44,7 @@ func TestOneMorningOneDose(t *testing.T) {
 		t.Fatalf("after it was given: %+v %v", r.Colonies, err)
 	}
 	sent, err := v.d.Apply(t.Context(), second, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: first, Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, Against: "the first ran off"},
+		{ID: uuid.NewString(), ColonyID: first, Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, ApplicationDetail: wire.ApplicationDetail{Against: "the first ran off"}},
 	}})
 	if err != nil || sent.Results[0].State != "saved" {
 		t.Fatalf("%+v %v", sent, err)
@@ -180,7 +180,7 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 		t.Fatal(err)
 	}
 	sent, err := d.Apply(t.Context(), job.ID, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch.ID, ByHand: true, Amount: 12, Asked: 12},
+		{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch.ID, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 12, Asked: 12},
 	}})
 	if err != nil {
 		t.Fatal(err)
@@ -212,7 +212,7 @@ func TestRuleAndProductAgree(t *testing.T) {
 			t.Fatal(err)
 		}
 		sent, err := d.Apply(t.Context(), job.ID, outOn, wire.Applications{Applications: []wire.Application{
-			{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch.ID, ByHand: true, Amount: 30},
+			{ID: uuid.NewString(), ColonyID: hives[0], Kind: "given", BatchID: batch.ID, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 30},
 		}})
 		if err != nil || sent.Records[0].Product != c.product {
 			t.Errorf("%+v: %+v %v", c, sent.Records, err)
@@ -228,7 +228,7 @@ func TestDeadOnTheRound(t *testing.T) {
 	if c, err := v.d.Colony(t.Context(), v.hives[1]); err != nil || c.EndedOn != "" {
 		t.Fatalf("closed unasked: %+v %v", c.ColonyRecord, err)
 	}
-	dead := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "skipped", Reason: "dead", Close: true}
+	dead := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "skipped", Reason: "dead", ApplicationDetail: wire.ApplicationDetail{Close: true}}
 	got, _ := v.sends(dead)
 	c, err := v.d.Colony(t.Context(), v.hives[0])
 	if err != nil || got.State != "saved" || c.EndedOn != outOn || c.EndReason != "dead" {

@@ -92,7 +92,7 @@ func TestRound(t *testing.T) {
 		t.Errorf("%+v", r)
 	}
 	first := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, OpenS: 80, AgoS: 600,
-		Boxes: []float64{30}, Extras: []string{"hefted", "weighted"}, Note: " quiet "}
+		ApplicationDetail: wire.ApplicationDetail{Boxes: []float64{30}, Extras: []string{"hefted", "weighted"}, Note: " quiet "}}
 	got, r := v.sends(first)
 	if got.State != "saved" || len(r.Records) != 1 || len(r.Records[0].Flags) != 0 || off(r.Records[0].OADMg, 1051, 2) || r.Records[0].Note != "quiet" ||
 		r.Records[0].Override != "seen to" || r.Records[0].Rule != "Own mixture, where allowed: permit held" || !r.Records[0].GivenAt.Equal(work.Add(-10*time.Minute)) {
@@ -135,11 +135,11 @@ func TestRoundOdd(t *testing.T) {
 	elsewhere := yard(t, v.d, "C")
 	wrong := wall.Add(-25 * time.Hour)
 	sent, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: []wire.Application{
-		{ID: uuid.NewString(), ColonyID: stranger, Kind: "given", BatchID: v.batch, ByHand: true, Amount: 30},
+		{ID: uuid.NewString(), ColonyID: stranger, Kind: "given", BatchID: v.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 30},
 		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", Amount: 30},
-		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 60, PhoneAt: &wrong},
-		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 240, YardID: elsewhere},
-		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 251},
+		{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 60, PhoneAt: &wrong},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 240, YardID: elsewhere},
+		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 251},
 		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: -4},
 		{ID: uuid.NewString(), ColonyID: v.hives[1], Kind: "skipped"},
 		{ID: uuid.NewString(), ColonyID: uuid.NewString(), Kind: "skipped", Reason: "dead"},
@@ -200,7 +200,7 @@ func TestRoundOfStrips(t *testing.T) {
 	// Six weeks later only the hive that they hang in is gone to, and not before that day
 	// has come.
 	const due = "2027-01-15"
-	out := wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "out", Came: 1, Missing: 1, Chewed: 1}}}
+	out := wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "out", ApplicationDetail: wire.ApplicationDetail{Came: 1, Missing: 1, Chewed: 1}}}}
 	sent, err := v.d.Apply(t.Context(), v.job, due, out)
 	if err != nil || sent.Results[0].State != "refused" {
 		t.Errorf("taken out before that day has come: %+v %v", sent.Results, err)
@@ -254,7 +254,7 @@ func TestRegisterPages(t *testing.T) {
 	const many = 2*RegisterPage + 7
 	var all []wire.Application
 	for i := range many {
-		all = append(all, wire.Application{ID: uuid.NewString(), ColonyID: v.hives[i%2], Kind: "given", BatchID: v.batch, ByHand: true, Amount: 1, AgoS: float64(i % 5)})
+		all = append(all, wire.Application{ID: uuid.NewString(), ColonyID: v.hives[i%2], Kind: "given", BatchID: v.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 1, AgoS: float64(i % 5)})
 	}
 	if _, err := v.d.Apply(t.Context(), v.job, outOn, wire.Applications{Applications: all}); err != nil {
 		t.Fatal(err)

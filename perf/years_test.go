@@ -93,7 +93,7 @@ func (c crew) doseTime(job, colony, batch string) (time.Duration, error) {
 	for i := range took {
 		begun := time.Now()
 		err := c.post("/api/jobs/"+job+"/applications?day="+benchDay, wire.Applications{Applications: []wire.Application{{
-			ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ByHand: true, Amount: 1, Asked: 1,
+			ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: 1, Asked: 1,
 		}}})
 		if err != nil {
 			return 0, err

@@ -8,27 +8,18 @@ import (
 
 // Application is what was done at one colony: a line of the register.
 type Application struct {
-	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
-	ColonyID string      `json:"colony_id" format:"uuid"`
-	YardID   string      `json:"yard_id,omitempty" format:"uuid" doc:"Where it stood; where it stands when left out."`
-	Kind     string      `json:"kind" enum:"given,skipped,out,other" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only."`
-	Reason   string      `json:"reason,omitempty" maxLength:"20" doc:"Why it is other than was meant, from reasons; or taken_back for a slip. Needed for skipped."`
-	BatchID  string      `json:"batch_id,omitempty" format:"uuid" doc:"What it was given from."`
-	ByHand   bool        `json:"by_hand,omitempty" doc:"The batch was mixed without the bench: said once, it stays with the batch and the line."`
-	Against  string      `json:"against,omitempty" maxLength:"300" doc:"Why it was given although the round stopped at this hive; kept."`
-	Amount   float64     `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
-	Asked    float64     `json:"asked,omitempty" doc:"What was meant, in the same unit."`
-	Boxes    []float64   `json:"boxes,omitempty" maxItems:"6" doc:"The amount by boxes, the lowest first."`
-	Seams    [][]float64 `json:"seams,omitempty" maxItems:"6" doc:"Bees in the gaps of each box, 0 to 1, as seen at the hive."`
-	Extras   []string    `json:"extras,omitempty" maxItems:"12" doc:"What else was done on the visit, from extras."`
-	Came     int         `json:"came,omitempty" doc:"Of out: pieces that came out."`
-	Missing  int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
-	Chewed   int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
-	Note     string      `json:"note,omitempty" maxLength:"500"`
-	Close    bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
-	OpenS    float64     `json:"open_s,omitempty" doc:"How long the hive stood open, s, up to 4 hours."`
-	AgoS     float64     `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
-	PhoneAt  *time.Time  `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
+	ID       string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	ColonyID string  `json:"colony_id" format:"uuid"`
+	YardID   string  `json:"yard_id,omitempty" format:"uuid" doc:"Where it stood; where it stands when left out."`
+	Kind     string  `json:"kind" enum:"given,skipped,out,other" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only."`
+	Reason   string  `json:"reason,omitempty" maxLength:"20" doc:"Why it is other than was meant, from reasons; or taken_back for a slip. Needed for skipped."`
+	BatchID  string  `json:"batch_id,omitempty" format:"uuid" doc:"What it was given from."`
+	Amount   float64 `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
+	Asked    float64 `json:"asked,omitempty" doc:"What was meant, in the same unit."`
+	ApplicationDetail
+	OpenS   float64    `json:"open_s,omitempty" doc:"How long the hive stood open, s, up to 4 hours."`
+	AgoS    float64    `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
+	PhoneAt *time.Time `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
 
 	Amends      string    `json:"amends,omitempty" readOnly:"true" doc:"The line that this one corrects."`
 	JobID       string    `json:"job_id,omitempty" readOnly:"true"`
@@ -86,32 +77,28 @@ type Register struct {
 	More  string        `json:"more,omitempty" doc:"Where the next page begins, for after; left out on the last."`
 }
 
-// detail is what of a line is kept as it was told.
-type detail struct {
-	ByHand  bool        `json:"by_hand,omitempty"`
-	Against string      `json:"against,omitempty"`
-	Boxes   []float64   `json:"boxes,omitempty"`
-	Seams   [][]float64 `json:"seams,omitempty"`
-	Extras  []string    `json:"extras,omitempty"`
-	Came    int         `json:"came,omitempty"`
-	Missing int         `json:"missing,omitempty"`
-	Chewed  int         `json:"chewed,omitempty"`
-	Note    string      `json:"note,omitempty"`
-	Close   bool        `json:"close,omitempty"`
+// ApplicationDetail is what of a line is kept as it was told.
+type ApplicationDetail struct {
+	ByHand  bool        `json:"by_hand,omitempty" doc:"The batch was mixed without the bench: said once, it stays with the batch and the line."`
+	Against string      `json:"against,omitempty" maxLength:"300" doc:"Why it was given although the round stopped at this hive; kept."`
+	Boxes   []float64   `json:"boxes,omitempty" maxItems:"6" doc:"The amount by boxes, the lowest first."`
+	Seams   [][]float64 `json:"seams,omitempty" maxItems:"6" doc:"Bees in the gaps of each box, 0 to 1, as seen at the hive."`
+	Extras  []string    `json:"extras,omitempty" maxItems:"12" doc:"What else was done on the visit, from extras."`
+	Came    int         `json:"came,omitempty" doc:"Of out: pieces that came out."`
+	Missing int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
+	Chewed  int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
+	Note    string      `json:"note,omitempty" maxLength:"500"`
+	Close   bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
 }
 
-// DetailOf writes the detail of a line.
-func DetailOf(a Application) ([]byte, error) {
-	return json.Marshal(detail{a.ByHand, strings.TrimSpace(a.Against), a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, strings.TrimSpace(a.Note), a.Close})
+// Kept writes the detail of a line.
+func (d ApplicationDetail) Kept() ([]byte, error) {
+	d.Against, d.Note = strings.TrimSpace(d.Against), strings.TrimSpace(d.Note)
+	return json.Marshal(d)
 }
 
 // ApplicationOf puts the detail back into a line; one that cannot be read is left out.
 func ApplicationOf(raw []byte, a Application) Application {
-	var d detail
-	if err := json.Unmarshal(raw, &d); err != nil {
-		return a
-	}
-	a.ByHand, a.Against, a.Close = d.ByHand, d.Against, d.Close
-	a.Boxes, a.Seams, a.Extras, a.Came, a.Missing, a.Chewed, a.Note = d.Boxes, d.Seams, d.Extras, d.Came, d.Missing, d.Chewed, d.Note
+	_ = json.Unmarshal(raw, &a.ApplicationDetail)
 	return a
 }

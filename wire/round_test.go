@@ -12,10 +12,10 @@ import (
 
 // What was told of a line comes back as it was; what cannot be read leaves the rest.
 func TestDetailOfALine(t *testing.T) {
-	a := Application{
+	a := Application{ApplicationDetail: ApplicationDetail{
 		Boxes: []float64{12, 18}, Seams: [][]float64{{0, 1, 0.5}, {0, 0, 0}}, Extras: []string{"hefted"}, Came: 3, Missing: 1, Chewed: 2, Note: " quiet hive ", Close: true,
-	}
-	raw, err := DetailOf(a)
+	}}
+	raw, err := a.Kept()
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -33,7 +33,7 @@ func TestKilledUnderARound(t *testing.T) {
 			ID: colony, YardID: yard, Name: fmt.Sprint("H", i), Boxes: []wire.HiveBox{{Kind: "deep", Slots: []string{"comb", "comb"}}},
 		})
 		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: colony, Override: "as agreed"})
-		doses[i] = wire.Application{ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ByHand: true, Amount: each}
+		doses[i] = wire.Application{ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: each}
 	}
 	post[wire.Job](t, p, "/api/jobs", in)
 	path := "/api/jobs/" + job + "/applications"
