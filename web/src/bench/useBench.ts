@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { client, data, Problem, type Schemas } from '../api/client'
-import { queries, stale } from '../kit'
+import { ask, queries, stale } from '../kit'
 
 export type Run = Schemas['BenchRun']
 export type Act = Schemas['BenchAct']
@@ -9,11 +9,7 @@ type Event = Omit<Schemas['BenchEvent'], 'id' | 'seq' | 'by' | 'at'>
 export const benchKey = (id: string) => ['bench', id] as const
 
 export const useBenchQuery = (id: string) =>
-  useQuery({
-    queryKey: benchKey(id),
-    queryFn: ({ signal }) =>
-      data(client.GET('/api/batches/{id}/bench', { params: { path: { id } }, signal })),
-  })
+  useQuery(ask(benchKey(id), '/api/batches/{id}/bench', { path: { id } }))
 
 /**
  * Writes what happens at the bench, one after another. What got no answer is sent

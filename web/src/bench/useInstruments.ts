@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import { client, data, type Schemas } from '../api/client'
+import { client, type Schemas } from '../api/client'
 import { benchKey } from './useBench'
-import { queries } from '../kit'
+import { ask, queries } from '../kit'
 
 export type Instrument = Schemas['Instrument']
 export type Reading = Schemas['Reading']
@@ -28,10 +28,7 @@ export const useReading = (readings: Readings, id: string | undefined) =>
 /** Listens to a batch's bench: what happens there asks for it anew, what the instruments show goes to readings. */
 export function useStream(batch: string) {
   const [readings] = useState(() => new Readings())
-  const instruments = useQuery({
-    queryKey: ['instruments'],
-    queryFn: ({ signal }) => data(client.GET('/api/instruments', { signal })),
-  })
+  const instruments = useQuery(ask(['instruments'], '/api/instruments'))
   useEffect(() => {
     const stream = new EventSource(`/api/batches/${batch}/stream`)
     const again = (key: readonly string[]) => void queries.invalidateQueries({ queryKey: key })

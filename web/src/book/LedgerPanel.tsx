@@ -1,4 +1,16 @@
-import { date, named, Pick, plain, queries, tenths, useKept, Waiting, yardQuery, yardsQuery } from '../kit'
+import {
+  ask,
+  date,
+  named,
+  Pick,
+  plain,
+  queries,
+  tenths,
+  useKept,
+  Waiting,
+  yardQuery,
+  yardsQuery,
+} from '../kit'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { FACTS } from '../method/facts'
@@ -15,11 +27,9 @@ type Batch = Schemas['Batch']
 
 /** What is left of a batch: its account, what is in vessels of its own, and what it cost. */
 export function LedgerPanel({ batch }: { batch: Batch }) {
-  const ledger = useQuery({
-    queryKey: ['batches', batch.id, 'ledger'],
-    queryFn: ({ signal }) =>
-      data(client.GET('/api/batches/{id}/entries', { params: { path: { id: batch.id } }, signal })),
-  })
+  const ledger = useQuery(
+    ask(['batches', batch.id, 'ledger'], '/api/batches/{id}/entries', { path: { id: batch.id } }),
+  )
   const colony = useKept(`entry.colony.${batch.id}`, () => '')
   if (!ledger.data) return <Waiting query={ledger} />
   const l = ledger.data

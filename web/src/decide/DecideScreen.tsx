@@ -1,4 +1,5 @@
 import {
+  ask,
   cardsQuery,
   day as written,
   Faults,
@@ -15,7 +16,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
-import { client, data, Problem } from '../api/client'
+import { Problem } from '../api/client'
 import styles from './DecideScreen.module.css'
 import { JobDocket } from './JobDocket'
 import { JobList } from './JobList'
@@ -34,8 +35,7 @@ export default function DecideScreen() {
   const set = choice.set
   const query = { day: c.day, people, ...c.under }
   const decide = useQuery({
-    queryKey: ['decide', query],
-    queryFn: ({ signal }) => data(client.GET('/api/decide', { params: { query }, signal })),
+    ...ask(['decide', query], '/api/decide', { query }),
     placeholderData: keepPreviousData,
     enabled: reader.readable,
   })

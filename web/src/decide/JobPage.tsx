@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
-import { day, Press, Said, useSaving, useStart, Waiting } from '../kit'
+import { ask, day, Press, Said, useSaving, useStart, Waiting } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { Docket } from '../docket/Docket'
 import { Verdict, type VerdictName } from '../drawing/Verdict'
@@ -14,10 +14,7 @@ import { text } from './text'
 /** A job: who gets what on which day, and under which rule; from here it goes on to Mix. */
 export default function JobPage() {
   const { id = '' } = useParams()
-  const job = useQuery({
-    queryKey: ['jobs', id],
-    queryFn: ({ signal }) => data(client.GET('/api/jobs/{id}', { params: { path: { id } }, signal })),
-  })
+  const job = useQuery(ask(['jobs', id], '/api/jobs/{id}', { path: { id } }))
   return (
     <main className={styles.job}>
       <Link to="/decide" className="no-print">

@@ -1,4 +1,5 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query'
+import type { paths } from '../api/schema'
 import { client, data, Problem } from '../api/client'
 
 /** The server gave no answer, or failed: it is asked again. What it refused is not. */
@@ -22,52 +23,39 @@ export function stale(...keys: string[]) {
   for (const key of keys) void queries.invalidateQueries({ queryKey: [key] })
 }
 
-export const yardsQuery = queryOptions({
-  queryKey: ['yards'],
-  queryFn: ({ signal }) => data(client.GET('/api/yards', { signal })),
-  select: ({ yards }) => yards,
-})
+type Gets = { [P in keyof paths]: paths[P] extends { get: object } ? P : never }[keyof paths]
+type Asked<P extends Gets> = Omit<paths[P]['get']['parameters'], 'header' | 'cookie'>
+type Answer<P extends Gets> = paths[P]['get'] extends {
+  responses: { 200: { content: { 'application/json': infer Body } } }
+}
+  ? Body
+  : never
+
+/** What is asked for at a path, kept under a key: by the first word of it several are made stale at once. */
+export const ask = <P extends Gets>(queryKey: readonly unknown[], path: P, params?: Asked<P>) =>
+  queryOptions({
+    queryKey,
+    queryFn: ({ signal }) => data(client.GET(path, { params, signal } as never)) as Promise<Answer<P>>,
+  })
+
+export const yardsQuery = queryOptions({ ...ask(['yards'], '/api/yards'), select: ({ yards }) => yards })
 
 /** A yard with its colonies in stand order. */
-export const yardQuery = (id: string) =>
-  queryOptions({
-    queryKey: ['yards', id],
-    queryFn: ({ signal }) => data(client.GET('/api/yards/{id}', { params: { path: { id } }, signal })),
-  })
+export const yardQuery = (id: string) => ask(['yards', id], '/api/yards/{id}', { path: { id } })
 
 /** A colony with its history. */
-export const colonyQuery = (id: string) =>
-  queryOptions({
-    queryKey: ['colonies', id],
-    queryFn: ({ signal }) => data(client.GET('/api/colonies/{id}', { params: { path: { id } }, signal })),
-  })
+export const colonyQuery = (id: string) => ask(['colonies', id], '/api/colonies/{id}', { path: { id } })
 
-export const cardsQuery = queryOptions({
-  queryKey: ['cards'],
-  queryFn: ({ signal }) => data(client.GET('/api/cards', { signal })),
-})
+export const cardsQuery = ask(['cards'], '/api/cards')
 
-export const jobsQuery = queryOptions({
-  queryKey: ['jobs'],
-  queryFn: ({ signal }) => data(client.GET('/api/jobs', { signal })),
-  select: ({ jobs }) => jobs,
-})
+export const jobsQuery = queryOptions({ ...ask(['jobs'], '/api/jobs'), select: ({ jobs }) => jobs })
 
 export const batchesQuery = queryOptions({
-  queryKey: ['batches'],
-  queryFn: ({ signal }) => data(client.GET('/api/batches', { signal })),
+  ...ask(['batches'], '/api/batches'),
   select: ({ batches }) => batches,
 })
 
-export const lotsQuery = queryOptions({
-  queryKey: ['lots'],
-  queryFn: ({ signal }) => data(client.GET('/api/lots', { signal })),
-  select: ({ lots }) => lots,
-})
+export const lotsQuery = queryOptions({ ...ask(['lots'], '/api/lots'), select: ({ lots }) => lots })
 
 export const labelQuery = (id: string) =>
-  queryOptions({
-    queryKey: ['batches', id, 'label'],
-    queryFn: ({ signal }) =>
-      data(client.GET('/api/batches/{id}/label', { params: { path: { id } }, signal })),
-  })
+  ask(['batches', id, 'label'], '/api/batches/{id}/label', { path: { id } })

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { client, data, type Schemas } from '../api/client'
-import { queries } from './queries'
+import { type Schemas } from '../api/client'
+import { ask, queries } from './queries'
 
 export type Start = Schemas['Start']
 export type Role = Schemas['Me']['role']
@@ -12,12 +12,7 @@ export const may = (role: Role | undefined, least: Role) =>
   role !== undefined && ranks.indexOf(role) >= ranks.indexOf(least)
 
 /** What the page began with: the clock of the work, and who is signed in. */
-export const useStartQuery = () =>
-  useQuery({
-    queryKey: ['start'],
-    queryFn: ({ signal }) => data(client.GET('/api/start', { signal })),
-    staleTime: Infinity,
-  })
+export const useStartQuery = () => useQuery({ ...ask(['start'], '/api/start'), staleTime: Infinity })
 
 /** The same where it is known to be there. */
 export function useStart(): Start {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useNavigate, useParams } from 'react-router'
-import { Form, type Panel, useEnter, useSaving, useTyped, Waiting } from '../kit'
+import { ask, Form, type Panel, useEnter, useSaving, useTyped, Waiting } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { CREDENTIALS } from './credentials'
 import styles from './people.module.css'
@@ -14,10 +14,7 @@ export default function Join() {
   const navigate = useNavigate()
   const enter = useEnter()
   const form = useTyped(JOIN)
-  const invited = useQuery({
-    queryKey: ['join', token],
-    queryFn: ({ signal }) => data(client.GET('/api/join/{token}', { params: { path: { token } }, signal })),
-  })
+  const invited = useQuery(ask(['join', token], '/api/join/{token}', { path: { token } }))
   const joining = useSaving(
     () =>
       data(client.POST('/api/join', { body: { token, ...(form.body as Omit<Schemas['Join'], 'token'>) } })),

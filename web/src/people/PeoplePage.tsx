@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import {
+  ask,
   Asking,
   date,
   Form,
@@ -46,10 +47,7 @@ const PASSWORD: Panel<keyof Schemas['ChangePassword']> = {
 
 /** Who belongs to the operation, who may join it, and one's own account. */
 export default function PeoplePage() {
-  const people = useQuery({
-    queryKey: ['people'],
-    queryFn: ({ signal }) => data(client.GET('/api/people', { signal })),
-  })
+  const people = useQuery(ask(['people'], '/api/people'))
   const owner = may(useStart().me?.role, 'owner')
   if (!people.data) return <Waiting query={people} />
   return (

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { client, data } from '../api/client'
+
 import { keepCore, loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/useOutbox'
-import { queries } from '../kit'
+import { ask, queries } from '../kit'
 
 /** ms */
 const TOGETHER = 250
@@ -11,9 +11,7 @@ const TOGETHER = 250
 /** A round as it stands, told anew whenever somebody does something in it. */
 export function useRound(job: string, day: string) {
   const round = useQuery({
-    queryKey: roundKey(job, day),
-    queryFn: ({ signal }) =>
-      data(client.GET('/api/jobs/{id}/visit', { params: { path: { id: job }, query: { day } }, signal })),
+    ...ask(roundKey(job, day), '/api/jobs/{id}/visit', { path: { id: job }, query: { day } }),
     staleTime: 10_000,
   })
   useEffect(() => {

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import {
+  ask,
   Faults,
   Field,
   may,
@@ -20,10 +21,7 @@ import page from '../kit/page.module.css'
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {
-  const thresholds = useQuery({
-    queryKey: ['thresholds'],
-    queryFn: ({ signal }) => data(client.GET('/api/thresholds', { signal })),
-  })
+  const thresholds = useQuery(ask(['thresholds'], '/api/thresholds'))
   if (!thresholds.data) return <Waiting query={thresholds} />
   return <Form thresholds={thresholds.data} />
 }

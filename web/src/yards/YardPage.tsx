@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
-import { Choice, may, Press, queries, Said, useSaving, useStart, Waiting, yardQuery } from '../kit'
+import { ask, Choice, may, Press, queries, Said, useSaving, useStart, Waiting, yardQuery } from '../kit'
 import { client, data } from '../api/client'
 import { ColonyForm } from './ColonyForm'
 import { StandLine } from './StandLine'
@@ -20,10 +20,7 @@ export default function YardPage() {
   const [view, setView] = useState<'drawing' | 'table'>('drawing')
   const [form, setForm] = useState<'yard' | 'colony'>()
   const yard = useQuery(yardQuery(id))
-  const counts = useQuery({
-    queryKey: ['yards', id, 'counts'],
-    queryFn: ({ signal }) => data(client.GET('/api/yards/{id}/counts', { params: { path: { id } }, signal })),
-  })
+  const counts = useQuery(ask(['yards', id, 'counts'], '/api/yards/{id}/counts', { path: { id } }))
   const arranging = useSaving(
     (colonies: string[]) =>
       data(client.PUT('/api/yards/{id}/order', { params: { path: { id } }, body: { colonies } })),

@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
-import { Asking, Press, queries, three, useStart, Waiting } from '../../kit'
+import { ask, Asking, Press, queries, three, useStart, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
 import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
@@ -18,10 +18,7 @@ type Batch = Schemas['Batch']
 /** One saved batch, as it was worked out then. */
 export default function BatchPage() {
   const { id = '' } = useParams()
-  const batch = useQuery({
-    queryKey: ['batches', id],
-    queryFn: ({ signal }) => data(client.GET('/api/batches/{id}', { params: { path: { id } }, signal })),
-  })
+  const batch = useQuery(ask(['batches', id], '/api/batches/{id}', { path: { id } }))
   return (
     <main className={shared.page}>
       <p className="no-print">

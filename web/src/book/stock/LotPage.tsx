@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { queries, tenths, Waiting } from '../../kit'
+import { ask, queries, tenths, Waiting } from '../../kit'
 import { client, data } from '../../api/client'
 import styles from '../book.module.css'
 import { Entries } from '../Entries'
@@ -11,10 +11,7 @@ import { text } from './text'
 /** One lot with its account. */
 export default function LotPage() {
   const { id = '' } = useParams()
-  const book = useQuery({
-    queryKey: ['lots', id],
-    queryFn: ({ signal }) => data(client.GET('/api/lots/{id}', { params: { path: { id } }, signal })),
-  })
+  const book = useQuery(ask(['lots', id], '/api/lots/{id}', { path: { id } }))
   if (!book.data) return <Waiting query={book} />
   const lot = book.data
   const unit = text.units[lot.unit]

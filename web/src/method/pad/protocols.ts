@@ -1,15 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
-import { client, data, type Schemas } from '../../api/client'
-import { plain } from '../../kit'
+import { type Schemas } from '../../api/client'
+import { ask, plain } from '../../kit'
 import { text } from './text'
 
 /** The established way of this id, once it is known. */
 export function usePadProtocol(id: string): Schemas['PadProtocol'] | undefined {
-  const protocols = useQuery({
-    queryKey: ['protocols', 'pad'],
-    queryFn: ({ signal }) => data(client.GET('/api/pad/protocols', { signal })),
-    staleTime: Infinity,
-  })
+  const protocols = useQuery({ ...ask(['protocols', 'pad'], '/api/pad/protocols'), staleTime: Infinity })
   return protocols.data?.find((s) => s.id === id)
 }
 

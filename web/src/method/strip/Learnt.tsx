@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { client, data } from '../../api/client'
-import { Press, three, useStart } from '../../kit'
+
+import { ask, Press, three, useStart } from '../../kit'
 import type { Change } from '../draft'
 import type { Carrier, StripTyped } from './fields'
 import { text } from './text'
@@ -8,11 +8,7 @@ import { text } from './text'
 /** What one's own pots taught of this carrier's uptake, to be planned with. */
 export function Learnt({ typed, change }: { typed: StripTyped; change: Change<StripTyped> }) {
   const me = useStart().me
-  const learnt = useQuery({
-    queryKey: ['batches', 'uptakes'],
-    queryFn: ({ signal }) => data(client.GET('/api/uptakes', { signal })),
-    enabled: me !== undefined,
-  })
+  const learnt = useQuery({ ...ask(['batches', 'uptakes'], '/api/uptakes'), enabled: me !== undefined })
   const carrier = typed.carrier as Carrier
   const own = learnt.data?.learnt.find((l) => l.carrier === carrier)
   if (!own || three(own.each_g) === typed[`uptake.${carrier}`]) return null
