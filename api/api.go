@@ -110,8 +110,8 @@ func schemaName(t reflect.Type, hint string) string {
 		t = t.Elem()
 	}
 	for path, before := range map[string]string{"keeler/core/method/strip": "Strip", "keeler/core/method/pad": "Pad"} {
-		if t.PkgPath() == path {
-			return before + strings.TrimPrefix(name, before)
+		if t.PkgPath() == path && !strings.Contains(name, before) {
+			return before + name
 		}
 	}
 	return name

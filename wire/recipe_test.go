@@ -126,7 +126,7 @@ func TestNarrowStripsAndPads(t *testing.T) {
 	hives := []StripColony{{Colony: Colony{Name: "A", Boxes: []Box{{Kind: "deep", Frames: 10, Seams: []float64{0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0}}}}}}
 	placed, err := PlaceStrips(StripPlacementRequest{Colonies: hives})
 	if err != nil || placed.Colonies[0].Strips != 2 || placed.Colonies[0].Frames != 6 ||
-		placed.Colonies[0].OADG != 0 || placed.Colonies[0].Boxes[0].OADG != 0 { // no pot, no acid
+		placed.Colonies[0].OAD != 0 || placed.Colonies[0].Boxes[0].OAD != 0 { // no pot, no acid
 		t.Errorf("placement: %+v %v", placed, err)
 	}
 	d, err := DilutePad(PadDilutionRequest{

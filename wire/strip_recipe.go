@@ -13,8 +13,8 @@ func (r *StripRequest) recipe() (method.Recipe, error) {
 }
 
 func (r *StripRequest) answer(p method.Plan) RecipeAnswer {
-	w := p.(strip.Worked)
-	return RecipeAnswer{Strip: &StripAnswer{Plan: w.Plan, Liquor: liquor(w.Plan.Liquor), Colonies: colonyStripsOf(w.Plan.Colonies, w.Request)}}
+	of := p.(strip.Worked).Plan
+	return RecipeAnswer{Strip: &StripAnswer{of, liquor(of.Liquor)}}
 }
 
 func (r *StripRequest) bare() Recipe {

@@ -5,7 +5,6 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
-	"keeler/core/hive"
 )
 
 // bounds of OAD in a brood box and in a colony: warned above, refused above
@@ -32,15 +31,11 @@ func (r Request) refuse(colonies []ColonyStrips, piece chem.Grams) error {
 		l.AddRange("size.each", fault.TooStrong, 0.25, each, "a colony")
 	}
 	for i, c := range colonies {
-		over := c.OAD > b.mostColony
-		for _, oad := range c.BoxOAD {
-			over = over || oad > b.mostBox
-		}
-		if !over {
+		if c.OAD <= b.mostColony && c.fullest() <= b.mostBox {
 			continue
 		}
 		// So many can all hang in one box, and in every box.
-		most := math.Min(math.Floor(float64(b.mostBox/piece)), math.Floor(float64(b.mostColony/piece)/float64(len(c.BoxOAD))))
+		most := math.Min(math.Floor(float64(b.mostBox/piece)), math.Floor(float64(b.mostColony/piece)/float64(len(c.Boxes))))
 		switch {
 		case c.ByHand:
 			l.AddRange(fault.Index("colonies", i)+".placed", fault.TooStrong, 0, most, "a box")
@@ -52,13 +47,4 @@ func (r Request) refuse(colonies []ColonyStrips, piece chem.Grams) error {
 		break // the others go by the same figure
 	}
 	return l.Err()
-}
-
-// load fills in the acid that the pieces bring, by box and colony.
-func (c *ColonyStrips) load(hive hive.Colony, piece chem.Grams) {
-	c.BoxOAD = make([]chem.Grams, len(hive.Boxes))
-	for _, s := range c.Placement.Spots {
-		c.BoxOAD[s.Box] += piece
-		c.OAD += piece
-	}
 }

@@ -81,10 +81,9 @@ func colonyNotes(r Request, colonies []ColonyStrips) []note.Note {
 		if c.OAD > b.warnColony {
 			of(NoteHiveHigh).Raise(c.Name, float64(c.OAD))
 		}
-		if most := slices.Max(c.BoxOAD); most > b.warnBox {
+		if most := c.fullest(); most > b.warnBox {
 			of(NoteBoxHigh).Raise(c.Name, float64(most))
 		}
-		placed := len(c.Placement.Spots)
 		switch {
 		case c.ByHand:
 			close, outside := Doubts(r.Colonies[i], c.Placement)
@@ -99,8 +98,8 @@ func colonyNotes(r Request, colonies []ColonyStrips) []note.Note {
 		case c.Placement.Reason != "":
 			code := note.Code(c.Placement.Reason)
 			say(code, c.Name)
-			if f := of(code).Figures; float64(c.Wanted-placed) > f[0]-f[1] {
-				f[0], f[1] = float64(c.Wanted), float64(placed)
+			if f := of(code).Figures; float64(c.Wanted-c.Strips) > f[0]-f[1] {
+				f[0], f[1] = float64(c.Wanted), float64(c.Strips)
 			}
 		case !c.Placement.Looked:
 			say(NoteUnlooked, c.Name)

@@ -10,17 +10,6 @@ import (
 	"keeler/core/note"
 )
 
-// ColonyStrips is what one colony gets, and where.
-type ColonyStrips struct {
-	Name      string
-	Frames    float64 // of bees
-	Wanted    int
-	ByHand    bool // placed by the keeper
-	Placement Placement
-	OAD       chem.Grams   // in all its strips
-	BoxOAD    []chem.Grams // by box from the lowest; a long strip counts where it hangs
-}
-
 // Bundles is how many strips go into each slot of the jig: Fuller slots hold one
 // more than the others.
 type Bundles struct {
@@ -37,7 +26,7 @@ type Plan struct {
 	Strength   chem.Share        `json:"-"` // OAD in the liquor by mass
 	Below      string            `json:"below,omitempty" doc:"The protocol at or next below in strength."`
 	Above      string            `json:"above,omitempty" doc:"The protocol next above."`
-	Colonies   []ColonyStrips    `json:"-"`
+	Colonies   []ColonyStrips    `json:"colonies"`
 	Need       int               `json:"need" doc:"Pieces that the colonies, or else the count, ask for; 0 when nobody was asked."`
 	Strips     int               `json:"strips" doc:"Pieces to be soaked."`
 	Served     int               `json:"served" doc:"Colonies that they do; 0 when it cannot be said."`
@@ -119,7 +108,7 @@ func Lay(r Request, piece chem.Grams) ([]ColonyStrips, []note.Note, error) {
 		return nil, nil, l
 	}
 	for i := range colonies {
-		colonies[i].load(r.Colonies[i], piece)
+		colonies[i].hang(r.Colonies[i], piece)
 	}
 	if piece > 0 {
 		if err := r.refuse(colonies, piece); err != nil {
@@ -181,7 +170,7 @@ func (p *Plan) read(r Request) {
 	p.Leftover = p.Liquor.Mass() - chem.Grams(p.Strips)*r.Uptake
 	p.LeftVolume = chem.Millilitres(float64(p.Leftover) / density)
 	for i := range p.Colonies {
-		p.Colonies[i].load(r.Colonies[i], p.PieceOAD)
+		p.Colonies[i].hang(r.Colonies[i], p.PieceOAD)
 	}
 	p.Served = p.served(r)
 	p.Vessel = vessel(chem.Millilitres(float64(p.Volume) * (1 + float64(*r.Headroom))))

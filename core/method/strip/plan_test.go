@@ -152,7 +152,7 @@ func TestColonies(t *testing.T) {
 		t.Errorf("%d strips for %d", p.Strips, p.Served)
 	}
 	near(t, "K1", float64(p.Colonies[0].OAD), 13.841, 0.001)
-	near(t, "K2, upper box", float64(p.Colonies[1].BoxOAD[1]), 13.841, 0.001)
+	near(t, "K2, upper box", float64(p.Colonies[1].Boxes[1].OAD), 13.841, 0.001)
 	near(t, "liquor", float64(p.Liquor.Mass()), 100, 1e-9)
 }
 
@@ -474,7 +474,7 @@ func FuzzPot(f *testing.F) {
 			return slices.ContainsFunc(p.Notes, func(n note.Note) bool { return n.Code == code })
 		}
 		for _, c := range p.Colonies {
-			box := slices.Max(c.BoxOAD)
+			box := c.fullest()
 			if box > 120 || c.OAD > 300 || box > 36 && !said(NoteBoxHigh) || c.OAD > 72 && !said(NoteHiveHigh) {
 				t.Errorf("%v g in a box, %v g in the colony, %v", box, c.OAD, p.Notes)
 			}
