@@ -31,11 +31,8 @@ func (d Desk) Happen(ctx context.Context, id string, e wire.BenchEvent) (wire.Be
 		}
 		return d.happen(ctx, op, w, e)
 	})
-	if err != nil {
-		return wire.BenchRun{}, err
-	}
 	d.ring(id)
-	return d.Bench(ctx, id)
+	return after(ctx, err, d.Bench, id)
 }
 
 func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.BenchEvent) error {

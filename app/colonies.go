@@ -21,12 +21,9 @@ var queens = []string{"", string(fit.Laying), string(fit.Young), string(fit.Quee
 func (d Desk) readColony(in wire.SaveColony) (store.Colony, error) {
 	var l fault.List
 	c := store.Colony{
-		YardID: in.YardID, Name: strings.TrimSpace(in.Name), Nuc: in.Nuc, ForHoney: in.ForHoney,
+		YardID: in.YardID, Name: l.Said("name", in.Name), Nuc: in.Nuc, ForHoney: in.ForHoney,
 		Queen: in.Queen, Notes: strings.TrimSpace(in.Notes), Version: in.Version,
 		StartedOn: timeOf(d.today()), CreatedAt: d.stamp(),
-	}
-	if c.Name == "" {
-		l.Add("name", fault.Missing)
 	}
 	if !slices.Contains(queens, in.Queen) {
 		l.Add("queen", fault.Unknown)

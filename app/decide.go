@@ -1,6 +1,7 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"sync"
@@ -31,9 +32,7 @@ type Question struct {
 func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	var l fault.List
 	day := readDay("day", q.Day, d.today(), d.today()+366, &l)
-	if q.People == 0 {
-		q.People = 1
-	}
+	q.People = cmp.Or(q.People, 1)
 	l.Within("people", float64(q.People), 1, mostPeople, "people")
 	if err := l.Err(); err != nil {
 		return wire.Decide{}, err

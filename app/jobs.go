@@ -1,6 +1,7 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"strings"
 
@@ -67,15 +68,11 @@ func (d Desk) PlanJob(ctx context.Context, in wire.JobPlan) (wire.JobShares, err
 // same id a second time gives the job as it was kept.
 func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	var l fault.List
-	if strings.TrimSpace(in.Name) == "" {
-		l.Add("name", fault.Missing)
+	name := l.Said("name", in.Name)
+	if in.RuleKind != "label" {
+		l.Said("rule", in.Rule)
 	}
-	if in.RuleKind != "label" && strings.TrimSpace(in.Rule) == "" {
-		l.Add("rule", fault.Missing)
-	}
-	if in.People == 0 {
-		in.People = 1
-	}
+	in.People = cmp.Or(in.People, 1)
 	l.Within("people", float64(in.People), 1, mostPeople, "people")
 	if err := l.Err(); err != nil {
 		return wire.Job{}, err
@@ -88,7 +85,7 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 		return wire.Job{}, fault.List{{Field: "rule_kind", Reason: fault.NotFitting}}
 	}
 	row := store.Job{
-		ID: in.ID, Name: strings.TrimSpace(in.Name), Method: in.Method, Protocol: in.Under, RuleKind: in.RuleKind,
+		ID: in.ID, Name: name, Method: in.Method, Protocol: in.Under, RuleKind: in.RuleKind,
 		RuleWords: strings.TrimSpace(in.Rule), People: in.People, UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if under.card != nil {

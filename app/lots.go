@@ -35,12 +35,9 @@ func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
 // it is.
 func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 	var l fault.List
-	if strings.TrimSpace(in.Name) == "" {
-		l.Add("name", fault.Missing)
-	}
 	l.Within("price", in.Price, 0, 1e6, "")
 	row := store.Lot{
-		ID: in.ID, Ingredient: in.Ingredient, Name: strings.TrimSpace(in.Name), SupplierNo: strings.TrimSpace(in.SupplierNo),
+		ID: in.ID, Ingredient: in.Ingredient, Name: l.Said("name", in.Name), SupplierNo: strings.TrimSpace(in.SupplierNo),
 		Unit: wire.LotUnit(in.Ingredient), Price: in.Price, UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.ExpiresOn != "" {

@@ -1,7 +1,6 @@
 package app
 
 import (
-	"strings"
 	"time"
 	"unicode/utf8"
 
@@ -47,10 +46,7 @@ func matches(password, hash string) bool {
 // credentials checks a name and a new password.
 func credentials(login, password string) (string, error) {
 	var l fault.List
-	login = strings.TrimSpace(login)
-	if login == "" {
-		l.Add("login", fault.Missing)
-	}
+	login = l.Said("login", login)
 	checkPassword("password", password, &l)
 	return login, l.Err()
 }

@@ -59,14 +59,9 @@ func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Membe
 // Claim makes the first owner; later it is ErrForbidden.
 func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	login, err := credentials(in.Login, in.Password)
-	name := strings.TrimSpace(in.Operation)
-	if name == "" {
-		var l fault.List
-		errors.As(err, &l)
-		l.Add("operation", fault.Missing)
-		err = l
-	}
-	if err != nil {
+	l, _ := err.(fault.List)
+	name := l.Said("operation", in.Operation)
+	if err := l.Err(); err != nil {
 		return Member{}, err
 	}
 	zone, err := time.LoadLocation(in.TimeZone)

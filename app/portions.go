@@ -2,7 +2,6 @@ package app
 
 import (
 	"context"
-	"strings"
 
 	"keeler/core/fault"
 	"keeler/store"
@@ -18,15 +17,13 @@ func (d Desk) Portion(ctx context.Context, batch string, in wire.Portion) (wire.
 		return wire.Ledger{}, err
 	}
 	var l fault.List
-	if strings.TrimSpace(in.Vessel) == "" {
-		l.Add("vessel", fault.Missing)
-	}
+	vessel := l.Said("vessel", in.Vessel)
 	l.Within("amount", in.Amount, 0.1, 1e6, "")
 	if err := l.Err(); err != nil {
 		return wire.Ledger{}, err
 	}
 	row := store.Portion{
-		ID: in.ID, BatchID: batch, Vessel: strings.TrimSpace(in.Vessel), Amount: in.Amount, UserID: d.who.User, CreatedAt: d.stamp(),
+		ID: in.ID, BatchID: batch, Vessel: vessel, Amount: in.Amount, UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.YardID != "" {
 		if _, err := d.op.Yard(ctx, in.YardID); err != nil {

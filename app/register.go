@@ -5,7 +5,6 @@ import (
 	"encoding/base64"
 	"encoding/csv"
 	"encoding/json"
-	"errors"
 	"io"
 	"strconv"
 	"strings"
@@ -199,10 +198,7 @@ func csvLine(a wire.Application) []string {
 // like. It counts in what fits a colony as everything else does.
 func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Register, error) {
 	var l fault.List
-	product := strings.TrimSpace(in.Product)
-	if product == "" {
-		l.Add("product", fault.Missing)
-	}
+	product := l.Said("product", in.Product)
 	day := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
 	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
 	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(&l)
@@ -215,11 +211,8 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 	}
 	for i, c := range in.Colonies {
 		colony, err := d.op.Colony(ctx, c.ColonyID)
-		if errors.Is(err, store.ErrNotFound) {
-			return wire.Register{}, fault.List{{Field: fault.Index("colonies", i), Reason: fault.Unknown}}
-		}
 		if err != nil {
-			return wire.Register{}, err
+			return wire.Register{}, unknown(fault.Index("colonies", i), err)
 		}
 		row := d.noted(c.ID, treatment.Other, colony, in.Method, product, day)
 		row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal

@@ -61,10 +61,7 @@ func (d Desk) ChangeYard(ctx context.Context, id string, in wire.SaveYard) (wire
 
 func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.YardWhole, error) {
 	var l fault.List
-	name := strings.TrimSpace(in.Name)
-	if name == "" {
-		l.Add("name", fault.Missing)
-	}
+	name := l.Said("name", in.Name)
 	if in.Latitude == nil {
 		l.AddRange("latitude", fault.Missing, fit.South, fit.North, "degrees")
 	} else {

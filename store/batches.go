@@ -94,13 +94,12 @@ func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err err
 
 // nextNumber holds the operation's row until the batch is written, so that two
 // batches saved at once do not meet in one number.
-func (o Operation) nextNumber(ctx context.Context) (n int, err error) {
-	var id uint64
+func (o Operation) nextNumber(ctx context.Context) (int, error) {
 	lock := o.db.WithContext(ctx).Table("operations").Clauses(clause.Locking{Strength: "UPDATE"})
-	if err := lock.Select("id").Where("id = ?", o.id).Scan(&id).Error; err != nil {
+	if _, err := value[uint64](lock.Select("id").Where("id = ?", o.id)); err != nil {
 		return 0, err
 	}
-	return n, o.own(ctx).Table("batches").Select("COALESCE(MAX(number), 0) + 1").Scan(&n).Error
+	return value[int](o.own(ctx).Table("batches").Select("COALESCE(MAX(number), 0) + 1"))
 }
 
 // Batches lists the newest batches with their composition, without lines and snapshots.

@@ -212,8 +212,7 @@ func (o Operation) Portions(ctx context.Context, batch string) ([]Portion, error
 
 // LeftoverOf is the batch that a pot's rest became; empty when there is none.
 func (o Operation) LeftoverOf(ctx context.Context, batch string) (string, error) {
-	var id string
-	return id, o.own(ctx).Table("batches").Where("parent_id = ? AND leftover", batch).Select("id").Scan(&id).Error
+	return value[string](o.own(ctx).Table("batches").Where("parent_id = ? AND leftover", batch).Select("id"))
 }
 
 // AddPortion writes a portion; the same id a second time is dropped.

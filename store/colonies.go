@@ -108,8 +108,7 @@ func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) 
 // Move brings a colony to another yard, at the end of its line.
 func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
 	return o.within(ctx, func(o Operation) error {
-		var last int
-		err := o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1)").Scan(&last).Error
+		last, err := value[int](o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1)"))
 		if err != nil {
 			return err
 		}

@@ -170,16 +170,12 @@ func (p People) Failed(ctx context.Context, login, address string, at, forget ti
 
 // Name is what the operation is called.
 func (o Operation) Name(ctx context.Context) (string, error) {
-	var name string
-	err := o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Pluck("name", &name).Error
-	return name, err
+	return value[string](o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Select("name"))
 }
 
 // TimeZone is the IANA name of the zone whose days are the operation's.
 func (o Operation) TimeZone(ctx context.Context) (string, error) {
-	var zone string
-	err := o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Pluck("time_zone", &zone).Error
-	return zone, err
+	return value[string](o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Select("time_zone"))
 }
 
 // Members lists the people of the operation.

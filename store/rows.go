@@ -31,6 +31,13 @@ func orElse(none error, done *gorm.DB) error {
 	return done.Error
 }
 
+// value reads one column of one row; nothing where there is none.
+func value[Value any](q *gorm.DB) (Value, error) {
+	var v Value
+	err := q.Scan(&v).Error
+	return v, err
+}
+
 // byID reads the columns id and value.
 func byID[Value any](q *gorm.DB) (map[string]Value, error) {
 	type pair struct {

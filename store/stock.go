@@ -109,9 +109,7 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 
 // Left is what is there by an account: what its last line left.
 func (o Operation) Left(ctx context.Context, a Account) (float64, error) {
-	var left float64
-	err := a.of(o.own(ctx).Table("stock_entries")).Select("left_before + amount").Order("seq DESC").Limit(1).Scan(&left).Error
-	return left, err
+	return value[float64](a.of(o.own(ctx).Table("stock_entries")).Select("left_before + amount").Order("seq DESC").Limit(1))
 }
 
 // LeftOfBatches is what is there of every batch that has a ledger, by its id.

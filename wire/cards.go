@@ -60,9 +60,7 @@ func (k CardContent) course() card.Course {
 // Check names what is wrong with a card.
 func (c LabelCard) Check() error {
 	var l fault.List
-	if strings.TrimSpace(c.Name) == "" {
-		l.Add("name", fault.Missing)
-	}
+	l.Said("name", c.Name)
 	_, err := c.CoreConditions()
 	of, _ := err.(fault.List)
 	c.Content.Check(&of)

@@ -16,11 +16,7 @@ func (r *DribbleRequest) answer(p method.Plan) RecipeAnswer {
 	return RecipeAnswer{Dribble: &a}
 }
 
-func (r *DribbleRequest) bare() Recipe {
-	out := *r
-	out.Colonies = nil
-	return Recipe{Dribble: &out}
-}
+func (r *DribbleRequest) bare() Recipe { return Recipe{Dribble: &DribbleRequest{Request: r.Request}} }
 
 // beginDribble is a syrup to begin with: the shipped defaults, or what a card says.
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {

@@ -56,10 +56,7 @@ func DilutePad(r PadDilutionRequest) (PadDilutionAnswer, error) {
 	a, err := PlanPad(PadRequest{Request: pad.Request{
 		Hold: r.Hold, Working: r.Working, Size: r.Size, Balance: r.Balance, Aim: pad.Aim{Protocol: pad.DefaultProtocol},
 	}})
-	if err != nil {
-		return PadDilutionAnswer{}, err
-	}
-	return PadDilutionAnswer{Dilution: a.Dilution, Lines: a.Lines, Notes: a.Notes}, nil
+	return PadDilutionAnswer{Dilution: a.Dilution, Lines: a.Lines, Notes: a.Notes}, err
 }
 
 // AssayPad reads a strength out of a density.

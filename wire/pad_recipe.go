@@ -15,11 +15,7 @@ func (r *PadRequest) answer(p method.Plan) RecipeAnswer {
 	return RecipeAnswer{Pad: &PadAnswer{p.(pad.Worked).Plan}}
 }
 
-func (r *PadRequest) bare() Recipe {
-	out := *r
-	out.Colonies = nil
-	return Recipe{Pad: &out}
-}
+func (r *PadRequest) bare() Recipe { return Recipe{Pad: &PadRequest{Request: r.Request}} }
 
 // beginPad is formic acid to begin with: the shipped defaults, or what a card says.
 func beginPad(colonies []Colony, name string, k CardContent) Recipe {

@@ -17,11 +17,7 @@ func (r *StripRequest) answer(p method.Plan) RecipeAnswer {
 	return RecipeAnswer{Strip: &StripAnswer{of, liquor(of.Liquor)}}
 }
 
-func (r *StripRequest) bare() Recipe {
-	out := *r
-	out.Colonies = nil
-	return Recipe{Strip: &out}
-}
+func (r *StripRequest) bare() Recipe { return Recipe{Strip: &StripRequest{Request: r.Request}} }
 
 // beginStrip is a pot to begin with: the shipped defaults, or what a card says.
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {

@@ -120,6 +120,15 @@ func (l *List) Scaled(field string, typed, value, low, high float64, unit string
 	return l.Within(field, typed, typed*low/value, typed*high/value, unit)
 }
 
+// Said is a text without the space around it, which must not be empty.
+func (l *List) Said(field, text string) string {
+	text = strings.TrimSpace(text)
+	if text == "" {
+		l.Add(field, Missing)
+	}
+	return text
+}
+
 // Length checks that a text has at most so many characters.
 func (l *List) Length(field, text string, most int) {
 	if n := utf8.RuneCountInString(text); n > most {
