@@ -138,10 +138,7 @@ func (w making) scales() mixing.Scales { return wire.ScalesOf(w.balances, w.run.
 func (w making) state() (mixing.State, error) {
 	events := make([]mixing.Event, len(w.run.Events))
 	for i, e := range w.run.Events {
-		events[i] = mixing.Event{
-			Kind: mixing.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
-			Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
-		}
+		events[i] = happened(e)
 		if len(e.Additions) > 0 {
 			var add []wire.BenchAdd
 			if err := json.Unmarshal(e.Additions, &add); err != nil {
@@ -151,6 +148,14 @@ func (w making) state() (mixing.State, error) {
 		}
 	}
 	return w.mixing.Fold(events, w.scales()), nil
+}
+
+// happened is an event as core knows it; what was added to mend comes besides.
+func happened(e store.BenchEvent) mixing.Event {
+	return mixing.Event{
+		Kind: mixing.EventKind(e.Kind), Act: e.Act, Load: e.LoadNo, Grams: chem.Grams(e.Grams), Off: chem.Grams(e.OffG),
+		Count: e.Pieces, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, Temp: chem.Celsius(e.TempC),
+	}
 }
 
 // standing writes a run as it stands.

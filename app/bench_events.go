@@ -1,12 +1,12 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
 	"slices"
 
-	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/mixing"
 	"keeler/store"
@@ -42,11 +42,8 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 	}
 	row := store.BenchEvent{
 		BatchID: w.batch.ID, Seq: len(w.run.Events) + 1, ID: e.ID, Kind: e.Kind, Act: e.Act, LoadNo: e.Load,
-		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, TempC: e.TempC, Source: e.Source,
+		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, TempC: e.TempC, Source: cmp.Or(e.Source, "typed"),
 		UserID: d.who.User, CreatedAt: d.stamp(), WorkedAt: d.app.clock(),
-	}
-	if row.Source == "" {
-		row.Source = "typed"
 	}
 	if e.Kind == lotNamed {
 		if err := d.checkLot(ctx, op, w, s, e); err != nil {
@@ -55,10 +52,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 		return op.Happen(ctx, &row)
 	}
 	var l fault.List
-	in := mixing.Event{
-		Kind: mixing.EventKind(e.Kind), Act: e.Act, Load: e.Load, Grams: chem.Grams(e.Grams), Count: e.Count, Sure: e.Sure, AsIs: e.AsIs,
-		Answer: e.Answer, Temp: chem.Celsius(e.TempC),
-	}
+	in := happened(row)
 	s.Check(in, &l)
 	if err := l.Err(); err != nil {
 		return err

@@ -47,14 +47,13 @@ type Application struct {
 	Login          string `gorm:"->;-:migration"`
 	Colony         string `gorm:"->;-:migration"`
 	Yard           string `gorm:"->;-:migration"`
-	BatchName      string `gorm:"->;-:migration"`
 	BatchNumber    int    `gorm:"->;-:migration"`
 }
 
 // named joins the names that a line is read by.
 func (o Operation) named(ctx context.Context) *gorm.DB {
 	return o.db.WithContext(ctx).Table("applications a").
-		Select("a.*, users.login, colonies.name AS colony, yards.name AS yard, batches.name AS batch_name, batches.number AS batch_number").
+		Select("a.*, users.login, colonies.name AS colony, yards.name AS yard, batches.number AS batch_number").
 		Joins("LEFT JOIN users ON users.id = a.user_id").
 		Joins("LEFT JOIN colonies ON colonies.operation_id = a.operation_id AND colonies.id = a.colony_id").
 		Joins("LEFT JOIN yards ON yards.operation_id = a.operation_id AND yards.id = a.yard_id").

@@ -19,7 +19,6 @@ type VisitColony struct {
 	YardID   string `json:"yard_id"`
 	Yard     string `json:"yard"`
 	Hive     Colony `json:"hive" doc:"Its boxes with the seams as last seen."`
-	SeenOn   string `json:"seen_on,omitempty" doc:"When its seams were seen."`
 	Override string `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
 	InHive   int    `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
 	DaysIn   int    `json:"days_in,omitempty" doc:"And for how many days."`
@@ -30,13 +29,11 @@ type VisitColony struct {
 // Stop is a dose of the same acid that bees had not long ago, or another open job that
 // they are in.
 type Stop struct {
-	Code   string  `json:"code" enum:"given_already,in_job"`
-	On     string  `json:"on"`
-	Method string  `json:"method" enum:"dribble,strip,pad,vapour"`
-	Job    string  `json:"job,omitempty" doc:"Its name."`
-	What   string  `json:"what,omitempty"`
-	Amount float64 `json:"amount,omitempty"`
-	Unit   string  `json:"unit,omitempty" enum:"ml,g,pieces"`
+	Code   string `json:"code" enum:"given_already,in_job"`
+	On     string `json:"on"`
+	Method string `json:"method" enum:"dribble,strip,pad,vapour"`
+	Job    string `json:"job,omitempty" doc:"Its name."`
+	What   string `json:"what,omitempty"`
 }
 
 // VisitBatch is what can be given from.

@@ -25,7 +25,6 @@ export const text = {
   voidHint: 'It stays in the book, marked as void, with the reason.',
   voidReason: 'Why is it void?',
   voidYes: 'Void it',
-  lost: 'Not written: the server does not answer. Nothing is lost here; press again.',
   print: 'Print',
 
   number: (n: number) => `No. ${n}`,

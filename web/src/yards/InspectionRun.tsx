@@ -101,8 +101,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       const gone = inspections.map((l) => l.colony_id)
       open.set(Object.fromEntries(Object.entries(open.value).filter(([c]) => !gone.includes(c))))
       setSent((s) => [...s, ...gone])
-      stale('colonies')
-      stale('decide')
+      stale('colonies', 'decide')
     },
   )
   useEffect(() => () => void queries.invalidateQueries({ queryKey: ['yards', yard.id] }), [yard.id])

@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
-import { useMutation, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
-import { ask, Asking, Press, queries, three, useStart, Waiting } from '../../kit'
+import { ask, Asking, Press, stale, three, useSaving, useStart, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
 import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
@@ -10,7 +10,6 @@ import shared from '../book.module.css'
 import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
 import { Remarks } from './Remarks'
-import { said } from './said'
 import { text } from '../text'
 
 type Batch = Schemas['Batch']
@@ -34,11 +33,11 @@ function Whole({ batch }: { batch: Batch }) {
   const { usual } = useStart()
   const [draftPlace = ''] = batch.name.split(',')
   const { Docket, Boards } = PARTS[batch.method]
-  const voiding = useMutation({
-    mutationFn: (reason: string) =>
+  const voiding = useSaving(
+    (reason: string) =>
       data(client.POST('/api/batches/{id}/void', { params: { path: { id: batch.id } }, body: { reason } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['batches'] }),
-  })
+    () => stale('batches'),
+  )
   return (
     <>
       <h1 className={batch.voided_at ? shared.struck : undefined}>{batch.name}</h1>
@@ -111,8 +110,8 @@ function Whole({ batch }: { batch: Batch }) {
               hint={text.voidHint}
               question={text.voidReason}
               yes={text.voidYes}
-              fault={voiding.error ? said(voiding.error) : undefined}
-              onYes={(reason) => voiding.mutate(reason)}
+              fault={voiding.message}
+              onYes={(reason) => voiding.save(reason)}
             />
           )}
         </div>

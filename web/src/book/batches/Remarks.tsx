@@ -1,22 +1,19 @@
-import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, data, type Schemas } from '../../api/client'
-import { day, Faults, Field, Press, queries } from '../../kit'
-import { said } from './said'
+import { day, Faults, Field, Press, queries, useSaving } from '../../kit'
 import styles from './Remarks.module.css'
 import { text } from '../text'
 
 /** What was written to a batch afterwards; added to, never changed. */
 export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
   const [note, setNote] = useState({ id: crypto.randomUUID(), text: '' })
-  const add = useMutation({
-    mutationFn: () =>
-      data(client.POST('/api/batches/{id}/remarks', { params: { path: { id: batch.id } }, body: note })),
-    onSuccess: async () => {
+  const add = useSaving(
+    () => data(client.POST('/api/batches/{id}/remarks', { params: { path: { id: batch.id } }, body: note })),
+    () => {
       setNote({ id: crypto.randomUUID(), text: '' })
-      await queries.invalidateQueries({ queryKey: ['batches', batch.id] })
+      void queries.invalidateQueries({ queryKey: ['batches', batch.id] })
     },
-  })
+  )
   return (
     <section className={styles.remarks} data-remarks>
       <h2>{text.remarks}</h2>
@@ -25,7 +22,7 @@ export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
           {r.text} <small className="quiet">{r.at && day(r.at)}</small>
         </p>
       ))}
-      <Faults value={add.error ? { text: said(add.error) } : {}}>
+      <Faults value={add.message ? { text: add.message } : {}}>
         <Field
           text
           lines
@@ -35,7 +32,7 @@ export function Remarks({ batch }: { batch: Schemas['Batch'] }) {
           onChange={(v) => setNote({ ...note, text: v })}
         />
       </Faults>
-      <Press says={text.add} off={note.text.trim() === '' || add.isPending} onPress={() => add.mutate()} />
+      <Press says={text.add} off={note.text.trim() === '' || add.busy} onPress={() => add.save()} />
     </section>
   )
 }

@@ -30,8 +30,7 @@ export function CardForm({ card, onClose }: { card: Card; onClose: () => void })
     },
     () => {
       form.putDown()
-      stale('cards')
-      stale('decide')
+      stale('cards', 'decide')
       onClose()
     },
   )
