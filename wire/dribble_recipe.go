@@ -22,7 +22,7 @@ func (r *DribbleRequest) bare() Recipe { return Recipe{Dribble: &DribbleRequest{
 func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{Colonies: colonies, Request: dribble.Request{
 		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Aim: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
-		Size: Size{By: dribble.SizeSeams}, Applicator: &dribble.UsualApplicator, Balance: mixing.Balance{}.Settled(),
+		Size: Size{By: dribble.SizeSeams}, Applicator: new(dribble.UsualApplicator), Balance: mixing.Balance{}.Settled(),
 	}}
 	if k.Dribble != nil {
 		label := *k.Dribble

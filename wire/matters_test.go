@@ -18,7 +18,7 @@ func TestEveryFigureMatters(t *testing.T) {
 	pot := func() *StripRequest {
 		return &StripRequest{Request: strip.Request{
 			Aim: strip.Aim{Recipe: strip.Recipe{OAD: 500, Volume: 750}}, Glycerol: 0.95, Heat: 68, Layout: strip.Layout{Carrier: "strip"},
-			Number: strip.Number{By: "bees", Frames: 2.5}, Uptake: 20, Stays: 100, Size: StripSize{By: "colonies"}, Carried: StripCarried{Mass: 50, OAD: 0.3, Water: 0.01},
+			Number: &strip.Number{By: "bees", Frames: 2.5}, Uptake: 20, Stays: 100, Size: StripSize{By: "colonies"}, Carried: StripCarried{Mass: 50, OAD: 0.3, Water: 0.01},
 			Jig: StripJig{Slots: 3, Most: 4}, Balance: mixing.Balance{Division: 0.1, Capacity: 200},
 			Prices: StripPrices{AcidKg: 10, GlycerolL: 5, Strip: 0.1},
 		}, Colonies: []StripColony{{Colony: hive}}}
@@ -34,7 +34,7 @@ func TestEveryFigureMatters(t *testing.T) {
 		"between_boxes":       func(r *StripRequest) { r.Carrier, r.Between = "sponge", true },
 		"number.frames":       func(r *StripRequest) { r.Number.Frames = 5 },
 		"number.most_per_box": func(r *StripRequest) { r.Number.Most = new(2) },
-		"number.each":         func(r *StripRequest) { r.Number = strip.Number{By: "colony", Each: 1} },
+		"number.each":         func(r *StripRequest) { r.Number = &strip.Number{By: "colony", Each: 1} },
 		"uptake_g":            func(r *StripRequest) { r.Uptake = 21 },
 		"stays_ml":            func(r *StripRequest) { r.Stays = 90 },
 		"size":                func(r *StripRequest) { r.Size = StripSize{By: "times", Times: 0.2} },

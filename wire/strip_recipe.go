@@ -1,7 +1,6 @@
 package wire
 
 import (
-	"keeler/core/chem"
 	"keeler/core/method"
 	"keeler/core/method/strip"
 	"keeler/core/mixing"
@@ -23,7 +22,7 @@ func (r *StripRequest) bare() Recipe { return Recipe{Strip: &StripRequest{Reques
 func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
 	r := StripRequest{Request: strip.Request{
 		Aim: strip.Aim{Protocol: strip.DefaultProtocol}, Uptake: strip.UsualUptake, Size: StripSize{By: strip.SizeColonies},
-		Number: chem.Or(k.Strip, strip.Number{}), Balance: mixing.Balance{}.Settled(),
+		Number: k.Strip, Balance: mixing.Balance{}.Settled(),
 	}}
 	for _, c := range colonies {
 		r.Colonies = append(r.Colonies, StripColony{Colony: c})

@@ -30,7 +30,7 @@ type StripRequest struct {
 // StripPlacementRequest asks where strips go, without a pot.
 type StripPlacementRequest struct {
 	strip.Layout
-	Number   strip.Number  `json:"number,omitzero" doc:"As in a plan."`
+	Number   *strip.Number `json:"number,omitempty" doc:"As in a plan."`
 	PieceOAD chem.Grams    `json:"piece_oad_g,omitempty" doc:"g OAD in one piece, so that boxes and colonies are held against their bounds; left out when it is not known."`
 	Colonies []StripColony `json:"colonies" doc:"1 to 1000."`
 }

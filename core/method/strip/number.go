@@ -33,16 +33,14 @@ var DefaultNumber = Number{By: PerBees, Frames: 2.5, Most: new(4)}
 const SpongesPerBox = 2
 
 // settled is a rule with what is usual where nothing is said.
-func (n Number) settled(of Carrier) Number {
+func (n *Number) settled(of Carrier) Number {
 	switch {
-	case n == (Number{}) && of == Sponge:
+	case n == nil && of == Sponge:
 		return Number{By: PerBox, Each: SpongesPerBox}
-	case n == (Number{}):
+	case n == nil:
 		return DefaultNumber
 	}
-	n.Frames = cmp.Or(n.Frames, DefaultNumber.Frames)
-	n.Most = cmp.Or(n.Most, DefaultNumber.Most)
-	return n
+	return Number{n.By, n.Each, cmp.Or(n.Frames, DefaultNumber.Frames), cmp.Or(n.Most, DefaultNumber.Most)}
 }
 
 func (n Number) check(l *fault.List) {

@@ -56,7 +56,7 @@ func New(r Request) (Plan, error) {
 	}
 	recipe := r.recipe()
 	made := recipe.Made(r.Glycerol)
-	p := Plan{Colonies: r.placed(&l), GiveGear: mixing.StripGear, Heat: r.Heat, Hottest: HighestHeat, Number: r.Number}
+	p := Plan{Colonies: r.placed(&l), GiveGear: mixing.StripGear, Heat: r.Heat, Hottest: HighestHeat, Number: *r.Number}
 	for _, c := range p.Colonies {
 		p.Need += len(c.Placement.Spots)
 	}

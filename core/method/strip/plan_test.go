@@ -25,7 +25,7 @@ func near(t *testing.T, what string, got, want, tolerance float64) {
 func forty() Request {
 	return Request{
 		Aim: Aim{Protocol: "two-to-three"}, Glycerol: 0.995, Heat: 70,
-		Layout: Layout{Carrier: Fibre}, Number: DefaultNumber, Uptake: 20,
+		Layout: Layout{Carrier: Fibre}, Number: new(DefaultNumber), Uptake: 20,
 		Size: Size{By: SizeStrips, Strips: 40}, Headroom: new(chem.Share(0.3)), Balance: mixing.Balance{Division: 1},
 	}
 }
@@ -174,17 +174,17 @@ func TestNotes(t *testing.T) {
 		{"a hot pot", func(r *Request) { r.Heat = 75 }, NoteHot, []float64{75, 70}},
 		{"carried of another strength", func(r *Request) { r.Carried = Carried{100, 0.4, 0} }, NoteCarried, []float64{40, 34.602}},
 		{"a coarse balance", func(r *Request) { r.Size.Strips, r.Balance.Division = 2, 1 }, NoteBalance, []float64{1, 0.0361}}, // 13.84 g
-		{"no room", func(r *Request) { hives(cluster(10, 4, 6))(r); r.Number = Number{By: PerColony, Each: 5} }, NoteGaps, []float64{5, 2}},
+		{"no room", func(r *Request) { hives(cluster(10, 4, 6))(r); r.Number = &Number{By: PerColony, Each: 5} }, NoteGaps, []float64{5, 2}},
 		{"the rule's most", func(r *Request) { hives(cluster(12, 0, 12))(r) }, NoteMost, []float64{5, 4}}, // 13 seams ask 5.2
 		{"bees at the wall", hives(cluster(10, 0, 0)), NoteNoGap, []float64{1, 0}},
-		{"nobody looked", func(r *Request) { hives(cluster(10, 1, 0))(r); r.Number = Number{By: PerBox, Each: 2} }, NoteUnlooked, nil},
+		{"nobody looked", func(r *Request) { hives(cluster(10, 1, 0))(r); r.Number = &Number{By: PerBox, Each: 2} }, NoteUnlooked, nil},
 		{"no bees", hives(cluster(10, 1, 0)), NoteNoBees, nil},
 		{"by hand, close", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{4, 5}}} }, NoteClose, nil},
 		{"by hand, outside", func(r *Request) { hives(cluster(10, 3, 7))(r); r.Placed = [][][]int{{{1}}} }, NoteOutside, nil},
 		// 6 strips of 6.92 g are 41.5 g in one box, 11 in two boxes 76.1 g in the colony.
 		{"much for a box", func(r *Request) {
 			hives(cluster(12, 0, 12))(r)
-			r.Number = Number{By: PerColony, Each: 6}
+			r.Number = &Number{By: PerColony, Each: 6}
 		}, NoteBoxHigh, []float64{41.522, 36}},
 		{"much for a box, by hand", func(r *Request) {
 			hives(cluster(12, 0, 12))(r)
@@ -230,7 +230,7 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 			if n == 0 {
 				n = 40
 			}
-			r.Number = Number{By: PerColony, Each: n}
+			r.Number = &Number{By: PerColony, Each: n}
 		},
 		"colonies[0].placed": func(r *Request, n int) {
 			if n == 0 {
@@ -242,7 +242,7 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 			}
 			r.Placed = [][][]int{{gaps}}
 		},
-		"number.most_per_box": func(r *Request, n int) { r.Number = Number{By: PerBees, Frames: 0.5, Most: &n} },
+		"number.most_per_box": func(r *Request, n int) { r.Number = &Number{By: PerBees, Frames: 0.5, Most: &n} },
 		"size.each": func(r *Request, n int) {
 			if n == 0 {
 				n = 40
@@ -271,7 +271,7 @@ func TestTooMuchAcidIsRefused(t *testing.T) {
 	}
 	// The same where strips are laid that were made before.
 	at := forty()
-	at.Colonies, at.Number = r.Colonies, Number{By: PerColony, Each: 40}
+	at.Colonies, at.Number = r.Colonies, &Number{By: PerColony, Each: 40}
 	if _, _, err := Lay(at, 13.8); err == nil {
 		t.Error("40 strips of 13.8 g are laid")
 	}
@@ -289,7 +289,7 @@ func TestUsualNumbersAreQuiet(t *testing.T) {
 				box.Seams = box.Cluster(4 * seams)
 				r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{box}}}
 				if sponge {
-					r.Aim, r.Layout, r.Number, r.Uptake = Aim{Protocol: "one-to-one"}, Layout{Carrier: Sponge}, Number{By: PerBox, Each: SpongesPerBox}, 50
+					r.Aim, r.Layout, r.Number, r.Uptake = Aim{Protocol: "one-to-one"}, Layout{Carrier: Sponge}, &Number{By: PerBox, Each: SpongesPerBox}, 50
 				}
 				p, err := New(r)
 				if err != nil {
@@ -441,7 +441,7 @@ func FuzzPot(f *testing.F) {
 	f.Fuzz(func(t *testing.T, by string, amount, uptake, share, carried, ac, stays, glycerol float64, each int, anhydrous bool) {
 		r := forty()
 		r.Colonies = []hive.Colony{{Name: "K1", Boxes: []hive.Box{cluster(12, 0, 12), cluster(12, 0, 12)}}}
-		r.Number = Number{By: PerColony, Each: each}
+		r.Number = &Number{By: PerColony, Each: each}
 		if anhydrous {
 			r.Basis = chem.Anhydrous
 		}

@@ -87,7 +87,7 @@ type Request struct {
 	Basis    chem.Basis   `json:"acid_basis,omitempty" doc:"Of the acid as bought: anhydrous where it has no crystal water, which is then weighed in beside it; dihydrate, which is what is sold, when left out."`
 	Heat     chem.Celsius `json:"warm_to_c,omitempty" doc:"Temperature of the pot, 50 to 77 °C; 70 when left out, 60 by the gentler protocol."`
 	Layout
-	Number   Number           `json:"number,omitzero" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
+	Number   *Number          `json:"number,omitempty" doc:"1 strip to 2½ frames of bees and up to 4 a box when left out; for sponges 2 a box."`
 	Uptake   chem.Grams       `json:"uptake_g,omitempty" doc:"Liquor that one piece takes up, from 0.5 g to what brings the most acid that a box may get; 20 for a strip when left out, never guessed for a long one or a sponge."`
 	Stays    chem.Millilitres `json:"stays_ml,omitempty" doc:"Liquor that must still stand in the vessel to cover the pieces, 0 to 20000 mL."`
 	Size     Size             `json:"size"`
@@ -106,7 +106,7 @@ func (r Request) Settled() Request {
 	if r.Carrier == Fibre {
 		r.Uptake = cmp.Or(r.Uptake, UsualUptake)
 	}
-	r.Number, r.Balance = r.Number.settled(r.Carrier), r.Balance.Settled()
+	r.Number, r.Balance = new(r.Number.settled(r.Carrier)), r.Balance.Settled()
 	r.Headroom = new(chem.Or(r.Headroom, UsualHeadroom))
 	return r
 }

@@ -23,7 +23,7 @@ func TestEndsOfEachFigure(t *testing.T) {
 		{"uptake_g", 0.5, 346.79, func(r *Request, v float64) { many(r); r.Size.Strips = 150; r.Uptake = chem.Grams(v) }},
 		{"stays_ml", 0, 20000, func(r *Request, v float64) { r.Stays = chem.Millilitres(v) }},
 		{"headroom_percent", 0, 200, func(r *Request, v float64) { r.Headroom = new(chem.Share(v / 100)) }},
-		{"number.each", 1, 40, func(r *Request, v float64) { r.Number = Number{By: PerBox, Each: int(v)} }},
+		{"number.each", 1, 40, func(r *Request, v float64) { r.Number = &Number{By: PerBox, Each: int(v)} }},
 		{"number.frames", 0.5, 20, func(r *Request, v float64) { r.Number.Frames = v }},
 		{"number.most_per_box", 0, 20, func(r *Request, v float64) { r.Number.Most = new(int(v)) }},
 		{"size.colonies", 1, 1000, func(r *Request, v float64) { r.Size = Size{By: SizeCount, Colonies: int(v), Each: 2} }},
