@@ -37,6 +37,18 @@ func (d Desk) history(ctx context.Context) (history, error) {
 
 // historyOf is history for some colonies since a time, with those whose bees they hold.
 func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history {
+	those, events := d.among(r, colonies, since)
+	return historyOf(by(r, d.op.InspectionsAmong, those), events, by(r, d.op.GivenTo, those))
+}
+
+// givenTo is the part of history that a tap in a round waits for: what they were given.
+func (d Desk) givenTo(r *reading, colonies []string) treatment.Book {
+	those, events := d.among(r, colonies, timeOf(d.today()-memory))
+	return historyOf(nil, events, by(r, d.op.GivenTo, those)).given
+}
+
+// among are some colonies with those whose bees they hold, and what happened to them all.
+func (d Desk) among(r *reading, colonies []string, since time.Time) (store.Among, []store.Event) {
 	var events []store.Event
 	those := slices.Clone(colonies)
 	for fresh := those; len(fresh) > 0; {
@@ -48,8 +60,7 @@ func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history 
 			}
 		}
 	}
-	among := store.Among{Colonies: those, Since: since}
-	return historyOf(by(r, d.op.InspectionsAmong, among), events, by(r, d.op.GivenTo, among))
+	return store.Among{Colonies: those, Since: since}, events
 }
 
 // Kinds of events by which bees come from another colony.

@@ -112,15 +112,15 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 // stopAt finds what to stop at before anything is given: the same acid given before, and
 // with jobs, other open jobs that the colonies are in.
 func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
-	h := d.historyOf(r, v.ids(), timeOf(d.today()-memory))
-	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
+	given := d.givenTo(r, v.ids())
+	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, fit.Colony{Treatments: given.Of(r.ID)}) })
 	if jobs {
 		d.withJobs(r, bees, v.job.ID)
 	}
 	own := map[string]bool{} // what this visit gave stops nobody
-	for _, a := range h.given.Applications {
-		for _, given := range a {
-			own[given.ID] = own[given.ID] || given.Job == v.job.ID && given.On == v.day
+	for _, all := range given.Applications {
+		for _, a := range all {
+			own[a.ID] = own[a.ID] || a.Job == v.job.ID && a.On == v.day
 		}
 	}
 	v.stops = map[string][]wire.Stop{}
@@ -207,7 +207,7 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 	ids := v.ids()
 	r := reading{ctx: ctx}
 	boards := by(&r, d.op.LastSeams, ids)
-	h := d.historyOf(&r, ids, timeOf(d.today()-memory))
+	given := d.givenTo(&r, ids)
 	if r.err != nil {
 		return nil, r.err
 	}
@@ -217,7 +217,7 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 		out[i] = wire.VisitColony{
 			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
 		}
-		if in, there := treatment.Standing(h.given.Of(r.ID), method.Name(v.job.Method), v.day); there {
+		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.day); there {
 			out[i].InHive, out[i].DaysIn, out[i].Early = int(in.Amount), int(v.day-in.Since), max(0, int(in.From-v.day))
 		}
 	}

@@ -66,19 +66,12 @@ func roundAndRegister() ([]figure, error) {
 	if err != nil {
 		return nil, err
 	}
-	c, err := newCrew()
+	c, err := begin()
 	if err != nil {
 		return nil, err
 	}
 	defer func() { _ = c.Down() }()
-	if _, err := c.send("/api/import/colonies?mode=all", "text/csv", table("Round", 1, 40)); err != nil {
-		return nil, err
-	}
-	job, err := c.roundJob()
-	if err != nil {
-		return nil, err
-	}
-	dose, redraw, err := c.tap(job)
+	dose, redraw, err := c.tap(c.job)
 	if err != nil {
 		return nil, err
 	}
@@ -86,7 +79,7 @@ func roundAndRegister() ([]figure, error) {
 		name: "tap to new dose to a bare redraw, p95", value: fmt.Sprintf("%.2f (%s)", float64(dose)/float64(redraw), dose.Round(time.Millisecond/10)),
 		limit: fmt.Sprint("at most ", tapRatio), kept: float64(dose) <= tapRatio*float64(redraw),
 	})
-	history, err := c.afterYears(job)
+	history, err := afterYears(c)
 	if err != nil {
 		return nil, err
 	}
@@ -95,27 +88,27 @@ func roundAndRegister() ([]figure, error) {
 	return append(figures, register...), err
 }
 
-// roundJob makes a job of all colonies for the day, each seen with bees.
-func (c crew) roundJob() (string, error) {
+// roundJob makes a job of all colonies for the day, each seen with bees; it tells the first.
+func (c crew) roundJob() (id, first string, err error) {
 	db, err := sql.Open("mysql", c.DB.DSN())
 	if err != nil {
-		return "", err
+		return "", "", err
 	}
 	defer func() { _ = db.Close() }()
 	rows, err := db.Query("SELECT id FROM colonies ORDER BY position")
 	if err != nil {
-		return "", err
+		return "", "", err
 	}
 	defer func() { _ = rows.Close() }()
 	job := wire.SaveJob{ID: uuid.NewString(), Name: "Round", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit", People: 1}
 	for rows.Next() {
 		var id string
 		if err := rows.Scan(&id); err != nil {
-			return "", err
+			return "", "", err
 		}
 		job.Colonies = append(job.Colonies, wire.JobColony{ColonyID: id, Day: benchDay, Override: "bench"})
 	}
-	return job.ID, c.post("/api/jobs", job)
+	return job.ID, job.Colonies[0].ColonyID, c.post("/api/jobs", job)
 }
 
 const benchDay = "2026-12-04"

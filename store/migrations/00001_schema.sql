@@ -456,7 +456,7 @@ CREATE TABLE applications (
   KEY by_colony (operation_id, superseded, colony_id, given_at, seq),
   KEY by_yard (operation_id, superseded, yard_id, given_at, seq),
   KEY by_batch (operation_id, superseded, batch_id, given_at, seq),
-  KEY by_job (operation_id, job_id, visit_day),
+  KEY by_job (operation_id, job_id, visit_day, superseded, seq),
   KEY of_job (operation_id, job_id, colony_id, superseded),
   FOREIGN KEY (operation_id, amends_id) REFERENCES applications (operation_id, id),
   FOREIGN KEY (operation_id, ends_id) REFERENCES applications (operation_id, id),
