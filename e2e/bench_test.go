@@ -303,6 +303,7 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.space()
 	p.says("[data-uptake]", "each took up 20.")
 	p.click("[data-primary]")
+	p.says("main", "USE BY") // the label, above the links
 	p.do(chromedp.Click(`//a[text()="What the pot left"]`))
 	p.says("main", "left over", "Liquor that a pot left over")
 	p.says("[data-left]", "155 g")

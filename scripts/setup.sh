@@ -7,7 +7,7 @@ packages=()
 [ -x /usr/sbin/mariadbd ] && command -v mariadb-install-db >/dev/null || packages+=(mariadb-server-core)
 command -v my_print_defaults >/dev/null || packages+=(mariadb-client-core)
 if [ "${1:-}" = browser ]; then
-  command -v chromium >/dev/null || packages+=(chromium)
+  command -v chromium-headless-shell >/dev/null || packages+=(chromium-headless-shell)
 fi
 [ ${#packages[@]} -eq 0 ] && exit 0
 
