@@ -41,7 +41,7 @@ func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history 
 	return historyOf(by(r, d.op.InspectionsAmong, those), events, by(r, d.op.GivenTo, those))
 }
 
-// givenTo is the part of history that a tap in a round waits for: what they were given.
+// givenTo is the part of history that tells what is in a hive: what they were given.
 func (d Desk) givenTo(r *reading, colonies []string) treatment.Book {
 	those, events := d.among(r, colonies, timeOf(d.today()-memory))
 	return historyOf(nil, events, by(r, d.op.GivenTo, those)).given

@@ -243,3 +243,29 @@ func TestDeadOnTheRound(t *testing.T) {
 		t.Errorf("a slip, it lives: %+v %v", c.ColonyRecord, err)
 	}
 }
+
+// A dose before sealed brood was seen again met none of the mites that are there now: the
+// round asks of it no more than Decide does. 5 October lies 60 days back, the brood of 20
+// October 45; without that brood it is the same broodless time, and stops.
+func TestBroodSinceTheLastDoseStopsNoRound(t *testing.T) {
+	v := goOut(t, "winter")
+	for _, h := range v.hives {
+		if _, err := v.d.Treat(t.Context(), h, wire.Treatment{ID: uuid.NewString(), Method: "dribble", GivenOn: "2026-10-05"}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	_, err := v.d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: v.hives[0], On: "2026-10-20", Brood: "little"}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	r, err := v.d.Visit(t.Context(), v.job, outOn)
+	if err != nil || len(r.Colonies[0].Stop) != 0 || len(r.Colonies[1].Stop) != 1 || r.Colonies[1].Stop[0].Code != "given_already" {
+		t.Fatalf("%+v %v", r.Colonies, err)
+	}
+	if _, r = v.sends(wire.Application{ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30}); slices.Contains(r.Records[0].Flags, "again") {
+		t.Errorf("brood between the two: %+v", r.Records[0])
+	}
+	if _, r = v.sends(wire.Application{ColonyID: v.hives[1], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30}); !slices.Contains(r.Records[1].Flags, "again") {
+		t.Errorf("no brood between the two: %+v", r.Records[1])
+	}
+}

@@ -112,13 +112,13 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 // stopAt finds what to stop at before anything is given: the same acid given before, and
 // with jobs, other open jobs that the colonies are in.
 func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
-	given := d.givenTo(r, v.ids())
-	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, fit.Colony{Treatments: given.Of(r.ID)}) })
+	h := d.historyOf(r, v.ids(), timeOf(d.today()-memory)) // brood seen since then ends a broodless time
+	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
 	if jobs {
 		d.withJobs(r, bees, v.job.ID)
 	}
 	own := map[string]bool{} // what this visit gave stops nobody
-	for _, all := range given.Applications {
+	for _, all := range h.given.Applications {
 		for _, a := range all {
 			own[a.ID] = own[a.ID] || a.Job == v.job.ID && a.On == v.day
 		}
