@@ -50,7 +50,7 @@ func (d Desk) SetBalances(ctx context.Context, in wire.Balances) (wire.Balances,
 func (d Desk) Bench(ctx context.Context, id string) (wire.BenchRun, error) {
 	r := reading{ctx: ctx}
 	batch, run := by(&r, d.op.Batch, id), by(&r, d.op.Run, id)
-	if batch.ID != "" && errors.Is(r.err, store.ErrNotFound) {
+	if batch.ID != "" && errors.Is(r.err, store.ErrNotFound) { // the batch is there, and no run of it
 		balances, err := d.Balances(ctx)
 		if err != nil {
 			return wire.BenchRun{}, err

@@ -87,7 +87,7 @@ func (d Desk) thresholds(ctx context.Context) (mites.Thresholds, error) {
 	return out, err
 }
 
-// Lines tells where the operation acts, and where the trade does.
+// Thresholds tells where the operation acts, and where the trade does.
 func (d Desk) Thresholds(ctx context.Context) (wire.Thresholds, error) {
 	own, err := d.thresholds(ctx)
 	return wire.Thresholds{Thresholds: thresholdsOf(own), Trade: thresholdsOf(mites.Trade)}, err

@@ -2,6 +2,7 @@ package perf
 
 import (
 	"database/sql"
+	"errors"
 	"fmt"
 	"slices"
 	"time"
@@ -56,13 +57,20 @@ func begin() (round, error) {
 		return round{}, err
 	}
 	r := round{crew: c, batch: uuid.NewString()}
-	if _, err := c.send("/api/import/colonies?mode=all", "text/csv", table("Round", 1, 40)); err != nil {
-		return r, err
+	if err := r.prepare(); err != nil {
+		return r, errors.Join(err, c.Down())
 	}
-	if r.job, r.colony, err = c.roundJob(); err != nil {
-		return r, err
+	return r, nil
+}
+
+func (r *round) prepare() (err error) {
+	if _, err := r.send("/api/import/colonies?mode=all", "text/csv", table("Round", 1, 40)); err != nil {
+		return err
 	}
-	return r, c.post("/api/batches", wire.SaveBatch{ID: r.batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+	if r.job, r.colony, err = r.roundJob(); err != nil {
+		return err
+	}
+	return r.post("/api/batches", wire.SaveBatch{ID: r.batch, Name: "Jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
 		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: 5000},
 	}}}})
 }

@@ -92,7 +92,8 @@ func (o Operation) Supersede(ctx context.Context, id string) error {
 // Application reads one line.
 func (o Operation) Application(ctx context.Context, id string) (Application, error) {
 	var out Application
-	return out, orElse(ErrNotFound, o.named(ctx).Where("a.id = ?", id).Limit(1).Find(&out))
+	err := orElse(ErrNotFound, o.named(ctx).Where("a.id = ?", id).Limit(1).Find(&out))
+	return out, err
 }
 
 // Visited lists what stands of a job's day, in the order in which it was written.

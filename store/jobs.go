@@ -129,12 +129,13 @@ type Waiting struct {
 // Waits lists the colonies that jobs still have to come to on a day since another.
 func (o Operation) Waits(ctx context.Context, since time.Time) ([]Waiting, error) {
 	var out []Waiting
-	return out, o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
+	err := o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
 		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
 		WHERE j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
 			SELECT 1 FROM applications a FORCE INDEX (of_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
 			AND a.superseded = 0 AND a.reason <> 'taken_back')
 		ORDER BY c.day`, o.id, since).Scan(&out).Error
+	return out, err
 }
 
 // DoneOf counts by job and day the colonies that have a line in the register.

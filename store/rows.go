@@ -10,7 +10,8 @@ import (
 // all reads what a query finds.
 func all[Row any](q *gorm.DB) ([]Row, error) {
 	var out []Row
-	return out, q.Find(&out).Error
+	err := q.Find(&out).Error
+	return out, err
 }
 
 // first reads one row, or gives ErrNotFound.

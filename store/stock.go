@@ -54,12 +54,10 @@ func (a Account) of(q *gorm.DB) *gorm.DB {
 
 // Entries lists an account in its order, with who wrote it.
 func (o Operation) Entries(ctx context.Context, a Account) ([]StockEntry, error) {
-	var out []StockEntry
-	q := a.of(o.db.WithContext(ctx).Table("stock_entries").Select("stock_entries.*, users.login, colonies.name AS colony").
+	return all[StockEntry](a.of(o.db.WithContext(ctx).Table("stock_entries").Select("stock_entries.*, users.login, colonies.name AS colony").
 		Joins("LEFT JOIN users ON users.id = stock_entries.user_id").
 		Joins("LEFT JOIN colonies ON colonies.operation_id = stock_entries.operation_id AND colonies.id = stock_entries.colony_id").
-		Where("stock_entries.operation_id = ?", o.id))
-	return out, q.Order("seq").Find(&out).Error
+		Where("stock_entries.operation_id = ?", o.id)).Order("seq"))
 }
 
 // Enter writes the next line of an account: make is given what is left and what

@@ -50,8 +50,8 @@ type Clarity struct {
 	Yard       bool         `json:"yard" doc:"Stays clear where it is used."`
 }
 
-// New works out a plan. Its error is a fault.List that names each field that
-// cannot be and the range that could.
+// New works out a plan of a request that is Settled. Its error is a fault.List that names
+// each field that cannot be and the range that could.
 //
 // Sources: masses from the syrup's density with the acid's own volume counted;
 // doses from the trade's rule (see Dose); the trade's spans for the warnings.

@@ -66,8 +66,8 @@ type Plan struct {
 	Notes      []note.Note             `json:"notes"`
 }
 
-// New works out a plan. Its error is a fault.List that names each field that
-// cannot be and the range that could.
+// New works out a plan of a request that is Settled. Its error is a fault.List that names
+// each field that cannot be and the range that could.
 func New(r Request) (Plan, error) {
 	if l := r.check(); len(l) > 0 {
 		return Plan{}, l

@@ -2,6 +2,7 @@ package pad
 
 import (
 	"cmp"
+
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"

@@ -47,8 +47,8 @@ type Plan struct {
 	Notes      []note.Note       `json:"notes"`
 }
 
-// New works out a plan. Its error is a fault.List that names each field that
-// cannot be and the range that could.
+// New works out a plan of a request that is Settled. Its error is a fault.List that names
+// each field that cannot be and the range that could.
 func New(r Request) (Plan, error) {
 	l := r.check()
 	if len(l) > 0 {
@@ -92,8 +92,8 @@ func New(r Request) (Plan, error) {
 }
 
 // Lay is where pieces go that are soaked already, each with so much OAD (g; 0 when
-// it is not known), without a pot. Of a request it takes the colonies, what was placed
-// by hand, the layout and the number; faults name their fields.
+// it is not known), without a pot. Of a request that is Settled it takes the colonies, what
+// was placed by hand, the layout and the number; faults name their fields.
 func Lay(r Request, piece chem.Grams) ([]ColonyStrips, []note.Note, error) {
 	var l fault.List
 	hive.CheckAll(r.Colonies, &l)

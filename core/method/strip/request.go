@@ -2,6 +2,7 @@ package strip
 
 import (
 	"cmp"
+
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/hive"

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { type Schemas } from '../api/client'
+import type { Schemas } from '../api/client'
 import { ask, queries } from './queries'
 
 export type Start = Schemas['Start']

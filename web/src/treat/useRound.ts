@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-
 import { keepCore, loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/useOutbox'
 import { ask, queries } from '../kit'

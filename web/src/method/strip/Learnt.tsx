@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-
 import { ask, Press, three, useStart } from '../../kit'
 import type { Change } from '../draft'
 import type { Carrier, StripTyped } from './fields'
