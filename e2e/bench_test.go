@@ -49,7 +49,7 @@ func (p page) types(step, grams string) {
 // until waits for something to come true of the page.
 func (p page) until(js string) {
 	p.t.Helper()
-	if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool]("("+js+") === true", chromedp.WithPollingTimeout(patience))); err != nil {
+	if err := p.comes(js); err != nil {
 		p.t.Fatalf("never %s: %v\n%s", js, err, p.words())
 	}
 }
@@ -164,7 +164,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 
 func (p page) path() string {
 	p.t.Helper()
-	path, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](`location.pathname`))
+	path, err := look(p, chromedp.Evaluate[string](`location.pathname`))
 	if err != nil {
 		p.t.Fatal(err)
 	}
@@ -316,7 +316,7 @@ func (p page) wantedAt(step string) string {
 	p.t.Helper()
 	p.at(step)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-target]")))
-	grams, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](`/([\d.,]+) g/.exec(document.querySelector('[data-target]').innerText)[1].replace(',', '')`))
+	grams, err := look(p, chromedp.Evaluate[string](`/([\d.,]+) g/.exec(document.querySelector('[data-target]').innerText)[1].replace(',', '')`))
 	if err != nil {
 		p.t.Fatal(err)
 	}
@@ -363,7 +363,7 @@ func TestLabelPrintsAndItsCodeLeadsToTheBatch(t *testing.T) {
 // as it is printed.
 func (p page) code() string {
 	p.t.Helper()
-	shot, err := chromedp.Run(p.ctx, chromedp.Screenshot(chromedp.CSS("[data-label]")))
+	shot, err := look(p, chromedp.Screenshot(chromedp.CSS("[data-label]")))
 	if err != nil {
 		p.t.Fatal(err)
 	}

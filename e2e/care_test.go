@@ -259,7 +259,7 @@ func TestLabelHoldsItsText(t *testing.T) {
 		holds := func(what string) {
 			t.Helper()
 			p.until(`document.querySelector('[data-label]') !== null`)
-			if got, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](measured)); err != nil || got != "0 outside, first aid true, page true" {
+			if got, err := look(p, chromedp.Evaluate[string](measured)); err != nil || got != "0 outside, first aid true, page true" {
 				t.Errorf("%s, %s: %s %v", name, what, got, err)
 			}
 		}

@@ -119,18 +119,29 @@ func replaced(err error) bool {
 	return err != nil && (strings.Contains(err.Error(), "Could not find node") || strings.Contains(err.Error(), "Cannot find context"))
 }
 
-// do runs steps, failing the test when one does not come about. One that the page was
-// faster than, by replacing what it was about, is run again.
+// look takes a step that tells something. Where the page was faster, by replacing what it
+// was about, it is taken again.
+func look[T any](p page, step chromedp.Action[T]) (T, error) {
+	ctx, cancel := context.WithTimeout(p.ctx, patience+time.Second) // a poll says first that it waited in vain
+	defer cancel()
+	seen, err := chromedp.Run(ctx, step)
+	for replaced(err) && ctx.Err() == nil {
+		seen, err = chromedp.Run(ctx, step)
+	}
+	return seen, err
+}
+
+// comes waits for something to come true of the page.
+func (p page) comes(js string) error {
+	_, err := look(p, chromedp.Poll[bool]("("+js+") === true", chromedp.WithPollingTimeout(patience)))
+	return err
+}
+
+// do runs steps, failing the test when one does not come about.
 func (p page) do(steps ...browser.Action) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, patience)
-	defer cancel()
 	for _, step := range steps {
-		err := chromedp.Do(ctx, step)
-		for replaced(err) && ctx.Err() == nil {
-			err = chromedp.Do(ctx, step)
-		}
-		if err != nil {
+		if _, err := look(p, step); err != nil {
 			p.t.Fatalf("%v\nthe page says:\n%s", err, p.words())
 		}
 	}
@@ -154,7 +165,7 @@ func (p page) click(selector string) {
 				addEventListener('click', (e) => { globalThis.hit = e.target.closest(%[1]q) !== null }, { capture: true, once: true })
 			})()`, selector)),
 			chromedp.Click(chromedp.CSS(selector)))
-		if hit, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`globalThis.hit !== false`)); err != nil || hit {
+		if hit, err := look(p, chromedp.Evaluate[bool](`globalThis.hit !== false`)); err != nil || hit {
 			return // or it has led to another page
 		}
 	}
@@ -178,7 +189,7 @@ func (p page) open(title string) {
 // count is how many parts of the page there are of a kind.
 func (p page) count(selector string) int {
 	p.t.Helper()
-	n, err := chromedp.Run(p.ctx, chromedp.Evaluate[int](fmt.Sprintf(`document.querySelectorAll(%q).length`, selector)))
+	n, err := look(p, chromedp.Evaluate[int](fmt.Sprintf(`document.querySelectorAll(%q).length`, selector)))
 	if err != nil {
 		p.t.Fatal(err)
 	}
@@ -202,7 +213,7 @@ func (p page) pickIn(part, list, words string) {
 		list.dispatchEvent(new Event('change', { bubbles: true }))
 		return true
 	})()`, part, list, words)
-	if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
+	if err := p.comes(js); err != nil {
 		p.t.Fatalf("no %q to choose in %q: %v\n%s", words, list, err, p.words())
 	}
 }
@@ -220,12 +231,7 @@ func (p page) says(selector string, words ...string) {
 	p.t.Helper()
 	for _, w := range words {
 		js := fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? '').replace(/\s+/g, ' ').includes(%q)`, selector, w)
-		look := chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))
-		_, err := chromedp.Run(p.ctx, look)
-		for try := 0; replaced(err) && try < 10; try++ {
-			_, err = chromedp.Run(p.ctx, look)
-		}
-		if err != nil {
+		if err := p.comes(js); err != nil {
 			p.t.Fatalf("%s never says %q: %v\nit says:\n%s", selector, w, err, p.words())
 		}
 	}
@@ -234,7 +240,7 @@ func (p page) says(selector string, words ...string) {
 // value is what a field holds.
 func (p page) value(path string) string {
 	p.t.Helper()
-	v, err := chromedp.Run(p.ctx, chromedp.Value(chromedp.CSS(fmt.Sprintf(`[data-path=%q] input`, path))))
+	v, err := look(p, chromedp.Value(chromedp.CSS(fmt.Sprintf(`[data-path=%q] input`, path))))
 	if err != nil {
 		p.t.Fatal(err)
 	}

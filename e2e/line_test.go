@@ -13,7 +13,7 @@ import (
 // standing is the hives of a yard in the order in which they are drawn.
 func (p page) standing() string {
 	p.t.Helper()
-	names, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](`[...document.querySelectorAll('[data-stand]')].map((s) => s.dataset.stand).join(' ')`))
+	names, err := look(p, chromedp.Evaluate[string](`[...document.querySelectorAll('[data-stand]')].map((s) => s.dataset.stand).join(' ')`))
 	if err != nil {
 		p.t.Fatal(err)
 	}
@@ -24,7 +24,7 @@ func (p page) standing() string {
 func (p page) stands(order string) {
 	p.t.Helper()
 	js := fmt.Sprintf(`[...document.querySelectorAll('[data-stand]')].map((s) => s.dataset.stand).join(' ') === %q`, order)
-	if _, err := chromedp.Run(p.ctx, chromedp.Poll[bool](js, chromedp.WithPollingTimeout(patience))); err != nil {
+	if err := p.comes(js); err != nil {
 		p.t.Fatalf("the hives stand as %s, want %s: %v", p.standing(), order, err)
 	}
 }
@@ -76,7 +76,7 @@ func TestDecideOnAPhone(t *testing.T) {
 	p.says(yard+"[data-reasons]", "An inspection without brood holds 3 days", "Look again")
 	p.click(yard + `[data-method="pad"]`)
 	p.says(yard, "Windows for formic acid", "too cold")
-	wide, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`document.documentElement.scrollWidth > innerWidth + 1`))
+	wide, err := look(p, chromedp.Evaluate[bool](`document.documentElement.scrollWidth > innerWidth + 1`))
 	if err != nil || wide {
 		t.Errorf("the page is wider than the phone: %v %v", wide, err)
 	}

@@ -13,7 +13,7 @@ import (
 func (p page) text(selector string) string {
 	p.t.Helper()
 	p.do(chromedp.WaitVisible(chromedp.CSS(selector)))
-	s, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](fmt.Sprintf(`document.querySelector(%q).innerText`, selector)))
+	s, err := look(p, chromedp.Evaluate[string](fmt.Sprintf(`document.querySelector(%q).innerText`, selector)))
 	if err != nil {
 		p.t.Fatal(err)
 	}

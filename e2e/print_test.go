@@ -16,7 +16,7 @@ var sheet = regexp.MustCompile(`/Type\s*/Page\b`)
 // pages prints and counts the sheets.
 func (p page) pages(paper chromedp.PaperSize) int {
 	p.t.Helper()
-	pdf, err := chromedp.Run(p.ctx, chromedp.PrintToPDF(chromedp.PDFPaper(paper), chromedp.PDFPreferCSSPageSize()))
+	pdf, err := look(p, chromedp.PrintToPDF(chromedp.PDFPaper(paper), chromedp.PDFPreferCSSPageSize()))
 	if err != nil {
 		p.t.Fatal(err)
 	}

@@ -201,7 +201,7 @@ func TestCoreInTheBrowserAgrees(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	here, err := chromedp.Run(p.ctx, chromedp.Evaluate[[]string](fmt.Sprintf(`%s.map(({ method, request }) => keelerCore[method](request))`, all)))
+	here, err := look(p, chromedp.Evaluate[[]string](fmt.Sprintf(`%s.map(({ method, request }) => keelerCore[method](request))`, all)))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -547,7 +547,7 @@ func TestRoundOfStrips(t *testing.T) {
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	fetched := func(js string) string {
 		t.Helper()
-		out, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](js, chromedp.EvalAwaitPromise))
+		out, err := look(p, chromedp.Evaluate[string](js, chromedp.EvalAwaitPromise))
 		if err != nil {
 			t.Fatal(err)
 		}
