@@ -53,12 +53,8 @@ func (d Desk) AddColony(ctx context.Context, in wire.SaveColony) (wire.ColonyWho
 	if c.YardID == "" {
 		return wire.ColonyWhole{}, fault.List{{Field: "yard_id", Reason: fault.Missing}}
 	}
-	last, err := d.op.LastPosition(ctx)
-	if err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	c.ID, c.Position = newID(in.ID), last[c.YardID]+1
-	return after(ctx, named(d.op.Import(ctx, nil, []store.Colony{c})), d.Colony, c.ID)
+	c.ID = newID(in.ID)
+	return after(ctx, named(unknown("yard_id", d.op.Stand(ctx, &c))), d.Colony, c.ID)
 }
 
 // ChangeColony writes a colony over the version that was seen; store.ErrStale when
@@ -207,14 +203,10 @@ func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.Col
 	if err != nil {
 		return wire.ColonyWhole{}, wire.Beneath("child.", err)
 	}
-	last, err := d.op.LastPosition(ctx)
-	if err != nil {
-		return wire.ColonyWhole{}, err
-	}
-	child.ID, child.Position, child.StartedOn = newID(in.Child.ID), last[child.YardID]+1, timeOf(day)
-	err = d.op.Split(ctx, &child,
+	child.ID, child.StartedOn = newID(in.Child.ID), timeOf(day)
+	err = d.op.Stand(ctx, &child,
 		d.event(parent, "split", child.ID, child.Name, day), d.event(child.ID, "split_off", parent, from.Name, day))
-	return after(ctx, wire.Beneath("child.", named(err)), d.Colony, child.ID)
+	return after(ctx, wire.Beneath("child.", named(unknown("yard_id", err))), d.Colony, child.ID)
 }
 
 // End closes a colony; united with another, that one carries its treatments.

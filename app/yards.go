@@ -119,14 +119,18 @@ func colonyID(r store.Colony, _ int) string { return r.ID }
 // once; otherwise somebody has changed the yard meanwhile, and it is
 // store.ErrStale.
 func (d Desk) Arrange(ctx context.Context, yard string, in wire.Order) (wire.YardWhole, error) {
-	r := reading{ctx: ctx}
-	by(&r, d.op.Yard, yard)
-	rows := by(&r, d.op.ColoniesIn, yard)
-	if r.err != nil {
-		return wire.YardWhole{}, r.err
-	}
-	if !lo.ElementsMatch(lo.Map(rows, colonyID), in.Colonies) {
-		return wire.YardWhole{}, store.ErrStale
-	}
-	return after(ctx, d.op.Arrange(ctx, yard, in.Colonies), d.Yard, yard)
+	err := d.op.Within(ctx, func(op store.Operation) error {
+		if err := op.HoldYard(ctx, yard); err != nil {
+			return err
+		}
+		rows, err := op.ColoniesIn(ctx, yard)
+		if err != nil {
+			return err
+		}
+		if !lo.ElementsMatch(lo.Map(rows, colonyID), in.Colonies) {
+			return store.ErrStale
+		}
+		return op.Arrange(ctx, yard, in.Colonies)
+	})
+	return after(ctx, err, d.Yard, yard)
 }

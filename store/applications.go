@@ -64,13 +64,12 @@ func (o Operation) named(ctx context.Context) *gorm.DB {
 // Apply writes a line of the register with all that goes with it, all or nothing. The
 // same id a second time writes nothing: done is false.
 func (o Operation) Apply(ctx context.Context, a *Application, with func(Operation) error) (done bool, err error) {
-	err = o.within(ctx, func(o Operation) error {
+	err = o.Within(ctx, func(o Operation) error {
 		done = false
 		// The jar is held first: a line that refers to it would share its lock with others
 		// who all want it for themselves.
 		if a.BatchID != nil {
-			lock := o.own(ctx).Table("batches").Clauses(clause.Locking{Strength: "UPDATE"}).Where("id = ?", *a.BatchID)
-			if err := lock.Select("id").Scan(new(string)).Error; err != nil {
+			if err := o.hold(ctx, "batches", *a.BatchID); err != nil {
 				return err
 			}
 		}

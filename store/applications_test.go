@@ -59,7 +59,8 @@ func TestApplyAtOnce(t *testing.T) {
 				a := applied(yard, colony, &jar, morning)
 				for try := range 2 {
 					done, err := o.Apply(t.Context(), &a, func(o Operation) error {
-						return o.Enter(t.Context(), Account{Batch: jar}, a.ID, entry(-30))
+						_, err := o.Enter(t.Context(), Account{Batch: jar}, a.ID, entry(-30))
+						return err
 					})
 					if err != nil || done != (try == 0) {
 						failed <- fmt.Errorf("try %d: %v %w", try, done, err)
@@ -205,7 +206,7 @@ func TestLotsAndExtras(t *testing.T) {
 			e.ForBatchID = &jar
 			return e, err
 		}
-		if err := o.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), into); err != nil {
+		if _, err := o.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), into); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -80,7 +80,7 @@ func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err err
 	for i := range b.Lines {
 		b.Lines[i].Position = i
 	}
-	err = o.within(ctx, func(o Operation) error {
+	err = o.Within(ctx, func(o Operation) error {
 		if b.Number, err = o.nextNumber(ctx); err != nil {
 			return err
 		}

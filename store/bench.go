@@ -70,7 +70,7 @@ func (o Operation) Balances(ctx context.Context) ([]Balance, error) {
 
 // SetBalances puts these in the place of those before.
 func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		if err := o.own(ctx).Delete(&Balance{}).Error; err != nil {
 			return err
 		}
@@ -83,7 +83,7 @@ func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
 
 // BeginRun starts a run on a planned batch; one that runs already stays as it is.
 func (o Operation) BeginRun(ctx context.Context, r *BenchRun) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		made := o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(r)
 		if made.Error != nil || made.RowsAffected == 0 {
 			return taken(made.Error)
@@ -107,9 +107,8 @@ func (o Operation) Run(ctx context.Context, batch string) (BenchRun, error) {
 // AtBench does something with a run that nobody else touches meanwhile, all or
 // nothing.
 func (o Operation) AtBench(ctx context.Context, batch string, do func(Operation, BenchRun) error) error {
-	return o.within(ctx, func(o Operation) error {
-		lock := o.own(ctx).Clauses(clause.Locking{Strength: "UPDATE"}).Where("batch_id = ?", batch)
-		if _, err := first[BenchRun](lock); err != nil {
+	return o.Within(ctx, func(o Operation) error {
+		if err := o.hold(ctx, "batches", batch); err != nil {
 			return err
 		}
 		r, err := o.Run(ctx, batch)
@@ -138,7 +137,7 @@ type Finished struct {
 
 // FinishBatch puts what a batch really is in the place of what was planned.
 func (o Operation) FinishBatch(ctx context.Context, id string, f Finished) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		if f.Components != nil {
 			if err := o.own(ctx).Where("batch_id = ?", id).Delete(&BatchComponent{}).Error; err != nil {
 				return err

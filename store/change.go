@@ -4,7 +4,6 @@ import (
 	"context"
 	"errors"
 
-	"github.com/go-sql-driver/mysql"
 	"gorm.io/gorm"
 )
 
@@ -35,25 +34,4 @@ func taken(err error) error {
 		return ErrNotFound
 	}
 	return err
-}
-
-// mostTries is how often what deadlocks is done in all.
-const mostTries = 4
-
-// within does several things, all or nothing.
-func (o Operation) within(ctx context.Context, do func(Operation) error) error {
-	_, inside := o.db.Statement.ConnPool.(gorm.TxCommitter)
-	for try := 1; ; try++ {
-		err := o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error { return do(Operation{tx, o.id}) })
-		// Of two that wait for each other the database ends one, whole: it is done again.
-		if inside || try == mostTries || !deadlocked(err) {
-			return err
-		}
-	}
-}
-
-func deadlocked(err error) bool {
-	const code = 1213
-	var of *mysql.MySQLError
-	return errors.As(err, &of) && of.Number == code
 }

@@ -76,7 +76,7 @@ func (c *Colony) stack() {
 // ChangeColony writes a colony and its boxes over the version that it carries, and what
 // thereby happened to its bees.
 func (o Operation) ChangeColony(ctx context.Context, c Colony, happened ...Event) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		row := Colony{Name: c.Name, Nuc: c.Nuc, ForHoney: c.ForHoney, Queen: c.Queen, QueenOn: c.QueenOn, Notes: c.Notes, Version: c.Version + 1}
 		if err := o.change(ctx, &row, c.ID, row.Version, "name", "nuc", "for_honey", "queen", "queen_on", "notes"); err != nil {
 			return err
@@ -94,7 +94,7 @@ func (o Operation) ChangeColony(ctx context.Context, c Colony, happened ...Event
 
 // Arrange puts the colonies of a yard in an order.
 func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		for i, id := range colonies {
 			err := o.own(ctx).Model(&Colony{}).Where("id = ? AND yard_id = ?", id, yard).Update("position", i).Error
 			if err != nil {
@@ -105,35 +105,47 @@ func (o Operation) Arrange(ctx context.Context, yard string, colonies []string) 
 	})
 }
 
-// Move brings a colony to another yard, at the end of its line.
-func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
-	return o.within(ctx, func(o Operation) error {
-		last, err := value[int](o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1)"))
-		if err != nil {
+// Stand writes a new colony at the end of its yard's line, and what thereby happened.
+func (o Operation) Stand(ctx context.Context, c *Colony, happened ...Event) error {
+	c.Version = 1
+	c.stack()
+	return taken(o.Within(ctx, func(o Operation) error {
+		var err error
+		if c.Position, err = o.lineEnd(ctx, c.YardID); err != nil {
 			return err
 		}
-		if err := o.change(ctx, &Colony{YardID: yard, Position: last + 1, Version: version + 1}, id, version+1, "yard_id", "position"); err != nil {
-			return err
-		}
-		return o.happened(happened)
-	})
-}
-
-// Split writes the colony that was taken off another.
-func (o Operation) Split(ctx context.Context, child *Colony, happened ...Event) error {
-	child.Version = 1
-	child.stack()
-	return taken(o.within(ctx, func(o Operation) error {
-		if err := o.db.Create(child).Error; err != nil {
+		if err := o.db.Create(c).Error; err != nil {
 			return err
 		}
 		return o.happened(happened...)
 	}))
 }
 
+// lineEnd is the first free place behind the line of a yard, which is held.
+func (o Operation) lineEnd(ctx context.Context, yard string) (int, error) {
+	if err := o.HoldYard(ctx, yard); err != nil {
+		return 0, err
+	}
+	return value[int](o.own(ctx).Model(&Colony{}).Where("yard_id = ?", yard).Select("COALESCE(MAX(position), -1) + 1"))
+}
+
+// Move brings a colony to another yard, at the end of its line.
+func (o Operation) Move(ctx context.Context, id, yard string, version int, happened Event) error {
+	return o.Within(ctx, func(o Operation) error {
+		end, err := o.lineEnd(ctx, yard)
+		if err != nil {
+			return err
+		}
+		if err := o.change(ctx, &Colony{YardID: yard, Position: end, Version: version + 1}, id, version+1, "yard_id", "position"); err != nil {
+			return err
+		}
+		return o.happened(happened)
+	})
+}
+
 // End closes a colony.
 func (o Operation) End(ctx context.Context, id string, version int, on time.Time, reason string, happened ...Event) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		if err := o.change(ctx, &Colony{EndedOn: &on, EndReason: reason, Version: version + 1}, id, version+1, "ended_on", "end_reason"); err != nil {
 			return err
 		}
@@ -143,7 +155,7 @@ func (o Operation) End(ctx context.Context, id string, version int, on time.Time
 
 // Reopen takes back that a colony ended.
 func (o Operation) Reopen(ctx context.Context, id string, version int, happened ...Event) error {
-	return o.within(ctx, func(o Operation) error {
+	return o.Within(ctx, func(o Operation) error {
 		if err := o.change(ctx, &Colony{Version: version + 1}, id, version+1, "ended_on", "end_reason"); err != nil {
 			return err
 		}

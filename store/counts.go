@@ -33,7 +33,9 @@ type Threshold struct {
 
 // Count writes counts; the same id a second time is dropped.
 func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
-	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).CreateInBatches(&rows, bulk).Error)
+	return taken(o.Within(ctx, func(o Operation) error {
+		return o.db.Clauses(clause.OnConflict{DoNothing: true}).CreateInBatches(&rows, bulk).Error
+	}))
 }
 
 // CountsOf lists the counts of a colony, the oldest first; void ones, too.

@@ -79,7 +79,7 @@ func (o Operation) SaveJob(ctx context.Context, j *Job) (created bool, err error
 	for i := range j.Colonies {
 		j.Colonies[i].Position = i
 	}
-	err = o.db.WithContext(ctx).Create(j).Error
+	err = o.Within(ctx, func(o Operation) error { return o.db.Create(j).Error })
 	if errors.Is(err, gorm.ErrDuplicatedKey) {
 		return false, nil
 	}

@@ -73,7 +73,7 @@ func (p People) Member(ctx context.Context, user, operation uint64) (Member, err
 // Claim makes a user the owner of an operation that has nobody yet, named so, in a time
 // zone.
 func (p People) Claim(ctx context.Context, operation uint64, name, zone string, u *User) error {
-	return p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+	return transact(ctx, p.db, func(tx *gorm.DB) error {
 		// The operation's row serialises two who come at once.
 		if err := tx.Exec("UPDATE operations SET name = ?, time_zone = ? WHERE id = ?", name, zone, operation).Error; err != nil {
 			return err
@@ -110,7 +110,7 @@ func (p People) Invited(ctx context.Context, tokenHash string, now time.Time) (I
 // Join uses an invitation up and makes the user a member; a user without an id is
 // made. An invitation that was used meanwhile is ErrNotFound.
 func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Time) (operation uint64, err error) {
-	err = p.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+	err = transact(ctx, p.db, func(tx *gorm.DB) error {
 		open := tx.Model(&Invitation{}).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now)
 		if err := orElse(ErrNotFound, open.Update("used_at", now)); err != nil {
 			return err
@@ -186,7 +186,7 @@ func (o Operation) Members(ctx context.Context) ([]Member, error) {
 // SetRole changes what a member may do, or with an empty role takes the member
 // out. An operation never loses its last owner: that is ErrConflict.
 func (o Operation) SetRole(ctx context.Context, user uint64, role string) error {
-	return o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+	return transact(ctx, o.db, func(tx *gorm.DB) error {
 		var members []Member
 		err := tx.Clauses(clause.Locking{Strength: "UPDATE"}).Where("operation_id = ?", o.id).Find(&members).Error
 		if err != nil {

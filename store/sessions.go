@@ -9,12 +9,8 @@ import (
 
 // Sessions keeps who is signed in; what has run out is swept away now and then.
 func (s *Store) Sessions() (scs.Store, error) {
-	db, err := s.db.DB()
-	if err != nil {
-		return nil, err
-	}
 	if s.sessions == nil {
-		s.sessions = mysqlstore.NewWithCleanupInterval(db, time.Hour)
+		s.sessions = mysqlstore.NewWithCleanupInterval(s.pool, time.Hour)
 	}
 	return s.sessions, nil
 }

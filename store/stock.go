@@ -62,20 +62,16 @@ func (o Operation) Entries(ctx context.Context, a Account) ([]StockEntry, error)
 
 // Enter writes the next line of an account: make is given what is left and what
 // was written before, while nobody else writes to it. The same id a second time
-// is dropped; for another account it is ErrConflict.
-func (o Operation) Enter(ctx context.Context, a Account, id string, make func(left float64) (StockEntry, error)) error {
-	return o.within(ctx, func(o Operation) error {
+// is dropped, and done is false; for another account it is ErrConflict.
+func (o Operation) Enter(ctx context.Context, a Account, id string, make func(left float64) (StockEntry, error)) (done bool, err error) {
+	err = o.Within(ctx, func(o Operation) error {
+		done = false
 		table, key := "batches", a.Batch
 		if a.Lot != "" {
 			table, key = "lots", a.Lot
 		}
-		var there string // the row of the batch or lot serialises its writers
-		lock := o.own(ctx).Table(table).Clauses(clause.Locking{Strength: "UPDATE"}).Select("id").Where("id = ?", key).Scan(&there)
-		if lock.Error != nil {
-			return lock.Error
-		}
-		if there == "" {
-			return ErrNotFound
+		if err := o.hold(ctx, table, key); err != nil {
+			return err
 		}
 		was, err := first[StockEntry](o.own(ctx).Where("id = ?", id))
 		if err == nil {
@@ -101,8 +97,10 @@ func (o Operation) Enter(ctx context.Context, a Account, id string, make func(le
 		} else {
 			e.LotID = &a.Lot
 		}
+		done = true
 		return taken(o.db.WithContext(ctx).Create(&e).Error)
 	})
+	return done && err == nil, err
 }
 
 // Left is what is there by an account: what its last line left.

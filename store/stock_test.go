@@ -57,7 +57,7 @@ func TestAccountAtOnce(t *testing.T) {
 		t.Fatal(err)
 	}
 	a := Account{Batch: b.ID}
-	if err := o.Enter(t.Context(), a, uuid.NewString(), entry(1000)); err != nil {
+	if _, err := o.Enter(t.Context(), a, uuid.NewString(), entry(1000)); err != nil {
 		t.Fatal(err)
 	}
 	const hands, each = 6, 8
@@ -68,7 +68,7 @@ func TestAccountAtOnce(t *testing.T) {
 			for range each {
 				id := uuid.NewString()
 				for range 2 { // sent twice
-					if err := o.Enter(t.Context(), a, id, entry(-2.5)); err != nil {
+					if _, err := o.Enter(t.Context(), a, id, entry(-2.5)); err != nil {
 						failed <- err
 					}
 				}
@@ -113,19 +113,19 @@ func TestEnterRefuses(t *testing.T) {
 	if created, err := o.AddLot(t.Context(), lot); err != nil || created {
 		t.Errorf("a lot sent twice: %v %v", created, err)
 	}
-	if err := o.Enter(t.Context(), Account{Batch: batch(1).ID}, id, entry(5)); err != nil {
+	if _, err := o.Enter(t.Context(), Account{Batch: batch(1).ID}, id, entry(5)); err != nil {
 		t.Fatal(err)
 	}
 	for _, a := range []Account{{Batch: batch(2).ID}, {Lot: lot.ID}} {
-		if err := o.Enter(t.Context(), a, id, entry(5)); !errors.Is(err, ErrConflict) {
+		if _, err := o.Enter(t.Context(), a, id, entry(5)); !errors.Is(err, ErrConflict) {
 			t.Errorf("%+v: %v", a, err)
 		}
 	}
-	if err := o.Enter(t.Context(), Account{Batch: uuid.NewString()}, uuid.NewString(), entry(5)); !errors.Is(err, ErrNotFound) {
+	if _, err := o.Enter(t.Context(), Account{Batch: uuid.NewString()}, uuid.NewString(), entry(5)); !errors.Is(err, ErrNotFound) {
 		t.Error(err)
 	}
 	refused := errors.New("refused")
-	if err := o.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), func(float64) (StockEntry, error) { return StockEntry{}, refused }); !errors.Is(err, refused) {
+	if _, err := o.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), func(float64) (StockEntry, error) { return StockEntry{}, refused }); !errors.Is(err, refused) {
 		t.Error(err)
 	}
 	if left, err := o.Left(t.Context(), Account{Lot: lot.ID}); err != nil || left != 0 {
@@ -139,7 +139,7 @@ func TestEnterRefuses(t *testing.T) {
 	if _, err := other.Lot(t.Context(), lot.ID); !errors.Is(err, ErrNotFound) {
 		t.Errorf("another operation's lot: %v", err)
 	}
-	if err := other.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), entry(1)); !errors.Is(err, ErrNotFound) {
+	if _, err := other.Enter(t.Context(), Account{Lot: lot.ID}, uuid.NewString(), entry(1)); !errors.Is(err, ErrNotFound) {
 		t.Errorf("another operation's account: %v", err)
 	}
 }

@@ -30,6 +30,7 @@ var ErrConflict = errors.New("this id already belongs to another record")
 // Store is a connection pool to one database.
 type Store struct {
 	db       *gorm.DB
+	pool     *sql.DB
 	sessions *mysqlstore.MySQLStore
 }
 
@@ -44,11 +45,15 @@ func Open(dsn string) (*Store, error) {
 	config.Loc = time.UTC
 	config.InterpolateParams = true     // one way to the server and back, not two
 	config.Logger = &driver.NopLogger{} // as below: errors are returned
+	// What is read after a row was held is as the last who held it left it.
+	config.Params = map[string]string{"tx_isolation": "'READ-COMMITTED'"}
 	connector, err := driver.NewConnector(config)
 	if err != nil {
 		return nil, err
 	}
-	db, err := gorm.Open(mysql.New(mysql.Config{Conn: sql.OpenDB(connector)}), &gorm.Config{
+	s := &Store{pool: sql.OpenDB(connector)}
+	db, err := gorm.Open(mysql.New(mysql.Config{Conn: pool{s.pool}}), &gorm.Config{
+		SkipDefaultTransaction: true, // what is more than one statement says so itself
 		TranslateError: true,
 		Logger:         logger.Discard, // errors are returned, and logged once by the caller
 		NowFunc:        func() time.Time { return time.Now().UTC() },
@@ -56,7 +61,8 @@ func Open(dsn string) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Store{db: db}, db.Callback().Create().Before("gorm:create").Register("operation", enter)
+	s.db = db
+	return s, db.Callback().Create().Before("gorm:create").Register("operation", enter)
 }
 
 // Migrate brings the schema to the newest version.
@@ -70,15 +76,11 @@ func (s *Store) Migrate(ctx context.Context) error {
 }
 
 func (s *Store) migrations() (*goose.Provider, error) {
-	db, err := s.db.DB()
-	if err != nil {
-		return nil, err
-	}
 	migrations, err := fs.Sub(files, "migrations")
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectMySQL, db, migrations)
+	return goose.NewProvider(goose.DialectMySQL, s.pool, migrations)
 }
 
 // Ping asks the database for an answer.
@@ -91,11 +93,7 @@ func (s *Store) Close() error {
 	if s.sessions != nil {
 		s.sessions.StopCleanup()
 	}
-	db, err := s.db.DB()
-	if err != nil {
-		return err
-	}
-	return db.Close()
+	return s.pool.Close()
 }
 
 // FirstOperation is there from the beginning; the first owner claims it.

@@ -65,12 +65,12 @@ func (o Operation) Import(ctx context.Context, yards []Yard, colonies []Colony) 
 		colonies[i].Version = 1
 		colonies[i].stack()
 	}
-	return taken(o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+	return taken(o.Within(ctx, func(o Operation) error {
 		if len(yards) > 0 {
-			if err := tx.CreateInBatches(yards, bulk).Error; err != nil {
+			if err := o.db.CreateInBatches(yards, bulk).Error; err != nil {
 				return err
 			}
 		}
-		return tx.CreateInBatches(colonies, bulk).Error
+		return o.db.CreateInBatches(colonies, bulk).Error
 	}))
 }
