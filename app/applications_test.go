@@ -72,10 +72,7 @@ func TestAmendRefused(t *testing.T) {
 	}
 	other := wire.OtherTreatment{Method: "strip", Product: "Bought strips", GivenOn: "2026-11-20", Amount: 2, Unit: "pieces"}
 	id := uuid.NewString()
-	other.Colonies = append(other.Colonies, struct {
-		ID       string `json:"id" format:"uuid" doc:"Of the line, made by the client; counts once."`
-		ColonyID string `json:"colony_id" format:"uuid"`
-	}{id, v.hives[1]})
+	other.Colonies = append(other.Colonies, wire.OtherColony{ID: id, ColonyID: v.hives[1]})
 	if _, err := v.d.RecordOther(t.Context(), other); err != nil {
 		t.Fatal(err)
 	}

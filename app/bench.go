@@ -91,9 +91,6 @@ func (d Desk) BeginBench(ctx context.Context, id string, in wire.BeginBench) (wi
 	if err != nil {
 		return wire.BenchRun{}, err
 	}
-	if b := w.batch; b.VoidedAt != nil || b.Leftover || b.State != store.Planned && b.State != store.OnBench {
-		return wire.BenchRun{}, fault.List{{Reason: fault.Ended}}
-	}
 	if err := w.mixing.CheckBench(in); err != nil {
 		return wire.BenchRun{}, err
 	}
@@ -101,7 +98,16 @@ func (d Desk) BeginBench(ctx context.Context, id string, in wire.BeginBench) (wi
 	if w.run.Balances, err = json.Marshal(in.Balances); err != nil {
 		return wire.BenchRun{}, err
 	}
-	err = d.op.BeginRun(ctx, &w.run)
+	err = d.op.Within(ctx, func(op store.Operation) error {
+		b, err := op.HoldBatch(ctx, id)
+		if err != nil {
+			return err
+		}
+		if b.VoidedAt != nil || b.Leftover || b.State != store.Planned && b.State != store.OnBench {
+			return fault.List{{Reason: fault.Ended}}
+		}
+		return op.BeginRun(ctx, &w.run)
+	})
 	d.ring(id)
 	return after(ctx, err, d.Bench, id)
 }

@@ -26,7 +26,7 @@ func (d Desk) follow(ctx context.Context, op store.Operation, v visit, row store
 					return err
 				}
 			}
-			if err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in, ""); err != nil {
+			if _, err := d.entering(ctx, op, store.Account{Batch: *row.BatchID}, in, ""); err != nil {
 				return err
 			}
 		}
@@ -85,7 +85,8 @@ func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Applic
 		return nil
 	}
 	back := uuid.NewSHA1(uuid.MustParse(by.ID), []byte("back")).String()
-	return d.entering(ctx, op, store.Account{Batch: *was.BatchID}, wire.StockEntry{
+	_, err := d.entering(ctx, op, store.Account{Batch: *was.BatchID}, wire.StockEntry{
 		ID: back, Kind: string(stock.Amended), Amount: was.Amount, ColonyID: was.ColonyID,
 	}, amended)
+	return err
 }

@@ -48,10 +48,13 @@ func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 	if err := l.Err(); err != nil {
 		return wire.LotBook{}, err
 	}
-	created, err := d.op.AddLot(ctx, row)
-	if err == nil && created {
-		err = d.enter(ctx, d.op, store.Account{Lot: in.ID}, stock.Bought, in.Amount, "")
-	}
+	err := d.op.Within(ctx, func(op store.Operation) error {
+		created, err := op.AddLot(ctx, row)
+		if err != nil || !created {
+			return err
+		}
+		return d.enter(ctx, op, store.Account{Lot: in.ID}, stock.Bought, in.Amount, "")
+	})
 	return after(ctx, err, d.Lot, in.ID)
 }
 
@@ -70,5 +73,6 @@ func (d Desk) EnterLot(ctx context.Context, id string, in wire.StockEntry) (wire
 	if in.Kind == string(stock.Made) || in.Kind == string(stock.Amended) {
 		return wire.LotBook{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
-	return after(ctx, d.entering(ctx, d.op, store.Account{Lot: id}, in, ""), d.Lot, id)
+	_, err := d.entering(ctx, d.op, store.Account{Lot: id}, in, "")
+	return after(ctx, err, d.Lot, id)
 }

@@ -209,17 +209,19 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 	if err != nil {
 		return wire.Register{}, err
 	}
-	for i, c := range in.Colonies {
-		colony, err := d.op.Colony(ctx, c.ColonyID)
-		if err != nil {
-			return wire.Register{}, unknown(fault.Index("colonies", i), err)
+	err = d.op.Within(ctx, func(op store.Operation) error {
+		for i, c := range in.Colonies {
+			colony, err := op.Colony(ctx, c.ColonyID)
+			if err != nil {
+				return unknown(fault.Index("colonies", i), err)
+			}
+			row := d.noted(c.ID, treatment.Other, colony, in.Method, product, day)
+			row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal
+			if _, err = op.Apply(ctx, &row, func(store.Operation) error { return nil }); err != nil {
+				return err
+			}
 		}
-		row := d.noted(c.ID, treatment.Other, colony, in.Method, product, day)
-		row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal
-		_, err = d.op.Apply(ctx, &row, func(store.Operation) error { return nil })
-		if err != nil {
-			return wire.Register{}, err
-		}
-	}
-	return d.Register(ctx, RegisterQuery{})
+		return nil
+	})
+	return after(ctx, err, d.Register, RegisterQuery{})
 }

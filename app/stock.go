@@ -86,20 +86,24 @@ func uses(entries []store.StockEntry) (made float64, used map[string]float64) {
 // Enter writes a line into the account of a batch, and gives the account. More
 // used than there is, is never refused: it is to be reconciled.
 func (d Desk) Enter(ctx context.Context, batch string, in wire.StockEntry) (wire.Ledger, error) {
-	b, err := d.op.Batch(ctx, batch)
-	if err != nil {
-		return wire.Ledger{}, err
+	kind, wrong := stock.Kind(in.Kind), fault.List{{Field: "kind", Reason: fault.NotFitting}}
+	if kind == stock.Bought || kind == stock.Amended {
+		return wire.Ledger{}, wrong
 	}
-	kind := stock.Kind(in.Kind)
-	if kind == stock.Bought || kind == stock.Amended || kind == stock.Made && b.State != store.Planned {
-		return wire.Ledger{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
-	}
-	if err := d.entering(ctx, d.op, store.Account{Batch: batch}, in, ""); err != nil {
-		return wire.Ledger{}, err
-	}
-	if kind == stock.Made { // mixed without the bench: it is as it was planned
-		err = d.op.SetState(ctx, batch, store.IsMade)
-	}
+	err := d.op.Within(ctx, func(op store.Operation) error {
+		b, err := op.HoldBatch(ctx, batch)
+		if err != nil {
+			return err
+		}
+		done, err := d.entering(ctx, op, store.Account{Batch: batch}, in, "")
+		switch {
+		case err != nil || !done || kind != stock.Made:
+			return err
+		case b.State != store.Planned:
+			return wrong
+		}
+		return op.SetState(ctx, batch, store.IsMade) // mixed without the bench: it is as it was planned
+	})
 	return after(ctx, err, d.Ledger, batch)
 }
 
@@ -110,8 +114,8 @@ const (
 	amended = "amended"
 )
 
-// entering writes a line into a ledger; cause is why where no person says it.
-func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account, in wire.StockEntry, cause string) error {
+// entering writes a line into a ledger, once; cause is why where no person says it.
+func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account, in wire.StockEntry, cause string) (done bool, err error) {
 	return op.Enter(ctx, a, in.ID, func(left float64) (store.StockEntry, error) {
 		var l fault.List
 		reason := strings.TrimSpace(in.Reason)
@@ -125,18 +129,20 @@ func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account,
 
 // enter writes what the bench did.
 func (d Desk) enter(ctx context.Context, op store.Operation, a store.Account, kind stock.Kind, amount float64, cause string) error {
-	return d.entering(ctx, op, a, wire.StockEntry{ID: uuid.NewString(), Kind: string(kind), Amount: amount}, cause)
+	_, err := d.entering(ctx, op, a, wire.StockEntry{ID: uuid.NewString(), Kind: string(kind), Amount: amount}, cause)
+	return err
 }
 
 // enterFor writes what went into a batch.
 func (d Desk) enterFor(ctx context.Context, op store.Operation, a store.Account, kind stock.Kind, amount float64, batch string) error {
-	return op.Enter(ctx, a, uuid.NewString(), func(left float64) (store.StockEntry, error) {
+	_, err := op.Enter(ctx, a, uuid.NewString(), func(left float64) (store.StockEntry, error) {
 		var l fault.List
 		e := stock.Write(kind, amount, left, "", &l)
 		return store.StockEntry{
 			Kind: string(kind), Amount: e.Amount, ForBatchID: &batch, WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
 		}, l.Err()
 	})
+	return err
 }
 
 func amounts(rows []store.StockEntry) []stock.Entry {

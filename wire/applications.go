@@ -55,12 +55,15 @@ type Applied struct {
 	Text  string `json:"text,omitempty" doc:"Why it is refused."`
 }
 
+// OtherColony is a colony that it was given to.
+type OtherColony struct {
+	ID       string `json:"id" format:"uuid" doc:"Of the line, made by the client; counts once."`
+	ColonyID string `json:"colony_id" format:"uuid"`
+}
+
 // OtherTreatment is given outside a job: recorded only, so that exposures add up.
 type OtherTreatment struct {
-	Colonies []struct {
-		ID       string `json:"id" format:"uuid" doc:"Of the line, made by the client; counts once."`
-		ColonyID string `json:"colony_id" format:"uuid"`
-	} `json:"colonies" minItems:"1" maxItems:"1000"`
+	Colonies []OtherColony `json:"colonies" minItems:"1" maxItems:"1000"`
 	Method     string  `json:"method" enum:"dribble,strip,pad,vapour,other"`
 	Product    string  `json:"product" maxLength:"120" doc:"What it was, in the keeper's words."`
 	GivenOn    string  `json:"given_on" doc:"2006-01-02."`
