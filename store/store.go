@@ -54,9 +54,9 @@ func Open(dsn string) (*Store, error) {
 	s := &Store{pool: sql.OpenDB(connector)}
 	db, err := gorm.Open(mysql.New(mysql.Config{Conn: pool{s.pool}}), &gorm.Config{
 		SkipDefaultTransaction: true, // what is more than one statement says so itself
-		TranslateError: true,
-		Logger:         logger.Discard, // errors are returned, and logged once by the caller
-		NowFunc:        func() time.Time { return time.Now().UTC() },
+		TranslateError:         true,
+		Logger:                 logger.Discard, // errors are returned, and logged once by the caller
+		NowFunc:                func() time.Time { return time.Now().UTC() },
 	})
 	if err != nil {
 		return nil, err

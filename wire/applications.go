@@ -63,15 +63,15 @@ type OtherColony struct {
 
 // OtherTreatment is given outside a job: recorded only, so that exposures add up.
 type OtherTreatment struct {
-	Colonies []OtherColony `json:"colonies" minItems:"1" maxItems:"1000"`
-	Method     string  `json:"method" enum:"dribble,strip,pad,vapour,other"`
-	Product    string  `json:"product" maxLength:"120" doc:"What it was, in the keeper's words."`
-	GivenOn    string  `json:"given_on" doc:"2006-01-02."`
-	Amount     float64 `json:"amount,omitempty" doc:"For each colony, in unit."`
-	Unit       string  `json:"unit,omitempty" enum:"ml,g,pieces"`
-	Rule       string  `json:"rule_worked_under,omitempty" maxLength:"200"`
-	Withdrawal int     `json:"withdrawal_days,omitempty" doc:"0 to 365 days."`
-	Note       string  `json:"note,omitempty" maxLength:"500"`
+	Colonies   []OtherColony `json:"colonies" minItems:"1" maxItems:"1000"`
+	Method     string        `json:"method" enum:"dribble,strip,pad,vapour,other"`
+	Product    string        `json:"product" maxLength:"120" doc:"What it was, in the keeper's words."`
+	GivenOn    string        `json:"given_on" doc:"2006-01-02."`
+	Amount     float64       `json:"amount,omitempty" doc:"For each colony, in unit."`
+	Unit       string        `json:"unit,omitempty" enum:"ml,g,pieces"`
+	Rule       string        `json:"rule_worked_under,omitempty" maxLength:"200"`
+	Withdrawal int           `json:"withdrawal_days,omitempty" doc:"0 to 365 days."`
+	Note       string        `json:"note,omitempty" maxLength:"500"`
 }
 
 // Register is a page of the medicine record.
