@@ -5,7 +5,6 @@ go 1.26.0
 require (
 	github.com/alecthomas/kong v1.17.0
 	github.com/alexedwards/argon2id v1.0.0
-	github.com/alexedwards/scs/mysqlstore v0.0.0-20250417082927-ab20b3feb5e9
 	github.com/alexedwards/scs/v2 v2.9.0
 	github.com/chromedp/cdproto v0.159.2
 	github.com/chromedp/chromedp v0.23.0

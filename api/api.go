@@ -33,10 +33,7 @@ type Front struct {
 // New is the whole HTTP side: the API under /api, the document at
 // /api/openapi.json, /healthz, and the page.
 func New(f Front) (http.Handler, error) {
-	d, err := newDesks(f)
-	if err != nil {
-		return nil, err
-	}
+	d := newDesks(f)
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
 	r.Use(gin.CustomRecoveryWithWriter(nil, func(c *gin.Context, err any) {
@@ -70,7 +67,7 @@ func sameOrigin(publicURL string) (*http.CrossOriginProtection, error) {
 // registerAll names every operation; without an app it serves to print the document.
 func registerAll(h huma.API, d *desks) {
 	calculations(h)
-	start(routes{h, d, "page"})
+	start(routes{api: h, desks: d, tag: "page"})
 	for _, resource := range []struct {
 		tag string
 		of  func(routes)
@@ -79,7 +76,7 @@ func registerAll(h huma.API, d *desks) {
 		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
 		{"round", visits}, {"register", register},
 	} {
-		resource.of(routes{h, d, resource.tag})
+		resource.of(routes{api: h, desks: d, tag: resource.tag})
 	}
 }
 
@@ -117,13 +114,16 @@ func schemaName(t reflect.Type, hint string) string {
 	return name
 }
 
-// Document is the OpenAPI document as JSON.
-func Document() ([]byte, error) {
+// described is the API without an app, to be looked at.
+func described() huma.API {
 	gin.SetMode(gin.ReleaseMode)
 	h := humagin.New(gin.New(), config())
 	registerAll(h, &desks{})
-	return h.OpenAPI().MarshalJSON()
+	return h
 }
+
+// Document is the OpenAPI document as JSON.
+func Document() ([]byte, error) { return described().OpenAPI().MarshalJSON() }
 
 func logged(log *slog.Logger) gin.HandlerFunc {
 	return func(c *gin.Context) {

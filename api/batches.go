@@ -15,10 +15,10 @@ type saved struct {
 
 // batches registers what was mixed.
 func batches(r routes) {
-	save := r.describe(post+" batches", "save-batch", "Keep a batch; sent twice, it counts once", 409, 422)
+	save := r.much().describe(post+" batches", "save-batch", "Keep a batch; sent twice, it counts once", 409, 422)
 	save.DefaultStatus = http.StatusCreated
-	route(r, save, app.Keeper, func(ctx context.Context, desk app.Desk, in *body[wire.SaveBatch]) (*saved, error) {
-		b, created, err := desk.SaveBatch(ctx, in.Body)
+	route(r, save, app.Keeper, func(ctx context.Context, desk app.Desk, in *sent[wire.SaveBatch]) (*saved, error) {
+		b, created, err := desk.SaveBatch(ctx, in.Body.value)
 		if created {
 			return &saved{http.StatusCreated, b}, err
 		}

@@ -29,9 +29,9 @@ func colonies(r routes) {
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByID
 			Treatment string `path:"treatment" format:"uuid"`
-			Body      wire.TakeOut
+			Body      checked[wire.TakeOut]
 		}) (wire.ColonyWhole, error) {
-			return desk.TakeOut(ctx, in.ID, in.Treatment, in.Body)
+			return desk.TakeOut(ctx, in.ID, in.Treatment, in.Body.value)
 		})
 
 	load := r.describe(post+" import/colonies", "import-colonies", "Read a file of colonies (docs/formats/colonies.md)", 413, 422)

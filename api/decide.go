@@ -21,8 +21,8 @@ func deciding(r routes) {
 		}) (wire.Decide, error) {
 			return desk.Decide(ctx, app.Question{Day: in.Day, Yard: in.Yard, People: in.People, Under: [3]string{in.Dribble, in.Strip, in.Pad}})
 		})
-	send(r, post+" jobs/plan", "plan-job", app.Viewer, "Deal colonies out to the windows of the coming days", app.Desk.PlanJob)
-	send(r, post+" jobs", "save-job", app.Keeper, "Make a job; sent twice, it counts once", app.Desk.SaveJob)
+	send(r.much(), post+" jobs/plan", "plan-job", app.Viewer, "Deal colonies out to the windows of the coming days", app.Desk.PlanJob)
+	send(r.much(), post+" jobs", "save-job", app.Keeper, "Make a job; sent twice, it counts once", app.Desk.SaveJob)
 	read(r, "jobs", "list-jobs", app.Viewer, "The newest jobs", app.Desk.Jobs)
 	readOne(r, "jobs/{id}", "get-job", app.Viewer, "One job whole", app.Desk.Job)
 	sendTo(r, post+" jobs/{id}/end", "end-job", app.Keeper, "Close a job: finished, or cancelled", app.Desk.EndJob)

@@ -35,13 +35,9 @@ type desks struct {
 
 // newDesks keeps who is signed in at the server; the browser holds a random token
 // in a cookie that no script can read and no other site sends along.
-func newDesks(f Front) (*desks, error) {
-	kept, err := f.App.Sessions()
-	if err != nil {
-		return nil, err
-	}
+func newDesks(f Front) *desks {
 	s := scs.New()
-	s.Store, s.Lifetime, s.HashTokenInStore = kept, signedInFor, true
+	s.Store, s.Lifetime, s.HashTokenInStore = f.App.Sessions(), signedInFor, true
 	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = "keeler", true, http.SameSiteLaxMode, f.Secure
 	s.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
 		f.Log.Error("session", "error", err)
@@ -49,7 +45,7 @@ func newDesks(f Front) (*desks, error) {
 		w.WriteHeader(http.StatusServiceUnavailable)
 		_, _ = w.Write([]byte(`{"status":503,"title":"Service Unavailable","detail":"This could not be done just now; nothing was changed. Try again."}`))
 	}
-	return &desks{app: f.App, sessions: s, log: f.Log, closing: f.Closing}, nil
+	return &desks{app: f.App, sessions: s, log: f.Log, closing: f.Closing}
 }
 
 // calculating are the operations that need nobody to be signed in, and no database.

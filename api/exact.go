@@ -29,37 +29,56 @@ var tolerant = huma.Format{
 	},
 }
 
-// exact is a body that is decoded once, strictly. Only one that does not fit
-// its type is walked again against the schema, to name the places that do not;
-// values are judged by core alone.
-type exact[T any] struct {
+// checked is a body that was held against its schema before anything is done with it.
+type checked[T any] struct {
 	value T
 	wrong []error
 }
 
-// shapes is where schemas are looked up when a body is walked.
-var shapes = huma.NewMapRegistry("#/components/schemas/", huma.DefaultSchemaNamer)
+// exact is a body that is decoded once, strictly: only one that does not fit its type is
+// held against the schema, to name the places that do not; values are judged by core alone.
+type exact[T any] struct{ checked[T] }
+
+// shapes is where schemas are looked up: all are there before anybody asks, for it is
+// asked by many at once.
+var shapes huma.Registry
+
+func init() { shapes = described().OpenAPI().Components.Schemas }
 
 // Schema is the schema of the body itself.
-func (exact[T]) Schema(r huma.Registry) *huma.Schema {
+func (checked[T]) Schema(r huma.Registry) *huma.Schema {
 	return r.Schema(reflect.TypeFor[T](), true, "")
 }
 
+// Resolve tells what is wrong, before the operation is begun.
+func (b *checked[T]) Resolve(huma.Context) []error { return b.wrong }
+
 // UnmarshalJSON fails for what is no JSON and otherwise keeps what is wrong.
+func (b *checked[T]) UnmarshalJSON(raw []byte) error {
+	if err := b.check(raw); err != nil || len(b.wrong) > 0 {
+		return err
+	}
+	return wire.Read(raw, &b.value, false)
+}
+
+// UnmarshalJSON is the same, but a body that fits is read once.
 func (b *exact[T]) UnmarshalJSON(raw []byte) error {
-	err := wire.Read(raw, &b.value, true)
-	if err == nil {
+	if wire.Read(raw, &b.value, true) == nil {
 		return nil
 	}
+	err := b.check(raw)
+	if err == nil && len(b.wrong) == 0 {
+		b.wrong = []error{&huma.ErrorDetail{Location: "body", Message: errNoJSON.Error()}}
+	}
+	return err
+}
+
+// check holds a body against the schema.
+func (b *checked[T]) check(raw []byte) error {
 	var parsed any
 	if err := wire.Read(raw, &parsed, false); err != nil {
 		return errNoJSON
 	}
-	var result huma.ValidateResult
-	place := huma.NewPathBuffer([]byte("body"), len("body"))
-	huma.Validate(shapes, b.Schema(shapes), place, huma.ModeWriteToServer, parsed, &result)
-	if b.wrong = result.Errors; len(b.wrong) == 0 {
-		b.wrong = []error{&huma.ErrorDetail{Location: "body", Message: errNoJSON.Error()}}
-	}
+	b.wrong = unfit(b.Schema(shapes), parsed)
 	return nil
 }

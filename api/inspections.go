@@ -6,5 +6,5 @@ import (
 
 // inspections registers what is seen.
 func inspections(r routes) {
-	send(r, post+" inspections", "inspect", app.Helper, "Keep inspections of colonies, all or none; sent twice, they count once", app.Desk.Inspect)
+	send(r.much(), post+" inspections", "inspect", app.Helper, "Keep inspections of colonies, all or none; sent twice, they count once", app.Desk.Inspect)
 }

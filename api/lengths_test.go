@@ -2,11 +2,8 @@ package api_test
 
 import (
 	"database/sql"
-	"encoding/json"
 	"strings"
 	"testing"
-
-	"keeler/api"
 )
 
 // columns are where what is written in a request is kept, by schema and property.
@@ -38,11 +35,7 @@ var answers = map[string]bool{"Invitation": true, "Job": true, "LotStock": true,
 // Whatever the document lets through fits into its column, and nothing that is written
 // freely is without a length.
 func TestLengthsFitTheirColumns(t *testing.T) {
-	raw, err := api.Document()
-	if err != nil {
-		t.Fatal(err)
-	}
-	var document struct {
+	its := document[struct {
 		Components struct {
 			Schemas map[string]struct {
 				Properties map[string]struct {
@@ -52,17 +45,14 @@ func TestLengthsFitTheirColumns(t *testing.T) {
 				}
 			}
 		}
-	}
-	if err := json.Unmarshal(raw, &document); err != nil {
-		t.Fatal(err)
-	}
+	}](t)
 	db, err := sql.Open("mysql", dsn)
 	if err != nil {
 		t.Fatal(err)
 	}
 	defer func() { _ = db.Close() }()
 	seen := 0
-	for name, schema := range document.Components.Schemas {
+	for name, schema := range its.Components.Schemas {
 		for property, is := range schema.Properties {
 			key := name + "." + property
 			if is.Type != "string" || is.MaxLength == 0 || elsewhere[key] || answers[name] {

@@ -23,6 +23,7 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 	case err == nil:
 		return nil
 	case errors.As(err, &l):
+		l = l[:min(len(l), mostErrors)]
 		details := make([]error, len(l))
 		for i, f := range l {
 			details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: words.Fault(f), Value: string(f.Reason)}

@@ -36,7 +36,7 @@ func register(r routes) {
 		func(ctx context.Context, desk app.Desk, in *registering) (wire.Register, error) {
 			return desk.Register(ctx, in.query())
 		})
-	send(r, post+" register", "record-other", app.Helper, "Write down what was given outside a job", app.Desk.RecordOther)
+	send(r.much(), post+" register", "record-other", app.Helper, "Write down what was given outside a job", app.Desk.RecordOther)
 	export := r.describe(get+" export/register", "export-register", "The register as CSV", 422)
 	route(r, export, app.Viewer, func(ctx context.Context, desk app.Desk, in *registering) (*huma.StreamResponse, error) {
 		if err := desk.CheckRegister(in.query()); err != nil {

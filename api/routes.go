@@ -4,6 +4,7 @@ import (
 	"context"
 	"net/http"
 	"strings"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -11,6 +12,9 @@ import (
 )
 
 type body[T any] struct{ Body T }
+
+// sent is a request with a body.
+type sent[T any] struct{ Body checked[T] }
 
 // none is a request without anything in it.
 type none = struct{}
@@ -23,7 +27,7 @@ type ByID struct {
 // toOne is what is sent to one thing.
 type toOne[T any] struct {
 	ByID
-	Body T
+	Body checked[T]
 }
 
 // routes is where a resource names its own.
@@ -31,6 +35,7 @@ type routes struct {
 	api   huma.API
 	desks *desks
 	tag   string
+	wide  bool // of much at once
 }
 
 const (
@@ -44,7 +49,42 @@ const (
 // method and path; id names it for clients.
 func (r routes) describe(methodAndPath, id, summary string, errors ...int) huma.Operation {
 	method, path, _ := strings.Cut(methodAndPath, " ")
-	return huma.Operation{OperationID: id, Method: method, Path: "/api/" + path, Summary: summary, Tags: []string{r.tag}, Errors: errors}
+	return huma.Operation{
+		OperationID: id, Method: method, Path: "/api/" + path, Summary: summary, Tags: []string{r.tag}, Errors: errors,
+		MaxBodyBytes: map[bool]int64{true: wideBody, false: usualBody}[r.wide], BodyReadTimeout: bodyWithin, SkipValidateBody: true, // checked does it
+	}
+}
+
+const (
+	usualBody  = 32 << 10
+	wideBody   = 512 << 10        // a thousand colonies with their boards
+	bodyWithin = 20 * time.Second // to be sent, over poor signal
+	// answeredWithin is how long one waits for a database that is busy or stands still.
+	answeredWithin = 5 * time.Second
+	importedWithin = 30 * time.Second
+)
+
+// much is for what takes many things at once.
+func (r routes) much() routes {
+	r.wide = true
+	return r
+}
+
+type deskKey struct{}
+
+// only lets nobody else in, before anything of a request is read.
+func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
+	return func(c huma.Context, next func(huma.Context)) {
+		ctx, cancel := context.WithTimeout(c.Context(), answeredWithin)
+		defer cancel()
+		desk, err := r.desks.open(ctx, least)
+		if err == nil {
+			next(huma.WithValue(c, deskKey{}, desk))
+			return
+		}
+		told := problem(ctx, r.desks.log, err).(huma.StatusError)
+		_ = huma.WriteErr(r.api, c, told.GetStatus(), told.Error())
+	}
 }
 
 // route is a route to what belongs to an operation. There is no other way to a desk,
@@ -53,12 +93,15 @@ func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(con
 	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
 	op.Security = []map[string][]string{{session: {}}}
 	op.Extensions = map[string]any{"x-least-role": string(least)}
+	op.Middlewares = append(op.Middlewares, r.only(least))
+	within := answeredWithin
+	if op.MaxBodyBytes > wideBody {
+		within = importedWithin
+	}
 	huma.Register(r.api, op, func(ctx context.Context, in *In) (*Out, error) {
-		desk, err := r.desks.open(ctx, least)
-		if err != nil {
-			return nil, problem(ctx, r.desks.log, err)
-		}
-		out, err := do(ctx, desk, in)
+		ctx, cancel := context.WithTimeout(ctx, within)
+		defer cancel()
+		out, err := do(ctx, ctx.Value(deskKey{}).(app.Desk), in)
 		if err != nil {
 			return nil, problem(ctx, r.desks.log, err)
 		}
@@ -86,14 +129,14 @@ func readOne[Out any](r routes, path, id string, least app.Role, summary string,
 
 // send takes a body and answers with what came of it.
 func send[In, Out any](r routes, methodAndPath, id string, least app.Role, summary string, do func(app.Desk, context.Context, In) (Out, error)) {
-	answer(r, r.describe(methodAndPath, id, summary, 404, 409, 422), least, func(ctx context.Context, desk app.Desk, in *body[In]) (Out, error) {
-		return do(desk, ctx, in.Body)
+	answer(r, r.describe(methodAndPath, id, summary, 404, 409, 422), least, func(ctx context.Context, desk app.Desk, in *sent[In]) (Out, error) {
+		return do(desk, ctx, in.Body.value)
 	})
 }
 
 // sendTo takes a body for one thing, by the id in its path.
 func sendTo[In, Out any](r routes, methodAndPath, id string, least app.Role, summary string, do func(app.Desk, context.Context, string, In) (Out, error)) {
 	answer(r, r.describe(methodAndPath, id, summary, 404, 409, 422), least, func(ctx context.Context, desk app.Desk, in *toOne[In]) (Out, error) {
-		return do(desk, ctx, in.ID, in.Body)
+		return do(desk, ctx, in.ID, in.Body.value)
 	})
 }

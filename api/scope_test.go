@@ -98,7 +98,7 @@ type route struct{ call, method, path, least, body string }
 func routes(t *testing.T) []route {
 	t.Helper()
 	var out []route
-	for path, methods := range document(t)["paths"].(map[string]any) {
+	for path, methods := range document[map[string]any](t)["paths"].(map[string]any) {
 		for method, raw := range methods.(map[string]any) {
 			least, kept := raw.(map[string]any)["x-least-role"].(string)
 			if !kept {

@@ -27,25 +27,25 @@ func signIn[In any](r routes, op huma.Operation, do func(context.Context, *In) (
 // signingIn registers how one comes in and goes out.
 func signingIn(r routes) {
 	signIn(r, r.describe(post+" session", "sign-in", "Sign in; the answer sets the cookie", 401, 422, 429, 503),
-		func(ctx context.Context, in *body[wire.SignIn]) (app.Member, error) {
-			return r.desks.app.SignIn(ctx, in.Body, cameFrom(ctx))
+		func(ctx context.Context, in *sent[wire.SignIn]) (app.Member, error) {
+			return r.desks.app.SignIn(ctx, in.Body.value, cameFrom(ctx))
 		})
 	signIn(r, r.describe(post+" claim", "claim", "Make the first owner, where there is nobody yet", 403, 422, 503),
-		func(ctx context.Context, in *body[wire.Claim]) (app.Member, error) {
-			return r.desks.app.Claim(ctx, in.Body)
+		func(ctx context.Context, in *sent[wire.Claim]) (app.Member, error) {
+			return r.desks.app.Claim(ctx, in.Body.value)
 		})
 	signIn(r, r.describe(post+" demo", "enter-demo", "Enter the demo as its keeper; only in the demo", 403, 503),
 		func(ctx context.Context, _ *none) (app.Member, error) { return r.desks.app.EnterDemo(ctx) })
 	huma.Register(r.api, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 403, 422, 503),
-		func(ctx context.Context, in *body[wire.MoveDemo]) (*body[wire.Start], error) {
-			if err := r.desks.app.MoveDemo(in.Body.Days); err != nil {
+		func(ctx context.Context, in *sent[wire.MoveDemo]) (*body[wire.Start], error) {
+			if err := r.desks.app.MoveDemo(in.Body.value.Days); err != nil {
 				return nil, problem(ctx, r.desks.log, err)
 			}
 			return r.desks.begin(ctx)
 		})
 	signIn(r, r.describe(post+" join", "join", "Use an invitation up", 404, 422, 429, 503),
-		func(ctx context.Context, in *body[wire.Join]) (app.Member, error) {
-			return r.desks.app.Join(ctx, in.Body, cameFrom(ctx))
+		func(ctx context.Context, in *sent[wire.Join]) (app.Member, error) {
+			return r.desks.app.Join(ctx, in.Body.value, cameFrom(ctx))
 		})
 	huma.Register(r.api, r.describe(get+" join/{token}", "invited-to", "What an invitation is to", 404, 503),
 		func(ctx context.Context, in *struct {
@@ -76,8 +76,8 @@ func people(r routes) {
 			return nil, r.desks.leave(ctx)
 		})
 	route(r, r.describe(post+" password", "change-password", "Another password; everywhere else one is signed out", 422), app.Viewer,
-		func(ctx context.Context, desk app.Desk, in *body[wire.ChangePassword]) (*none, error) {
-			epoch, err := desk.ChangePassword(ctx, in.Body)
+		func(ctx context.Context, desk app.Desk, in *sent[wire.ChangePassword]) (*none, error) {
+			epoch, err := desk.ChangePassword(ctx, in.Body.value)
 			if err != nil {
 				return nil, err
 			}
@@ -89,9 +89,9 @@ func people(r routes) {
 	answer(r, r.describe(post+" people/{id}/role", "set-role", "Change what a member may do", 404, 409, 422), app.Owner,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ID   uint64 `path:"id"`
-			Body wire.SetRole
+			Body checked[wire.SetRole]
 		}) (wire.People, error) {
-			if err := desk.SetRole(ctx, in.ID, in.Body.Role); err != nil {
+			if err := desk.SetRole(ctx, in.ID, in.Body.value.Role); err != nil {
 				return wire.People{}, err
 			}
 			return desk.People(ctx)

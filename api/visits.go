@@ -19,12 +19,12 @@ func visits(r routes) {
 		func(ctx context.Context, desk app.Desk, in *ByDay) (wire.Visit, error) {
 			return desk.Visit(ctx, in.ID, in.Day)
 		})
-	answer(r, r.describe(post+" jobs/{id}/applications", "apply", "Write what was done, each line alone; sent twice, it counts once", 404, 422), app.Helper,
+	answer(r, r.much().describe(post+" jobs/{id}/applications", "apply", "Write what was done, each line alone; sent twice, it counts once", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByDay
-			Body wire.Applications
+			Body checked[wire.Applications]
 		}) (wire.Sent, error) {
-			return desk.Apply(ctx, in.ID, in.Day, in.Body)
+			return desk.Apply(ctx, in.ID, in.Day, in.Body.value)
 		})
 	send(r, put+" extras", "set-extras", app.Helper, "What is ticked on visits in a season", app.Desk.SetExtras)
 	watch(r, "watch-visit", "jobs/{id}", app.Desk.WatchJob)

@@ -10,6 +10,6 @@ func yards(r routes) {
 	readOne(r, "yards/{id}", "get-yard", app.Viewer, "A yard with its colonies in stand order", app.Desk.Yard)
 	send(r, post+" yards", "add-yard", app.Keeper, "A new yard", app.Desk.AddYard)
 	sendTo(r, put+" yards/{id}", "change-yard", app.Keeper, "Change a yard over the version that was seen", app.Desk.ChangeYard)
-	sendTo(r, put+" yards/{id}/order", "arrange-yard", app.Keeper, "The order in which the hives stand", app.Desk.Arrange)
+	sendTo(r.much(), put+" yards/{id}/order", "arrange-yard", app.Keeper, "The order in which the hives stand", app.Desk.Arrange)
 	readOne(r, "yards/{id}/counts", "list-counts", app.Viewer, "All counts of a yard", app.Desk.Counts)
 }

@@ -79,10 +79,10 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 }
 
 // Sessions is where it is kept who is signed in.
-func (a *App) Sessions() (scs.Store, error) { return a.store.Sessions() }
+func (a *App) Sessions() scs.CtxStore { return a.store.Sessions() }
 
-// Healthy asks the database for an answer.
-func (a *App) Healthy(ctx context.Context) error { return a.store.Ping(ctx) }
+// Healthy tells whether the database reads and writes.
+func (a *App) Healthy(ctx context.Context) error { return a.store.Healthy(ctx) }
 
 // workTime is how the date and time of the work is written: local, without a zone.
 const workTime = "2006-01-02T15:04"

@@ -10,7 +10,6 @@ import (
 	"io/fs"
 	"time"
 
-	"github.com/alexedwards/scs/mysqlstore"
 	driver "github.com/go-sql-driver/mysql"
 	"github.com/pressly/goose/v3"
 	"gorm.io/driver/mysql"
@@ -29,45 +28,47 @@ var ErrConflict = errors.New("this id already belongs to another record")
 
 // Store is a connection pool to one database.
 type Store struct {
-	db       *gorm.DB
-	pool     *sql.DB
-	sessions *mysqlstore.MySQLStore
+	db     *gorm.DB
+	pool   *sql.DB
+	config *driver.Config
+	health health
 }
 
-// Open connects to the database that the DSN names, in the form of
+// Open prepares connections to the database that the DSN names, in the form of
 // go-sql-driver/mysql; times are kept in UTC.
 func Open(dsn string) (*Store, error) {
-	config, err := driver.ParseDSN(dsn)
+	config, err := configure(dsn)
 	if err != nil {
 		return nil, err
 	}
-	config.ParseTime = true
-	config.Loc = time.UTC
-	config.InterpolateParams = true     // one way to the server and back, not two
-	config.Logger = &driver.NopLogger{} // as below: errors are returned
-	// What is read after a row was held is as the last who held it left it.
-	config.Params = map[string]string{"tx_isolation": "'READ-COMMITTED'"}
 	connector, err := driver.NewConnector(config)
 	if err != nil {
 		return nil, err
 	}
-	s := &Store{pool: sql.OpenDB(connector)}
-	db, err := gorm.Open(mysql.New(mysql.Config{Conn: pool{s.pool}}), &gorm.Config{
+	s := &Store{pool: sql.OpenDB(connector), config: config}
+	s.pool.SetMaxOpenConns(mostConnections)
+	s.pool.SetMaxIdleConns(mostConnections)
+	s.pool.SetConnMaxIdleTime(idleFor)
+	s.db, err = gorm.Open(mysql.New(mysql.Config{Conn: pool{s.pool}}), &gorm.Config{
 		SkipDefaultTransaction: true, // what is more than one statement says so itself
 		TranslateError:         true,
 		Logger:                 logger.Discard, // errors are returned, and logged once by the caller
 		NowFunc:                func() time.Time { return time.Now().UTC() },
 	})
 	if err != nil {
-		return nil, err
+		return nil, errors.Join(err, s.pool.Close())
 	}
-	s.db = db
-	return s, db.Callback().Create().Before("gorm:create").Register("operation", enter)
+	return s, s.db.Callback().Create().Before("gorm:create").Register("operation", enter)
 }
 
 // Migrate brings the schema to the newest version.
-func (s *Store) Migrate(ctx context.Context) error {
-	provider, err := s.migrations()
+func (s *Store) Migrate(ctx context.Context) (err error) {
+	db, err := s.unhurried()
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	provider, err := migrations(db)
 	if err != nil {
 		return err
 	}
@@ -75,26 +76,16 @@ func (s *Store) Migrate(ctx context.Context) error {
 	return err
 }
 
-func (s *Store) migrations() (*goose.Provider, error) {
+func migrations(db *sql.DB) (*goose.Provider, error) {
 	migrations, err := fs.Sub(files, "migrations")
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectMySQL, s.pool, migrations)
-}
-
-// Ping asks the database for an answer.
-func (s *Store) Ping(ctx context.Context) error {
-	return s.db.WithContext(ctx).Exec("SELECT 1").Error
+	return goose.NewProvider(goose.DialectMySQL, db, migrations)
 }
 
 // Close gives the connections back.
-func (s *Store) Close() error {
-	if s.sessions != nil {
-		s.sessions.StopCleanup()
-	}
-	return s.pool.Close()
-}
+func (s *Store) Close() error { return s.pool.Close() }
 
 // FirstOperation is there from the beginning; the first owner claims it.
 const FirstOperation uint64 = 1

@@ -24,7 +24,7 @@ type (
 // DribbleRequest is all that a plan depends on.
 type DribbleRequest struct {
 	dribble.Request
-	Colonies []Colony `json:"colonies,omitempty" doc:"Up to 1000."`
+	Colonies []Colony `json:"colonies,omitempty" maxItems:"1000" doc:"Up to 1000."`
 }
 
 func (r DribbleRequest) core() (dribble.Request, error) {
@@ -36,7 +36,7 @@ func (r DribbleRequest) core() (dribble.Request, error) {
 
 // DoseRequest asks for the doses of colonies alone.
 type DoseRequest struct {
-	Colonies   []Colony    `json:"colonies" doc:"1 to 1000."`
+	Colonies   []Colony    `json:"colonies" maxItems:"1000" doc:"1 to 1000."`
 	GPerL      float64     `json:"g_per_l" doc:"Strength of the syrup, g OAD per litre, 5 to 150."`
 	Rule       Rule        `json:"rule,omitzero"`
 	Applicator *Applicator `json:"applicator,omitempty" doc:"A 60 mL syringe when left out."`

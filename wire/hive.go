@@ -9,17 +9,17 @@ import (
 type Colony struct {
 	Name  string `json:"name" maxLength:"40" doc:"The keeper's name for it."`
 	Nuc   bool   `json:"nuc,omitempty" doc:"A nucleus colony."`
-	Boxes []Box  `json:"boxes" doc:"The lowest first; 1 to 6."`
+	Boxes []Box  `json:"boxes" maxItems:"6" doc:"The lowest first; 1 to 6."`
 }
 
 // Box is one box of a hive.
 type Box struct {
 	Kind    string    `json:"kind" enum:"deep,medium,shallow" doc:"Depth of its frames."`
 	Frames  int       `json:"frames,omitempty" doc:"Combs side by side, 1 to 20; or give slots."`
-	Slots   []string  `json:"slots,omitempty" doc:"What hangs in each place: comb, feeder, dummy or empty; overrides frames."`
-	Seams   []float64 `json:"seams,omitempty" doc:"Bees in each gap from the left wall to the right, 0 to 1 in quarters; one gap more than slots, none beside a place without a comb on either side."`
+	Slots   []string  `json:"slots,omitempty" maxItems:"20" doc:"What hangs in each place: comb, feeder, dummy or empty; overrides frames."`
+	Seams   []float64 `json:"seams,omitempty" maxItems:"21" doc:"Bees in each gap from the left wall to the right, 0 to 1 in quarters; one gap more than slots, none beside a place without a comb on either side."`
 	Counted *float64  `json:"counted,omitempty" doc:"Full seams counted in the whole box, 0 to what it has room for, in steps of 0.25, instead of seams; drawn as a cluster in the middle."`
-	Brood   []bool    `json:"brood,omitempty" doc:"Whether each comb holds sealed brood, one a slot; left out when that is not known."`
+	Brood   []bool    `json:"brood,omitempty" maxItems:"20" doc:"Whether each comb holds sealed brood, one a slot; left out when that is not known."`
 }
 
 func readColonies(colonies []Colony, l *fault.List) []hive.Colony {

@@ -21,7 +21,7 @@ type (
 // PadRequest is all that a plan with formic acid depends on.
 type PadRequest struct {
 	pad.Request
-	Colonies []Colony `json:"colonies,omitempty" doc:"Up to 1000; seams do not matter."`
+	Colonies []Colony `json:"colonies,omitempty" maxItems:"1000" doc:"Up to 1000; seams do not matter."`
 }
 
 // PadDilutionRequest asks for a dilution alone.

@@ -143,7 +143,7 @@ func (r Recipe) Giving() Giving {
 // LastsRequest asks how far what is left in a jar goes.
 type LastsRequest struct {
 	Left     float64   `json:"left" doc:"mL or pieces, 0 to 10000000."`
-	Expected []float64 `json:"expected" doc:"For the colonies to come, in their order, each 0 to 10000000."`
+	Expected []float64 `json:"expected" maxItems:"1000" doc:"For the colonies to come, in their order, each 0 to 10000000."`
 }
 
 // Lasts tells how far what is left goes.

@@ -41,7 +41,7 @@ type YardList struct {
 // HiveBox is a box of a hive as it stands.
 type HiveBox struct {
 	Kind  string   `json:"kind" enum:"deep,medium,shallow" doc:"Depth of its frames."`
-	Slots []string `json:"slots" doc:"What hangs in each of its 1 to 20 places: comb, feeder, dummy or empty."`
+	Slots []string `json:"slots" maxItems:"20" doc:"What hangs in each of its 1 to 20 places: comb, feeder, dummy or empty."`
 }
 
 // Seen is the newest that is known of a colony, each with the day it was seen.
@@ -107,7 +107,7 @@ type SaveColony struct {
 	ForHoney bool      `json:"for_honey,omitempty" doc:"It makes honey for people."`
 	Queen    string    `json:"queen,omitempty" doc:"laying, young, queenless or unseen; left out: as it was."`
 	Notes    string    `json:"notes,omitempty" maxLength:"2000"`
-	Boxes    []HiveBox `json:"boxes" doc:"From the floor up, 1 to 6."`
+	Boxes    []HiveBox `json:"boxes" maxItems:"6" doc:"From the floor up, 1 to 6."`
 	Version  int       `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
 }
 
@@ -120,7 +120,7 @@ type YardWhole struct {
 
 // Order is the stand order of a yard.
 type Order struct {
-	Colonies []string `json:"colonies" doc:"Their ids from the left."`
+	Colonies []string `json:"colonies" maxItems:"5000" doc:"Their ids from the left."`
 }
 
 // Treatment is something given to the bees of a colony.
@@ -159,7 +159,7 @@ type Inspection struct {
 	ID       string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
 	ColonyID string      `json:"colony_id" format:"uuid"`
 	On       string      `json:"on,omitempty" doc:"2006-01-02; today when left out."`
-	Board    [][]float64 `json:"board,omitempty" doc:"Bees in each gap, 0 to 1 in quarters, for each box from the floor up."`
+	Board    [][]float64 `json:"board,omitempty" maxItems:"6" doc:"Bees in each gap, 0 to 1 in quarters, for each box from the floor up."`
 	Seams    *float64    `json:"seams,omitempty" doc:"Full seams counted in all boxes, 0 to 126 in quarters; not needed with a board."`
 	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little (up to one side of a comb) or much."`
 	Eggs     *bool       `json:"eggs,omitempty" doc:"Eggs seen, or looked for and not seen; left out when not looked for."`

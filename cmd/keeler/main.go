@@ -109,6 +109,9 @@ func withStore(ctx context.Context, command string, s settings, log *slog.Logger
 		return fmt.Errorf("database: %w", err)
 	}
 	defer func() { _ = st.Close() }()
+	if err := st.Check(ctx); err != nil {
+		return fmt.Errorf("database: %w", err)
+	}
 	if err := st.Migrate(ctx); err != nil {
 		return fmt.Errorf("migrate: %w", err)
 	}

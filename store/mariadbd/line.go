@@ -6,6 +6,7 @@ import (
 	"net"
 	"strings"
 	"sync"
+	"sync/atomic"
 
 	"github.com/go-sql-driver/mysql"
 )
@@ -99,17 +100,34 @@ func (l *Line) accept() {
 		l.mu.Lock()
 		l.ends = append(l.ends, client, server)
 		l.mu.Unlock()
-		go func() {
-			_, _ = io.Copy(client, server)
-			_ = client.Close()
-		}()
-		go l.carry(client, server)
+		lose := new(atomic.Bool)
+		go l.answer(client, server, lose)
+		go l.carry(client, server, lose)
+	}
+}
+
+// answer passes what comes back, until an answer is to be lost.
+func (l *Line) answer(client, server net.Conn, lose *atomic.Bool) {
+	defer func() { _ = client.Close() }()
+	part := make([]byte, 32<<10)
+	for {
+		n, err := server.Read(part)
+		if err != nil {
+			return
+		}
+		if lose.Load() { // by now the statement has been done
+			l.cut()
+			return
+		}
+		if _, err := client.Write(part[:n]); err != nil {
+			return
+		}
 	}
 }
 
 // carry passes packets on: three bytes of length, one that counts them within a command,
 // and the command in the first byte of the first (MariaDB's client protocol).
-func (l *Line) carry(client, server net.Conn) {
+func (l *Line) carry(client, server net.Conn, lose *atomic.Bool) {
 	defer func() { _ = server.Close() }()
 	const head, quit, ping = 4, 0x01, 0x0e
 	in := bufio.NewReader(client)
@@ -119,19 +137,15 @@ func (l *Line) carry(client, server net.Conn) {
 			return
 		}
 		length := int64(lead[0]) | int64(lead[1])<<8 | int64(lead[2])<<16
-		cut := false
 		if command := lead[head]; lead[3] == 0 && command != quit && command != ping {
-			var deliver bool
-			if cut, deliver = l.passes(); cut && !deliver {
+			cut, deliver := l.passes()
+			if cut && !deliver {
 				l.cut()
 				return
 			}
+			lose.Store(cut)
 		}
 		if _, err := io.CopyN(server, in, head+length); err != nil {
-			return
-		}
-		if cut {
-			l.cut()
 			return
 		}
 	}

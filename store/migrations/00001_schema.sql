@@ -51,6 +51,11 @@ CREATE TABLE sessions (
   KEY expiry (expiry)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
 
+CREATE TABLE health (
+  id INT NOT NULL PRIMARY KEY,
+  at DATETIME(6) NOT NULL COMMENT 'when the database was last seen to take a write'
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
 CREATE TABLE sign_in_failures (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   login VARCHAR(190) NOT NULL,
@@ -478,4 +483,4 @@ CREATE TABLE visit_extras (
 -- +goose Down
 DROP TABLE visit_extras, applications, portions, stock_entries, lots, uptakes, bench_events, bench_runs, balances,
   batch_remarks, batch_lines, batch_components, batches, job_colonies, jobs, label_cards, thresholds, mite_counts,
-  inspections, colony_events, colony_boxes, colonies, yards, sign_in_failures, sessions, invitations, members, users, operations;
+  inspections, colony_events, colony_boxes, colonies, yards, sign_in_failures, health, sessions, invitations, members, users, operations;
