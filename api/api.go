@@ -74,7 +74,7 @@ func registerAll(h huma.API, d *desks) {
 	}{
 		{"people", signingIn}, {"people", people}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
 		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
-		{"round", visits}, {"register", register},
+		{"round", visits}, {"register", registering},
 	} {
 		resource.of(routes{api: h, desks: d, tag: resource.tag})
 	}

@@ -9,8 +9,8 @@ import (
 	"keeler/wire"
 )
 
-// registering is which lines of the register are wanted.
-type registering struct {
+// wanted is which lines of the register are wanted.
+type wanted struct {
 	Colony string `query:"colony" doc:"Its id."`
 	Yard   string `query:"yard" doc:"Its id."`
 	Batch  string `query:"batch" doc:"Its id."`
@@ -22,23 +22,23 @@ type registering struct {
 	After  string `query:"after" doc:"What the page before named as more."`
 }
 
-func (r registering) query() app.RegisterQuery {
+func (w wanted) query() app.RegisterQuery {
 	return app.RegisterQuery{
-		Colony: r.Colony, Yard: r.Yard, Batch: r.Batch, Method: r.Method, From: r.From, To: r.To, Group: r.Group,
-		Oldest: r.Order == "oldest", After: r.After,
+		Colony: w.Colony, Yard: w.Yard, Batch: w.Batch, Method: w.Method, From: w.From, To: w.To, Group: w.Group,
+		Oldest: w.Order == "oldest", After: w.After,
 	}
 }
 
-// register registers the medicine record.
-func register(r routes) {
+// registering registers the medicine record.
+func registering(r routes) {
 	sendTo(r, post+" register/{id}/amend", "amend", app.Helper, "Correct a line; the old one stays", app.Desk.Amend)
 	answer(r, r.describe(get+" register", "get-register", "The medicine record, a page of it", 422), app.Viewer,
-		func(ctx context.Context, desk app.Desk, in *registering) (wire.Register, error) {
+		func(ctx context.Context, desk app.Desk, in *wanted) (wire.Register, error) {
 			return desk.Register(ctx, in.query())
 		})
 	send(r.much(), post+" register", "record-other", app.Helper, "Write down what was given outside a job", app.Desk.RecordOther)
 	export := r.describe(get+" export/register", "export-register", "The register as CSV", 422)
-	route(r, export, app.Viewer, func(ctx context.Context, desk app.Desk, in *registering) (*huma.StreamResponse, error) {
+	route(r, export, app.Viewer, func(ctx context.Context, desk app.Desk, in *wanted) (*huma.StreamResponse, error) {
 		if err := desk.CheckRegister(in.query()); err != nil {
 			return nil, err
 		}

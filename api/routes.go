@@ -87,13 +87,8 @@ func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
 	}
 }
 
-// route is a route to what belongs to an operation. There is no other way to a desk,
-// so each names who may take it.
-func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(context.Context, app.Desk, *In) (*Out, error)) {
-	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
-	op.Security = []map[string][]string{{session: {}}}
-	op.Extensions = map[string]any{"x-least-role": string(least)}
-	op.Middlewares = append(op.Middlewares, r.only(least))
+// register is a route that is answered in time, or told as a problem.
+func register[In, Out any](r routes, op huma.Operation, do func(context.Context, *In) (*Out, error)) {
 	within := answeredWithin
 	if op.MaxBodyBytes > wideBody {
 		within = importedWithin
@@ -101,12 +96,22 @@ func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(con
 	huma.Register(r.api, op, func(ctx context.Context, in *In) (*Out, error) {
 		ctx, cancel := context.WithTimeout(ctx, within)
 		defer cancel()
-		out, err := do(ctx, ctx.Value(deskKey{}).(app.Desk), in)
+		out, err := do(ctx, in)
 		if err != nil {
 			return nil, problem(ctx, r.desks.log, err)
 		}
 		return out, nil
 	})
+}
+
+// route is a route to what belongs to an operation. There is no other way to a desk,
+// so each names who may take it.
+func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(context.Context, app.Desk, *In) (*Out, error)) {
+	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
+	op.Security = []map[string][]string{{session: {}}}
+	op.Extensions = map[string]any{"x-least-role": string(least)}
+	op.Middlewares = append(op.Middlewares, r.only(least))
+	register(r, op, func(ctx context.Context, in *In) (*Out, error) { return do(ctx, ctx.Value(deskKey{}).(app.Desk), in) })
 }
 
 // answer is a route that answers with a body alone.

@@ -12,13 +12,13 @@ import (
 // signIn registers an operation that nobody needs to be signed in for, and that
 // signs somebody in.
 func signIn[In any](r routes, op huma.Operation, do func(context.Context, *In) (app.Member, error)) {
-	huma.Register(r.api, op, func(ctx context.Context, in *In) (*body[wire.Start], error) {
+	register(r, op, func(ctx context.Context, in *In) (*body[wire.Start], error) {
 		m, err := do(ctx, in)
 		if err != nil {
-			return nil, problem(ctx, r.desks.log, err)
+			return nil, err
 		}
 		if err := r.desks.enter(ctx, m); err != nil {
-			return nil, problem(ctx, r.desks.log, err)
+			return nil, err
 		}
 		return r.desks.begin(ctx)
 	})
@@ -36,10 +36,10 @@ func signingIn(r routes) {
 		})
 	signIn(r, r.describe(post+" demo", "enter-demo", "Enter the demo as its keeper; only in the demo", 403, 503),
 		func(ctx context.Context, _ *none) (app.Member, error) { return r.desks.app.EnterDemo(ctx) })
-	huma.Register(r.api, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 403, 422, 503),
+	register(r, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 403, 422, 503),
 		func(ctx context.Context, in *sent[wire.MoveDemo]) (*body[wire.Start], error) {
 			if err := r.desks.app.MoveDemo(in.Body.value.Days); err != nil {
-				return nil, problem(ctx, r.desks.log, err)
+				return nil, err
 			}
 			return r.desks.begin(ctx)
 		})
@@ -47,23 +47,15 @@ func signingIn(r routes) {
 		func(ctx context.Context, in *sent[wire.Join]) (app.Member, error) {
 			return r.desks.app.Join(ctx, in.Body.value, cameFrom(ctx))
 		})
-	huma.Register(r.api, r.describe(get+" join/{token}", "invited-to", "What an invitation is to", 404, 503),
+	register(r, r.describe(get+" join/{token}", "invited-to", "What an invitation is to", 404, 503),
 		func(ctx context.Context, in *struct {
 			Token string `path:"token" maxLength:"100"`
 		}) (*body[wire.InvitedTo], error) {
 			out, err := r.desks.app.InvitedTo(ctx, in.Token)
-			if err != nil {
-				return nil, problem(ctx, r.desks.log, err)
-			}
-			return &body[wire.InvitedTo]{out}, nil
+			return &body[wire.InvitedTo]{out}, err
 		})
-	huma.Register(r.api, r.describe(remove+" session", "sign-out", "Sign out here", 503),
-		func(ctx context.Context, _ *none) (*none, error) {
-			if err := r.desks.leave(ctx); err != nil {
-				return nil, problem(ctx, r.desks.log, err)
-			}
-			return nil, nil
-		})
+	register(r, r.describe(remove+" session", "sign-out", "Sign out here", 503),
+		func(ctx context.Context, _ *none) (*none, error) { return nil, r.desks.leave(ctx) })
 }
 
 // people registers who belongs to an operation.

@@ -24,6 +24,8 @@ func (s *Store) Sessions() Sessions { return Sessions{s.db} }
 
 // FindCtx reads a session that has not run out.
 func (s Sessions) FindCtx(ctx context.Context, token string) ([]byte, bool, error) {
+	ctx, cancel := context.WithTimeout(ctx, answerWithin)
+	defer cancel()
 	row, err := first[Session](s.db.WithContext(ctx).Where("token = ? AND expiry > ?", token, time.Now().UTC()))
 	if errors.Is(err, ErrNotFound) {
 		return nil, false, nil
@@ -34,6 +36,8 @@ func (s Sessions) FindCtx(ctx context.Context, token string) ([]byte, bool, erro
 // CommitCtx writes a session.
 func (s Sessions) CommitCtx(ctx context.Context, token string, data []byte, expiry time.Time) error {
 	const swept = 100
+	ctx, cancel := context.WithTimeout(ctx, answerWithin)
+	defer cancel()
 	if err := s.db.WithContext(ctx).Where("expiry < ?", time.Now().UTC()).Limit(swept).Delete(&Session{}).Error; err != nil {
 		return err
 	}
@@ -42,6 +46,8 @@ func (s Sessions) CommitCtx(ctx context.Context, token string, data []byte, expi
 
 // DeleteCtx ends a session.
 func (s Sessions) DeleteCtx(ctx context.Context, token string) error {
+	ctx, cancel := context.WithTimeout(ctx, answerWithin)
+	defer cancel()
 	return s.db.WithContext(ctx).Where("token = ?", token).Delete(&Session{}).Error
 }
 
