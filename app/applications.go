@@ -122,13 +122,13 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	if in.Kind == string(treatment.Out) && v.day > d.today() {
 		l.Add("kind", fault.Future)
 	}
-	l.Within("ago_s", in.AgoS, 0, 400*86400, "s")
-	ago := time.Duration(in.AgoS * float64(time.Second))
+	timing, flags := treatment.Timing{Ago: in.AgoS, Open: in.OpenS}.Believed()
+	ago := time.Duration(timing.Ago * float64(time.Second))
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
 		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleKind: v.job.RuleKind, RuleWords: v.job.RuleWords,
 		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason,
-		OpenS: int(in.OpenS), GivenAt: now.Add(-ago), UserID: d.who.User, CreatedAt: d.stamp(),
+		OpenS: int(timing.Open), GivenAt: now.Add(-ago), UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.Kind == string(treatment.Other) {
 		l.Add("kind", fault.NotFitting)
@@ -139,13 +139,13 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	if in.Kind == string(treatment.Given) && strings.TrimSpace(in.Against) != "" {
 		row.OverrideReason = strings.TrimSpace(in.Against)
 	}
-	flags := d.flags(v, in)
+	flags = append(flags, d.flags(v, in, ago)...)
 	if err := d.from(ctx, v, in, &row, &flags, &l); err != nil {
 		return row, err
 	}
 	treatment.Record{
 		Kind: treatment.Kind(in.Kind), Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
-		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed, Open: in.OpenS,
+		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
 	}.Check(&l)
 	treatment.CheckExtras(in.Extras, &l)
 	if err := l.Err(); err != nil {
@@ -163,48 +163,48 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 		case !errors.Is(err, store.ErrNotFound):
 			return row, err
 		}
-		flags = append(flags, string(treatment.Moved))
+		flags = append(flags, treatment.Moved)
 	}
 	if colony.EndedOn != nil {
-		flags = append(flags, string(treatment.Ended))
+		flags = append(flags, treatment.Ended)
 	}
-	row.Flags = strings.Join(flags, ",")
+	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
 	row.Detail, err = in.Kept()
 	return row, err
 }
 
 // flags is what about a line should be looked at, as far as it tells by itself.
-func (d Desk) flags(v visit, in wire.Application) []string {
-	var out []string
+func (d Desk) flags(v visit, in wire.Application, ago time.Duration) []treatment.Flag {
+	var out []treatment.Flag
 	if _, in := v.colonies[in.ColonyID]; !in {
-		out = append(out, string(treatment.NotInJob))
+		out = append(out, treatment.NotInJob)
 	}
-	wall := d.app.now().Add(-time.Duration(in.AgoS * float64(time.Second)))
+	wall := d.app.now().Add(-ago)
 	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
-		out = append(out, string(treatment.Clock))
+		out = append(out, treatment.Clock)
 	}
 	if in.Kind != string(treatment.Given) {
 		return out
 	}
 	if slices.ContainsFunc(v.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
-		out = append(out, string(treatment.Again))
+		out = append(out, treatment.Again)
 	}
 	return out
 }
 
 // from takes what it was given from into a line: the unit, the acids, the product.
-func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store.Application, flags *[]string, l *fault.List) error {
+func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store.Application, flags *[]treatment.Flag, l *fault.List) error {
 	if in.Kind != string(treatment.Given) {
 		return nil
 	}
 	heldTo := func(by wire.Dosing) {
 		if treatment.Much(in.Amount, in.Asked, by.CapML) {
-			*flags = append(*flags, string(treatment.TooMuch))
+			*flags = append(*flags, treatment.TooMuch)
 		}
 	}
 	if in.BatchID == "" {
 		heldTo(v.giving.Dosing)
-		*flags = append(*flags, string(treatment.NoBatch))
+		*flags = append(*flags, treatment.NoBatch)
 		return nil
 	}
 	batch, err := d.op.Batch(ctx, in.BatchID)
@@ -222,13 +222,13 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	by := v.dosing(bareOf(batch))
 	heldTo(by)
 	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.Meant(by)) {
-		*flags = append(*flags, string(treatment.Strong))
+		*flags = append(*flags, treatment.Strong)
 	}
 	if batch.State != store.IsMade && !in.ByHand {
-		*flags = append(*flags, string(treatment.NotMade))
+		*flags = append(*flags, treatment.NotMade)
 	}
 	if batch.UseBy != nil && v.day > dayOf(*batch.UseBy) {
-		*flags = append(*flags, string(treatment.PastDay))
+		*flags = append(*flags, treatment.PastDay)
 	}
 	return nil
 }

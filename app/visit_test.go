@@ -177,6 +177,31 @@ func TestRoundOdd(t *testing.T) {
 	refused(t, err, "day", fault.Unknown)
 }
 
+// A clock that was set while a record waited, and a hive that stood open for hours, are
+// flagged and never refused: the record stands at the time when it came.
+func TestClockMovedBackIsKept(t *testing.T) {
+	v := goOut(t, "winter")
+	for _, c := range []struct {
+		ago, open float64
+		given     time.Time
+		flag      string
+	}{
+		{-90_000, 80, work, "clock"},
+		{56 * 365 * 86400, 80, work, "clock"},
+		{1e15, -1e15, work, "clock"},
+		{600, 6 * 3600, work.Add(-10 * time.Minute), "open_long"},
+	} {
+		a := wire.Application{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30, AgoS: c.ago, OpenS: c.open}
+		if done, _ := v.sends(a); done.State != "saved" {
+			t.Fatalf("%+v: %+v", c, done)
+		}
+		line, err := v.d.line(t.Context(), a.ID)
+		if err != nil || !line.GivenAt.Equal(c.given) || !slices.Equal(line.Flags, []string{c.flag}) {
+			t.Errorf("%+v: given at %s, flagged %v, %v", c, line.GivenAt, line.Flags, err)
+		}
+	}
+}
+
 // Strips hang for six weeks; taken out, the hive is free of them. Their next day is
 // dated from the protocol.
 func TestRoundOfStrips(t *testing.T) {

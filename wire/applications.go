@@ -17,7 +17,7 @@ type Application struct {
 	Amount   float64 `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
 	Asked    float64 `json:"asked,omitempty" doc:"What was meant, in the same unit."`
 	ApplicationDetail
-	OpenS   float64    `json:"open_s,omitempty" doc:"How long the hive stood open, s, up to 4 hours."`
+	OpenS   float64    `json:"open_s,omitempty" doc:"How long the hive stood open, s; over 4 hours it is flagged."`
 	AgoS    float64    `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
 	PhoneAt *time.Time `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
 
@@ -36,7 +36,7 @@ type Application struct {
 	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
 	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
-	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, no_batch, not_made, too_much, too_strong, past_day."`
+	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day."`
 	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
 	ReasonWords string    `json:"reason_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`

@@ -11,7 +11,8 @@ const (
 	NotInJob Flag = "not_in_job" // the colony is not in the job, or for another day
 	Moved    Flag = "moved"      // it stands in another yard than where it was given
 	Ended    Flag = "ended"      // it was recorded as ended before
-	Clock    Flag = "clock"      // the phone's clock is more than 12 hours off
+	Clock    Flag = "clock"      // the phone's clock is more than 12 hours off, or was set meanwhile
+	OpenLong Flag = "open_long"  // the hive is said to have stood open for hours
 	NoBatch  Flag = "no_batch"   // nobody said what it was given from
 	TooMuch  Flag = "too_much"   // more than the cap, or twice what was asked for
 	Strong   Flag = "too_strong" // more acid than was meant, whatever its mL
@@ -19,15 +20,6 @@ const (
 	NotMade  Flag = "not_made"   // from a batch that was not finished at the bench
 	Again    Flag = "again"      // the same acid was given not long before, in any job
 )
-
-// skewed is by how much a phone's clock may be off, s: no time zone is further.
-const skewed = 12 * 3600
-
-// Off reports whether a phone's clock is a day off: by its own reading of the time of
-// a record and what the server makes of it, both in seconds.
-func Off(byPhone, byServer float64) bool {
-	return byPhone-byServer > skewed || byServer-byPhone > skewed
-}
 
 // Stronger reports whether a dose holds more acid than was meant, both in mg: by more
 // than a batch may stray from its recipe.

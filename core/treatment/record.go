@@ -48,7 +48,6 @@ type Record struct {
 	Unit    string
 	// Of Out.
 	Came, Missing, Chewed int
-	Open                  float64 // seconds that the hive stood open
 }
 
 // Most that one colony is given of anything, beyond which it is a slip: the largest
@@ -56,7 +55,6 @@ type Record struct {
 const (
 	mostML     = 1000
 	mostPieces = 100
-	mostOpen   = 4 * 3600
 )
 
 // Check appends what cannot be.
@@ -97,7 +95,6 @@ func (r Record) Check(l *fault.List) {
 	if r.Reason != "" && r.Reason != TakenBack && !slices.Contains(Reasons, r.Reason) {
 		l.Add("reason", fault.Unknown)
 	}
-	l.Within("open_s", r.Open, 0, mostOpen, "s")
 }
 
 // CheckExtras appends those that are not known.

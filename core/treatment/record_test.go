@@ -1,6 +1,7 @@
 package treatment
 
 import (
+	"fmt"
 	"math"
 	"testing"
 
@@ -58,7 +59,7 @@ func TestActives(t *testing.T) {
 }
 
 func TestRecordsRefused(t *testing.T) {
-	ok := Record{Kind: Given, Amount: 30, Unit: "ml", Open: 90}
+	ok := Record{Kind: Given, Amount: 30, Unit: "ml"}
 	for _, c := range []struct {
 		change func(*Record)
 		field  string
@@ -81,7 +82,6 @@ func TestRecordsRefused(t *testing.T) {
 		{func(r *Record) { r.Reason = "a whim" }, "reason", fault.Unknown},
 		{func(r *Record) { r.Kind = "thrown" }, "kind", fault.Unknown},
 		{func(r *Record) { *r = Record{Kind: Out, Came: -1} }, "came", fault.TooLow},
-		{func(r *Record) { r.Open = 1e6 }, "open_s", fault.TooHigh},
 	} {
 		r := ok
 		c.change(&r)
@@ -112,6 +112,32 @@ func TestFlags(t *testing.T) {
 	}
 	if Off(0, 11*3600) || !Off(0, 13*3600) || !Off(86400, 0) {
 		t.Error("a day off is off, a time zone is not")
+	}
+}
+
+// A clock that was set while a record waited, and a hive that stood open for hours, are
+// flagged: what was done was done.
+func TestTimesAreBelievedOrFlagged(t *testing.T) {
+	const day = 86400
+	for _, c := range []struct {
+		told, want Timing
+		flags      string
+	}{
+		{Timing{600, 90}, Timing{600, 90}, "[]"},
+		{Timing{-3, 0}, Timing{0, 0}, "[]"}, // a network sets a clock by seconds
+		{Timing{-3600, 90}, Timing{0, 90}, "[clock]"},
+		{Timing{400 * day, 0}, Timing{400 * day, 0}, "[]"},
+		{Timing{56 * 365 * day, 90}, Timing{0, 90}, "[clock]"}, // from 1970
+		{Timing{60, 4 * 3600}, Timing{60, 4 * 3600}, "[]"},
+		{Timing{60, 5 * 3600}, Timing{60, 5 * 3600}, "[open_long]"},
+		{Timing{60, -5}, Timing{60, 0}, "[clock]"},
+		{Timing{60, 50 * 365 * day}, Timing{60, 0}, "[clock]"},
+		{Timing{math.NaN(), math.Inf(1)}, Timing{0, 0}, "[clock]"},
+	} {
+		got, flags := c.told.Believed()
+		if got != c.want || fmt.Sprint(flags) != c.flags {
+			t.Errorf("%+v: %+v %v, want %+v %s", c.told, got, flags, c.want, c.flags)
+		}
 	}
 }
 

@@ -30,6 +30,6 @@ export async function deliver(group: readonly Waiting[]): Promise<Outcome> {
 /** How long ago it happened by this phone's own clock, and what that clock said. */
 const timed = (l: Waiting): Application => ({
   ...l.application,
-  ago_s: Math.max(0, (Date.now() - l.at) / 1000),
+  ago_s: (Date.now() - l.at) / 1000,
   phone_at: new Date(l.at).toISOString(),
 })
