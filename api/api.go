@@ -39,7 +39,7 @@ func New(f Front) (http.Handler, error) {
 	r.Use(gin.CustomRecoveryWithWriter(nil, func(c *gin.Context, err any) {
 		f.Log.Error("panic", "path", c.Request.URL.Path, "error", err)
 		c.AbortWithStatus(http.StatusInternalServerError)
-	}), logged(f.Log), guarded)
+	}), logged(f.Log), guarded(f.Page.version()))
 	registerAll(humagin.New(r, config()), d)
 	r.GET("/healthz", health(f.App))
 	f.Page.serve(r)
@@ -144,13 +144,21 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 	}
 }
 
-// guarded lets a page load nothing from elsewhere and keeps it out of frames.
-func guarded(c *gin.Context) {
-	h := c.Writer.Header()
-	h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
-	h.Set("X-Content-Type-Options", "nosniff")
-	h.Set("Referrer-Policy", "no-referrer")
-	c.Next()
+// guarded lets a page load nothing from elsewhere and keeps it out of frames, and what is
+// private out of every cache but the page's own.
+func guarded(page string) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		h := c.Writer.Header()
+		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
+			"img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
+		h.Set("X-Content-Type-Options", "nosniff")
+		h.Set("Referrer-Policy", "no-referrer")
+		if strings.HasPrefix(c.Request.URL.Path, "/api/") {
+			h.Set("Cache-Control", "no-store")
+			h.Set("Keeler-Page", page)
+		}
+		c.Next()
+	}
 }
 
 func health(a *app.App) gin.HandlerFunc {

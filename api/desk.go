@@ -117,7 +117,11 @@ func (d *desks) enter(ctx context.Context, m app.Member) error {
 // leave ends the session.
 func (d *desks) leave(ctx context.Context) error { return d.sessions.Destroy(ctx) }
 
-var errSignedOut = errors.New("nobody is signed in")
+var (
+	errSignedOut = errors.New("nobody is signed in")
+	// errAnother is for what a page asks for one person where another has signed in since.
+	errAnother = errors.New("somebody else is signed in")
+)
 
 // member is who is signed in; errSignedOut when nobody is, or no longer.
 func (d *desks) member(ctx context.Context) (app.Member, error) {
@@ -131,6 +135,9 @@ func (d *desks) member(ctx context.Context) (app.Member, error) {
 	}
 	return m, err
 }
+
+// forWhom is the header in which a page says for whom it asks.
+const forWhom = "Keeler-Me"
 
 // open opens the desk of whoever is signed in and may do so much.
 func (d *desks) open(ctx context.Context, least app.Role) (app.Desk, error) {

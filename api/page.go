@@ -4,6 +4,7 @@ import (
 	"errors"
 	"io/fs"
 	"net/http"
+	"regexp"
 	"strings"
 
 	"github.com/gin-gonic/gin"
@@ -12,8 +13,24 @@ import (
 // forever is how long a file is kept whose name changes with its content.
 const forever = "public, max-age=31536000, immutable"
 
+// assets is where the files lie whose names change with their content.
+const assets = "/assets/"
+
 // Page is the built interface.
 type Page struct{ Files fs.FS }
+
+// script is what a page begins with; its name changes with its content.
+var script = regexp.MustCompile(`<script type="module"[^>]* src="/assets/([^"]+)"`)
+
+// version names the page, so that one that was loaded before an upgrade knows itself to
+// be old; empty where none is built.
+func (p Page) version() string {
+	html, _ := fs.ReadFile(p.Files, "index.html")
+	if found := script.FindSubmatch(html); found != nil {
+		return string(found[1])
+	}
+	return ""
+}
 
 // serve gives files by their path and the page itself for every other address,
 // so that an address inside the page can be reloaded.
@@ -27,6 +44,10 @@ func (p Page) serve(r *gin.Engine) {
 			return
 		}
 		if _, err := fs.Stat(p.Files, strings.TrimPrefix(path, "/")); path == "/" || err != nil {
+			if strings.HasPrefix(path, assets) { // of a page before an upgrade
+				c.String(http.StatusNotFound, "This file is of another version of Keeler.")
+				return
+			}
 			p.index(c)
 			return
 		}
@@ -38,7 +59,7 @@ func (p Page) serve(r *gin.Engine) {
 			c.FileFromFS(path+".gz", files)
 			return
 		}
-		if strings.HasPrefix(path, "/assets/") { // their names change with their content
+		if strings.HasPrefix(path, assets) { // their names change with their content
 			c.Header("Cache-Control", forever)
 		}
 		c.FileFromFS(path, files)

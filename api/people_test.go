@@ -212,3 +212,35 @@ func TestLargeFile(t *testing.T) {
 		t.Errorf("54 MB: %d %v", status, answer)
 	}
 }
+
+// A page that was opened by one person does nothing in the name of another who has signed
+// in since.
+func TestNothingInAnothersName(t *testing.T) {
+	anew(t)
+	guest := joined(t, "Guest", "keeper")
+	who := me(t, owner).(map[string]any)["who"].(string)
+	for what, c := range map[string]struct {
+		by    *http.Client
+		meant string
+		want  int
+	}{
+		"one's own":       {owner, who, http.StatusOK},
+		"nobody's":        {guest, "", http.StatusOK},
+		"left by another": {guest, who, http.StatusUnauthorized},
+	} {
+		request, err := http.NewRequestWithContext(t.Context(), http.MethodPost, keeler.URL+"/api/yards", strings.NewReader(`{"name":"`+what+`","latitude":57}`))
+		if err != nil {
+			t.Fatal(err)
+		}
+		request.Header.Set("Content-Type", "application/json")
+		request.Header.Set("Keeler-Me", c.meant)
+		response, err := c.by.Do(request)
+		if err != nil {
+			t.Fatal(err)
+		}
+		_ = response.Body.Close()
+		if response.StatusCode != c.want {
+			t.Errorf("%s: %s", what, response.Status)
+		}
+	}
+}

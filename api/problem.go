@@ -39,6 +39,8 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 		return huma.Error409Conflict("This is there already.")
 	case errors.Is(err, errSignedOut):
 		return huma.Error401Unauthorized("Sign in first. What you typed stays here.")
+	case errors.Is(err, errAnother):
+		return huma.Error401Unauthorized("Somebody else has signed in on this device. Nothing was done in their name.")
 	case errors.Is(err, app.ErrRefused):
 		return huma.Error401Unauthorized("This name and password do not go together.")
 	case errors.Is(err, app.ErrTooMany):

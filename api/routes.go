@@ -78,6 +78,9 @@ func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
 		ctx, cancel := context.WithTimeout(c.Context(), answeredWithin)
 		defer cancel()
 		desk, err := r.desks.open(ctx, least)
+		if who := c.Header(forWhom); err == nil && who != "" && who != desk.Who().Key() {
+			err = errAnother
+		}
 		if err == nil {
 			next(huma.WithValue(c, deskKey{}, desk))
 			return

@@ -70,7 +70,7 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 		if err != nil {
 			return wire.Start{}, err
 		}
-		out.Me = &wire.Me{Login: m.Login, Role: string(m.Role), Operation: name, TimeZone: a.Desk(*m).who.Zone.String()}
+		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), Operation: name, TimeZone: a.Desk(*m).who.Zone.String()}
 		return out, nil
 	}
 	any, err := a.store.People().Any(ctx)

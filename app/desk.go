@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"fmt"
 	"time"
 	_ "time/tzdata" // zones are known wherever Keeler runs
 
@@ -51,6 +52,9 @@ func (a *App) Desk(m Member) Desk {
 
 // Who is the member at the desk.
 func (d Desk) Who() Member { return d.who }
+
+// Key names a person in an operation.
+func (m Member) Key() string { return fmt.Sprintf("%d.%d", m.User, m.Operation) }
 
 // stamp is now as it is kept.
 func (d Desk) stamp() time.Time { return d.app.now().UTC().Truncate(time.Microsecond) }

@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"os"
+	"slices"
 	"strings"
 	"sync"
 	"testing"
@@ -116,7 +117,9 @@ func (p page) enter() {
 // replaced reports whether the page has put another node or document in place of the one
 // that was looked at.
 func replaced(err error) bool {
-	return err != nil && (strings.Contains(err.Error(), "Could not find node") || strings.Contains(err.Error(), "Cannot find context"))
+	return err != nil && slices.ContainsFunc([]string{"Could not find node", "Cannot find context", "target navigated"}, func(said string) bool {
+		return strings.Contains(err.Error(), said)
+	})
 }
 
 // look takes a step that tells something. Where the page was faster, by replacing what it

@@ -98,7 +98,7 @@ func TestWrittenFigures(t *testing.T) {
 func TestOutbox(t *testing.T) {
 	ask := pure(t)
 	line := func(id string, at int, more string) string {
-		return fmt.Sprintf(`{"id": %q, "at": %d, "job": "j", "day": "d", "application": {}%s}`, id, at, more)
+		return fmt.Sprintf(`{"id": %q, "by": "me", "at": %d, "job": "j", "day": "d", "application": {}%s}`, id, at, more)
 	}
 	added := func(id string, at int, more string) string {
 		return `{"type": "added", "line": ` + line(id, at, more) + `}`
@@ -116,20 +116,26 @@ func TestOutbox(t *testing.T) {
 		"after what it corrects":            {[]string{added("c", 1, `, "amends": "a"`), added("a", 2, "")}, "a", "c a", "sent"},
 		"from before, beside what is new":   {[]string{added("b", 2, ""), `{"type": "read", "lines": [` + line("a", 1, "") + `]}`}, "a b", "a b", "sent"},
 		"read again, once":                  {[]string{added("a", 1, ""), `{"type": "read", "lines": [` + line("a", 1, "") + `]}`}, "a", "a", "sent"},
-		"the store is full":                 {[]string{added("a", 1, ""), `{"type": "held", "id": "a"}`}, "a", "a:held", "sent"},
+		"the store is full":                 {[]string{added("a", 1, ""), `{"type": "stored", "id": "a", "held": true}`}, "a", "a:held", "sent"},
 		"no answer":                         {[]string{added("a", 1, ""), `{"type": "sending", "ids": ["a"]}`, `{"type": "lost", "signal": "offline"}`}, "a", "a:tried", "offline"},
 		"saved":                             {[]string{added("a", 1, ""), `{"type": "sending", "ids": ["a"]}`, `{"type": "answered", "results": [{"id": "a", "state": "saved"}]}`}, "", "", "sent"},
 		"one of them refused":               {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "answered", "results": [{"id": "a", "state": "refused", "text": "no"}, {"id": "b", "state": "again"}]}`}, "", "a:no", "sent"},
 		"a line without a word of it waits": {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "answered", "results": [{"id": "a", "state": "saved"}]}`}, "b", "b", "sent"},
 		"a group refused goes one by one":   {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "refused", "ids": ["a", "b"], "why": "bad"}`}, "a", "a:alone b:alone", "sent"},
 		"and the bad one stays behind":      {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "refused", "ids": ["a", "b"], "why": "bad"}`, `{"type": "refused", "ids": ["a"], "why": "bad"}`}, "b", "a:bad:alone b:alone", "sent"},
+		"what another did waits for him":    {[]string{added("x", 1, `, "by": "another"`), added("a", 2, "")}, "a", "x a", "sent"},
+		"and blocks nobody":                 {[]string{added("x", 1, `, "by": "another"`), added("a", 2, ""), `{"type": "answered", "results": [{"id": "a", "state": "saved"}]}`}, "", "x", "sent"},
+		"nobody is signed in":               {[]string{added("a", 1, ""), `{"type": "person"}`}, "", "a", "sent"},
+		"another is":                        {[]string{added("a", 1, ""), added("x", 2, `, "by": "another"`), `{"type": "person", "me": "another"}`}, "x", "a x", "sent"},
+		"sent by another page":              {[]string{added("a", 1, ""), added("b", 2, ""), `{"type": "stored", "id": "a"}`, `{"type": "read", "lines": []}`}, "b", "b", "sent"},
+		"held here, in no store":            {[]string{added("a", 1, ""), `{"type": "stored", "id": "a", "held": true}`, `{"type": "read", "lines": []}`}, "a", "a:held", "sent"},
 		"nothing left to send":              {[]string{added("a", 1, ""), `{"type": "lost", "signal": "offline"}`, `{"type": "dropped", "id": "a"}`}, "", "", "sent"},
 	} {
 		var got struct{ Next, Stands, Signal string }
 		ask(&got, `(o => ({
 			next: pure.outbox.next(o).map(l => l.id).join(' '), signal: o.signal,
 			stands: o.lines.map(l => [l.id, l.refused, ...['held', 'tried', 'alone'].filter(k => l[k])].filter(Boolean).join(':')).join(' '),
-		}))(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), pure.outbox.empty))`, anys(c.happens)...)
+		}))(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), { ...pure.outbox.empty, me: 'me' }))`, anys(c.happens)...)
 		if got.Next != c.next || got.Stands != c.stands || got.Signal != c.signal {
 			t.Errorf("%s: got %+v", name, got)
 		}
@@ -141,7 +147,7 @@ func TestOutbox(t *testing.T) {
 		many[i] = added(fmt.Sprint("a", i), i, "")
 	}
 	var group int
-	if ask(&group, `pure.outbox.next(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), pure.outbox.empty)).length`, many...); group != 100 {
+	if ask(&group, `pure.outbox.next(a.reduce((o, h) => pure.outbox.reduce(o, JSON.parse(h)), { ...pure.outbox.empty, me: 'me' })).length`, many...); group != 100 {
 		t.Errorf("%d go at once", group)
 	}
 	for failures, ms := range []int{1000, 1000, 2000, 4000, 8000, 10000, 10000} {

@@ -610,8 +610,8 @@ func TestRoundOfStrips(t *testing.T) {
 	p.says("[data-register]", "1 missing", "strips")
 }
 
-// A member who was taken out meanwhile is told so; what waits stays on the phone, and
-// goes through when somebody is signed in again. What cannot be kept says why.
+// Who was signed out meanwhile is asked to sign in; what waits stays on the phone, and
+// goes through then. What cannot be kept says why.
 func TestQueueOfAMemberWhoIsGone(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
@@ -620,9 +620,8 @@ func TestQueueOfAMemberWhoIsGone(t *testing.T) {
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")), chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'DELETE' })`, chromedp.EvalAwaitPromise))
 	p.given()
-	p.says("[data-signed-out]", "stays on this phone")
-	p.says("[data-signal]", "1 waiting")
-	p.do(chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) })`, chromedp.EvalAwaitPromise))
+	p.says("[data-queue]", "One line of a round waits on this phone")
+	p.signIn("Owner")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 
 	// The phone's store is full: the line is held in the page, told, and sent all the same.

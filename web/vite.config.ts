@@ -8,7 +8,13 @@ export default defineConfig({
     // The round registers the worker itself: nobody else needs one.
     VitePWA({
       injectRegister: false,
-      registerType: 'autoUpdate',
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'sw.ts',
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
+        maximumFileSizeToCacheInBytes: 8e6,
+      },
       manifest: {
         name: 'Keeler',
         short_name: 'Keeler',
@@ -17,21 +23,6 @@ export default defineConfig({
         background_color: '#f1efe9',
         theme_color: '#1c6b5f',
         icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
-      },
-      workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        skipWaiting: true,
-        clientsClaim: true,
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/],
-        runtimeCaching: [
-          { urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'core' } },
-          {
-            urlPattern: /\/api\/(start|jobs\/[^/]+\/visit)/,
-            handler: 'NetworkFirst',
-            options: { cacheName: 'round', networkTimeoutSeconds: 4 },
-          },
-        ],
       },
     }),
   ],

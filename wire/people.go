@@ -21,6 +21,7 @@ type MoveDemo struct {
 
 // Me is the person who is signed in.
 type Me struct {
+	Who       string `json:"who" doc:"This person in this operation: sent along as Keeler-Me, what another person left behind is not taken for one's own."`
 	Login     string `json:"login"`
 	Role      string `json:"role" enum:"owner,keeper,helper,viewer"`
 	Operation string `json:"operation" doc:"What the operation is called."`

@@ -4,6 +4,7 @@ import { Link, Route, Routes } from 'react-router'
 import { Boundary } from './shell/Boundary'
 import { Header } from './shell/Header'
 import { text } from './shell/text'
+import { Updated } from './shell/Updated'
 import { useStartQuery } from './kit'
 import { MixScreen } from './mix/MixScreen'
 
@@ -16,6 +17,7 @@ const TreatPage = lazy(() => import('./treat/TreatPage'))
 const RoundPage = lazy(() => import('./treat/RoundPage'))
 const SheetPage = lazy(() => import('./treat/SheetPage'))
 const PracticePage = lazy(() => import('./treat/PracticePage'))
+const WaitingPage = lazy(() => import('./treat/WaitingPage'))
 const RegisterPage = lazy(() => import('./book/register/RegisterPage'))
 const BenchPage = lazy(() => import('./bench/BenchPage'))
 const DecideScreen = lazy(() => import('./decide/DecideScreen'))
@@ -31,6 +33,7 @@ const ThresholdsPage = lazy(() => import('./yards/ThresholdsPage'))
 const PeoplePage = lazy(() => import('./people/PeoplePage'))
 const Join = lazy(() => import('./people/Join'))
 const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
+const QueueBar = lazy(() => import('./outbox/QueueBar'))
 const KeysSheet = lazy(() => import('./shell/KeysSheet'))
 
 /** What belongs to an operation, by its address. */
@@ -53,6 +56,7 @@ const OURS: [string, ComponentType][] = [
   ['/treat', TreatPage],
   ['/rounds/:id/:day', RoundPage],
   ['/rounds/:id/:day/sheet', SheetPage],
+  ['/waiting', WaitingPage],
   ['/register', RegisterPage],
   ['/stock', StockPage],
   ['/stock/:id', LotPage],
@@ -79,6 +83,10 @@ export function App() {
   return (
     <>
       <Header start={start.data} onKeys={() => setKeys(true)} />
+      <Updated />
+      <Suspense>
+        <QueueBar />
+      </Suspense>
       <Boundary>
         <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
           <Routes>

@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
+import { serverHas } from './updated'
 
 export type Schemas = components['schemas']
 
@@ -18,6 +19,7 @@ export class Problem extends Error {
 
 const telling: Middleware = {
   async onResponse({ response }) {
+    serverHas(response.headers.get('Keeler-Page'))
     if (response.ok) return response
     const document = (await response.json().catch(() => ({}))) as Partial<Schemas['ErrorModel']>
     const faults: Record<string, string> = {}
@@ -31,8 +33,23 @@ const telling: Middleware = {
   },
 }
 
+/** The header in which a page says for whom it asks. */
+export const FOR_WHOM = 'Keeler-Me'
+
+let me: string | undefined
+
+/** From now on the page asks for this person: what another has signed in for since is not done. */
+export const speakFor = (who: string | undefined) => (me = who)
+
+const speaking: Middleware = {
+  onRequest({ request }) {
+    if (me !== undefined && !request.headers.has(FOR_WHOM)) request.headers.set(FOR_WHOM, me)
+    return request
+  },
+}
+
 /** The data of an answer: what is not one was thrown as a Problem. */
 export const data = async <T>(answer: Promise<{ data?: T }>) => (await answer).data as T
 
 export const client = createClient<paths>({ baseUrl: '/' })
-client.use(telling)
+client.use(speaking, telling)

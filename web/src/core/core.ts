@@ -63,6 +63,3 @@ async function load(): Promise<Core> {
     lasts: (left, expected) => lasts({ left: Math.max(0, left), expected }).answer!,
   }
 }
-
-/** Fetches the core through the service worker, which keeps it. */
-export const keepCore = () => fetch(wasm)

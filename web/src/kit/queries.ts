@@ -1,12 +1,19 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query'
+import { MutationCache, QueryCache, QueryClient, queryOptions } from '@tanstack/react-query'
 import type { paths } from '../api/schema'
 import { client, data, Problem } from '../api/client'
 
 /** The server gave no answer, or failed: it is asked again. What it refused is not. */
 export const unanswered = (error: unknown) => !(error instanceof Problem && error.status < 500)
 
+/** Who is told to sign in is asked who he is. */
+const onError = (error: unknown) => {
+  if (error instanceof Problem && error.status === 401) stale('start')
+}
+
 /** How everything is asked: whatever the browser thinks of the network, and until there is an answer. */
 export const queries = new QueryClient({
+  queryCache: new QueryCache({ onError }),
+  mutationCache: new MutationCache({ onError }),
   defaultOptions: {
     queries: {
       networkMode: 'always',

@@ -2,7 +2,7 @@ import { createContext, useContext, useState, type ReactNode } from 'react'
 import type { System } from './format'
 import { readKept, writeKept } from './storage'
 
-const KEY = 'keeler.units'
+export const UNITS = 'keeler.units'
 
 const Units = createContext<{ system: System; choose: (s: System) => void }>({
   system: 'metric',
@@ -10,9 +10,9 @@ const Units = createContext<{ system: System; choose: (s: System) => void }>({
 })
 
 export function UnitsProvider({ children }: { children: ReactNode }) {
-  const [system, setSystem] = useState<System>(readKept(KEY) === 'us' ? 'us' : 'metric')
+  const [system, setSystem] = useState<System>(readKept(UNITS) === 'us' ? 'us' : 'metric')
   const choose = (s: System) => {
-    writeKept(KEY, s)
+    writeKept(UNITS, s)
     setSystem(s)
   }
   return <Units value={{ system, choose }}>{children}</Units>

@@ -1,6 +1,7 @@
-import { useQuery } from '@tanstack/react-query'
-import type { Schemas } from '../api/client'
-import { ask, queries } from './queries'
+import { queryOptions, useQuery } from '@tanstack/react-query'
+import { client, data, type Schemas } from '../api/client'
+import { queries } from './queries'
+import { arrived } from './who'
 
 export type Start = Schemas['Start']
 export type Role = Schemas['Me']['role']
@@ -12,7 +13,13 @@ export const may = (role: Role | undefined, least: Role) =>
   role !== undefined && ranks.indexOf(role) >= ranks.indexOf(least)
 
 /** What the page began with: the clock of the work, and who is signed in. */
-export const useStartQuery = () => useQuery({ ...ask(['start'], '/api/start'), staleTime: Infinity })
+export const useStartQuery = () => useQuery(startQuery)
+
+const startQuery = queryOptions({
+  queryKey: ['start'],
+  queryFn: async ({ signal }) => arrived(await data(client.GET('/api/start', { signal }))),
+  staleTime: Infinity,
+})
 
 /** The same where it is known to be there. */
 export function useStart(): Start {
@@ -23,8 +30,8 @@ export function useStart(): Start {
 
 /** Puts another person into the page; what the one before had loaded is forgotten. */
 export function useEnter() {
-  return (start: Start | undefined) => {
+  return (start: Start) => {
     queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'start' })
-    queries.setQueryData(['start'], start)
+    queries.setQueryData(['start'], arrived(start))
   }
 }

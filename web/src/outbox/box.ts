@@ -27,7 +27,7 @@ export const kept = async (): Promise<Waiting[]> => {
 /** Keeps a line; false when the store does not take it. */
 export async function keep(line: Waiting): Promise<boolean> {
   try {
-    await (await box()).put('outbox', { ...line, held: false })
+    await (await box()).put('outbox', { ...line, held: false, fresh: false })
     return true
   } catch {
     return false

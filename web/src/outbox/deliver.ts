@@ -1,4 +1,4 @@
-import { client, data, Problem, type Schemas } from '../api/client'
+import { client, data, FOR_WHOM, Problem, type Schemas } from '../api/client'
 import type { Application, Waiting } from './outbox'
 
 /** What became of a group: told line by line, refused as a whole, or nothing is known. */
@@ -7,22 +7,29 @@ export type Outcome =
   | { refused: string }
   | { lost: 'offline' | 'signed_out' }
 
-/** Sends a group of one round, or one line that corrects another. */
+/** Not an answer about what was sent: it came too late, or too much at once. */
+const LATER = [408, 425, 429]
+
+/** Sends a group of one round, or one line that corrects another, in the name of who did it. */
 export async function deliver(group: readonly Waiting[]): Promise<Outcome> {
   const [first] = group as [Waiting]
+  const headers = { [FOR_WHOM]: first.by }
   try {
     if (first.amends) {
       const params = { path: { id: first.amends } }
-      await data(client.POST('/api/register/{id}/amend', { params, body: timed(first) }))
+      await data(client.POST('/api/register/{id}/amend', { headers, params, body: timed(first) }))
       return { results: [{ id: first.id, state: 'saved' }] }
     }
     const params = { path: { id: first.job }, query: { day: first.day } }
     const body = { applications: group.map(timed) }
-    const { results, ...told } = await data(client.POST('/api/jobs/{id}/applications', { params, body }))
+    const { results, ...told } = await data(
+      client.POST('/api/jobs/{id}/applications', { headers, params, body }),
+    )
     return { results, told }
   } catch (error) {
-    if (!(error instanceof Problem) || error.status >= 500) return { lost: 'offline' }
-    if (error.status === 401 || error.status === 403) return { lost: 'signed_out' }
+    if (!(error instanceof Problem) || error.status >= 500 || LATER.includes(error.status))
+      return { lost: 'offline' }
+    if (error.status === 401) return { lost: 'signed_out' }
     return { refused: Object.values(error.faults).join(' ') || error.message }
   }
 }

@@ -5,6 +5,8 @@ export type Application = Schemas['Application']
 /** What waits on this phone until there is signal. */
 export interface Waiting {
   id: string
+  /** Who did it, in which operation: it is sent in that name and in no other. */
+  by: string
   /** The order in which it happened, ms. */
   at: number
   job: string
@@ -12,12 +14,16 @@ export interface Waiting {
   /** The line that it corrects. */
   amends?: string
   application: Application
+  /** The hive, as people call it. */
+  name?: string
   /** It was sent once: whether the server has it is not known until it answers. */
   tried?: boolean
   /** Why it could not be kept; it then waits for the keeper. */
   refused?: string
   /** The phone's store did not take it. */
   held?: boolean
+  /** The phone's store has not said yet that it has it. */
+  fresh?: boolean
   /** It was in a group that was refused as a whole: it goes by itself, to find the one that is bad. */
   alone?: boolean
 }
@@ -25,6 +31,8 @@ export interface Waiting {
 export type Signal = 'sent' | 'sending' | 'offline' | 'signed_out'
 
 export interface Outbox {
+  /** Who is signed in; nobody's lines are sent while nobody is. */
+  me?: string | undefined
   lines: readonly Waiting[]
   /** What the phone had kept from before is known. */
   loaded: boolean
@@ -36,9 +44,10 @@ export interface Outbox {
 export const empty: Outbox = { lines: [], loaded: false, signal: 'sent', failures: 0 }
 
 export type Happening =
+  | { type: 'person'; me: string | undefined }
   | { type: 'read'; lines: readonly Waiting[] }
   | { type: 'added'; line: Waiting }
-  | { type: 'held'; id: string }
+  | { type: 'stored'; id: string; held: boolean }
   | { type: 'sending'; ids: readonly string[] }
   | { type: 'answered'; results: readonly Schemas['Applied'][] }
   | { type: 'refused'; ids: readonly string[]; why: string }
@@ -50,12 +59,18 @@ export function reduce(o: Outbox, h: Happening): Outbox {
   const marked = (ids: readonly string[], as: Partial<Waiting>) =>
     o.lines.map((l) => (ids.includes(l.id) ? { ...l, ...as } : l))
   switch (h.type) {
-    case 'read':
-      return { ...o, loaded: true, lines: [...h.lines, ...o.lines.filter((l) => !has(h.lines, l.id))] }
+    case 'person':
+      return { ...o, me: h.me, signal: 'sent', failures: 0 }
+    case 'read': // what is not in the store any more was sent by another page
+      return {
+        ...o,
+        loaded: true,
+        lines: [...h.lines, ...o.lines.filter((l) => (l.fresh || l.held) && !has(h.lines, l.id))],
+      }
     case 'added':
-      return { ...o, lines: [...o.lines, h.line] }
-    case 'held':
-      return { ...o, lines: marked([h.id], { held: true }) }
+      return { ...o, lines: [...o.lines, { ...h.line, fresh: true }] }
+    case 'stored':
+      return { ...o, lines: marked([h.id], { fresh: false, held: h.held }) }
     case 'sending':
       return { ...o, signal: 'sending', lines: marked(h.ids, { tried: true }) }
     case 'answered': {
@@ -82,18 +97,21 @@ export function reduce(o: Outbox, h: Happening): Outbox {
 
 const has = (lines: readonly Waiting[], id: string) => lines.some((l) => l.id === id)
 
+/** One's own lines. */
+export const mine = ({ lines, me }: Outbox) => lines.filter((l) => l.by === me)
+
 const settled = (o: Outbox): Outbox =>
-  o.lines.every((l) => l.refused !== undefined) ? { ...o, signal: 'sent', failures: 0 } : o
+  mine(o).every((l) => l.refused !== undefined) ? { ...o, signal: 'sent', failures: 0 } : o
 
 /** The most that is sent at once. */
 export const MOST = 100
 
 /**
- * What is sent next: a group of one round, or one line that corrects another. A line goes
+ * What is sent next of one's own: a group of one round, or one line that corrects another. A line goes
  * before the one that takes it back, whatever the phone's clock did.
  */
-export function next({ lines }: Outbox): readonly Waiting[] {
-  const open = lines.filter((l) => l.refused === undefined)
+export function next(o: Outbox): readonly Waiting[] {
+  const open = mine(o).filter((l) => l.refused === undefined)
   const first = open.find((l) => !open.some((o) => o.id === l.amends))
   if (!first) return []
   if (first.amends || first.alone) return [first]

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
 import { Form, type Panel, Press, Said, useEnter, useSaving, useStart, useTyped } from '../kit'
@@ -7,11 +7,24 @@ import shared from './people.module.css'
 import styles from './Gate.module.css'
 import { text } from './text'
 
-/** Shows what belongs to an operation to its members, and to all others the way in. */
+/**
+ * Shows what belongs to an operation to its members, and to all others the way in. Who was
+ * signed out while he typed finds it again, out of sight until then.
+ */
 export function Gate({ children }: { children: ReactNode }) {
   const start = useStart()
-  if (start.me) return children
-  return start.unclaimed && !start.demo ? <Claim /> : <SignIn demo={start.demo} />
+  const [who, setWho] = useState(start.me?.who)
+  if (start.me && start.me.who !== who) setWho(start.me.who)
+  return (
+    <>
+      {who !== undefined && (
+        <div key={who} hidden={!start.me}>
+          {children}
+        </div>
+      )}
+      {!start.me && (start.unclaimed && !start.demo ? <Claim /> : <SignIn demo={start.demo} />)}
+    </>
+  )
 }
 
 const SIGN_IN: Panel<keyof Schemas['SignIn']> = {

@@ -4,6 +4,7 @@ import {
   ask,
   Asking,
   date,
+  forgetThem,
   Form,
   may,
   type Panel,
@@ -12,13 +13,13 @@ import {
   queries,
   type Role,
   Said,
-  useEnter,
   useSaving,
   useStart,
   useTyped,
   Waiting,
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
+import { useQueue } from '../outbox/useOutbox'
 import styles from './PeoplePage.module.css'
 import { text } from './text'
 
@@ -173,14 +174,18 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
 }
 
 function Account() {
-  const enter = useEnter()
   const start = useStart()
   const form = useTyped(PASSWORD)
   const changing = useSaving(
     async () => client.POST('/api/password', { body: form.body as Schemas['ChangePassword'] }),
     form.clear,
   )
-  const out = () => enter({ ...start, me: undefined })
+  const { own } = useQueue()
+  // The page begins anew: nothing of the operation stays in it.
+  const out = () => {
+    forgetThem()
+    location.reload()
+  }
   const leaving = useSaving(async () => client.DELETE('/api/session'), out)
   const everywhere = useSaving(async () => client.DELETE('/api/sessions'), out)
   return (
@@ -201,7 +206,16 @@ function Account() {
       {changing.done && <p>{text.changed}</p>}
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>
-        <Press outlined says={text.signOut} onPress={() => leaving.save()} data-sign-out />
+        {own.length > 0 ? (
+          <Asking
+            action={text.signOut}
+            hint={text.waitsHere(own.length)}
+            yes={text.signOutAnyway}
+            onYes={() => leaving.save()}
+          />
+        ) : (
+          <Press outlined says={text.signOut} onPress={() => leaving.save()} data-sign-out />
+        )}
         <Press says={text.everywhere} onPress={() => everywhere.save()} />
         <span className="quiet">{text.everywhereHint}</span>
       </p>

@@ -44,6 +44,9 @@ export const text = {
   change: 'Change the password',
   changed: 'Changed. Everywhere else you are signed out.',
   signOut: 'Sign out',
+  waitsHere: (n: number) =>
+    `${n === 1 ? 'One line of a round waits' : `${n} lines of a round wait`} on this phone and ${n === 1 ? 'is' : 'are'} not sent yet. ${n === 1 ? 'It stays' : 'They stay'} here, and ${n === 1 ? 'goes' : 'go'} only when you sign in on this phone again.`,
+  signOutAnyway: 'Sign out all the same',
   everywhere: 'Sign out everywhere',
   everywhereHint: 'On every phone and desk, this one, too.',
   lastOwner: 'An operation needs an owner: make somebody else owner first.',

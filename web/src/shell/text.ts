@@ -24,6 +24,8 @@ export const text = {
   demo: 'demo, next day ›',
   demoHint: 'The demo’s clock stands still; this moves it on by a day',
   lost: 'Keeler’s server does not answer. It is asked again every few seconds.',
+  updated: 'Keeler was updated. What you typed stays.',
+  reload: 'Reload',
   failed: 'This page failed. Saved batches are safe; what was typed here may be what it stumbles over.',
   again: 'Try again',
   afresh: 'Clear what was typed and start afresh',

@@ -3,7 +3,7 @@ import { client, data, type Schemas } from '../api/client'
 import { Press, queries, Said, useSaving } from '../kit'
 import { text } from './text'
 import styles from './treat.module.css'
-import { roundKey } from '../outbox/useOutbox'
+import { roundKey } from '../outbox/queue'
 
 interface Props {
   round: Schemas['Visit']

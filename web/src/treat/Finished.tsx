@@ -5,7 +5,7 @@ import { client, data, type Schemas } from '../api/client'
 import { date, plain, Press, queries, Said, tenths, useSaving } from '../kit'
 import { text } from './text'
 import styles from './treat.module.css'
-import { roundKey } from '../outbox/useOutbox'
+import { roundKey } from '../outbox/queue'
 
 interface Props {
   round: Schemas['Visit']

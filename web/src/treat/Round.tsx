@@ -39,7 +39,7 @@ export function standing(round: Visit, mine: readonly Waiting[]) {
 
 /** The round, once it is known what this phone had done before. */
 export function Round(props: Props) {
-  const outbox = useOutbox(props.round.job_id, props.round.day)
+  const outbox = useOutbox(props.round)
   return outbox.loaded ? <Going {...props} outbox={outbox} /> : null
 }
 
@@ -91,7 +91,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   return (
     <main ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
-      <Refused outbox={outbox} round={round} />
+      <Refused outbox={outbox} words={round.all.words} />
       {!round.out && <JarBar round={round} jar={jar} lasts={lasts} />}
       {done && done.colony_id !== colony?.id && (
         <JustDone

@@ -151,7 +151,7 @@ interface TypeInProps {
 /** What the paper says, typed in line by line. */
 function TypeIn({ round, jar, core }: TypeInProps) {
   const { batch } = jar
-  const outbox = useOutbox(round.job_id, round.day)
+  const outbox = useOutbox(round)
   const typed = useKept<Record<string, string>>(`sheet.${round.job_id}.${round.day}`, () => ({}))
   const done = new Set(standing(round, outbox.mine).map((r) => r.colony_id))
   const open = round.colonies.filter((c) => !done.has(c.id))

@@ -1,5 +1,4 @@
 import Alert from '@mui/material/Alert'
-import { Link } from 'react-router'
 import { text } from './text'
 import shared from './treat.module.css'
 import styles from './SignalBar.module.css'
@@ -22,11 +21,6 @@ export function SignalBar({ outbox, ready }: { outbox: Outbox; ready: boolean })
         {outbox.refused.length > 0 && <b className={shared.harm}>{text.refused(outbox.refused.length)}</b>}
         {ready && <span data-ready>{text.ready}</span>}
       </p>
-      {signal === 'signed_out' && (
-        <Alert severity="error" variant="outlined" data-signed-out>
-          {text.signedOut} <Link to="/people">{text.signIn}</Link>
-        </Alert>
-      )}
       {outbox.full && (
         <Alert severity="error" variant="outlined" data-full>
           {text.full}

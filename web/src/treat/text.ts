@@ -89,8 +89,6 @@ export const text = {
   refused: (n: number) => `${n} refused`,
   refusedTitle: 'These could not be saved. Nothing is lost: write them down, or put them right.',
   drop: 'Drop it',
-  signedOut: 'Nobody is signed in here any more. What waits stays on this phone until somebody is.',
-  signIn: 'Sign in',
   full: 'This phone’s storage is full. This one is held in the page only: write it down.',
 
   wear: 'Wear',

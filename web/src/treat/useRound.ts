@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { keepCore, loadCore, type Core } from '../core/core'
-import { roundKey } from '../outbox/useOutbox'
+import { workers } from '../api/names'
+import { loadCore, type Core } from '../core/core'
+import { roundKey } from '../outbox/queue'
 import { ask, queries } from '../kit'
 
 /** ms */
@@ -51,28 +52,34 @@ export function useCore() {
   return { core, failed: failed && !core }
 }
 
-/** Makes this phone able to go on without signal; true once all that it needs is kept. */
+/** Makes this phone able to go on without signal; true once all that it needs was found there. */
 export function useKeptForYard(job: string, day: string) {
   const [ready, setReady] = useState(false)
   useEffect(() => {
-    if (!('serviceWorker' in navigator)) return
+    if (!workers) return
     const end = new AbortController()
     void (async () => {
-      await navigator.serviceWorker.register('/sw.js')
-      await navigator.serviceWorker.ready
-      await controlled()
-      // What was loaded before the worker was there is asked for once more, through it.
-      const round = `/api/jobs/${job}/visit?day=${day}`
-      await Promise.all([keepCore(), fetch(round), fetch('/api/start')])
-      if (!end.signal.aborted) setReady(true)
+      await workers.register('/sw.js')
+      await workers.ready
+      await controlled(workers)
+      const is = await found(workers, ['/api/start', `/api/jobs/${job}/visit?day=${day}`])
+      if (!end.signal.aborted) setReady(is)
     })().catch(() => undefined)
     return () => end.abort()
   }, [job, day])
   return ready
 }
 
-const controlled = () =>
+/** Asks the worker whether page and core are there, and these answers with them. */
+const found = (by: ServiceWorkerContainer, ready: string[]) =>
+  new Promise<boolean>((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = ({ data }: MessageEvent<boolean>) => resolve(data)
+    by.controller!.postMessage({ ready }, [port2])
+  })
+
+const controlled = (by: ServiceWorkerContainer) =>
   new Promise<void>((resolve) => {
-    if (navigator.serviceWorker.controller) resolve()
-    else navigator.serviceWorker.addEventListener('controllerchange', () => resolve(), { once: true })
+    if (by.controller) resolve()
+    else by.addEventListener('controllerchange', () => resolve(), { once: true })
   })

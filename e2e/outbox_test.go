@@ -1,0 +1,304 @@
+package e2e
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"sync/atomic"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+	"keeler/e2e/stand"
+	"keeler/wire"
+)
+
+const secret = "a long enough one"
+
+// member joins the owner's operation in a role.
+func (o owner) member(login, role string) {
+	o.t.Helper()
+	var link wire.Invitation
+	if err := json.Unmarshal(o.post("/api/invitations", wire.Invite{Role: role}), &link); err != nil {
+		o.t.Fatal(err)
+	}
+	guest := owner{o.t, o.url, http.DefaultClient}
+	guest.post("/api/join", wire.Join{Token: link.Token, Login: login, Password: secret})
+}
+
+// signIn types a name and its password where they are asked for.
+func (p page) signIn(login string) {
+	p.t.Helper()
+	p.do(chromedp.SendKeys(chromedp.CSS(`input[autocomplete="username"]`), login),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="current-password"]`), secret+"\r"))
+	p.until(fmt.Sprintf(`document.querySelector('[data-who]')?.innerText === %q`, login))
+}
+
+// signOut leaves in the interface, lines waiting or not.
+func (p page) signOut(url string, waiting bool) {
+	p.t.Helper()
+	p.do(chromedp.Navigate(url + "/people"))
+	if waiting {
+		p.choose("Sign out")
+		p.says("main", "One line of a round waits on this phone and is not sent yet. It stays here")
+		p.choose("Sign out all the same")
+	} else {
+		p.click("[data-sign-out]")
+	}
+	p.until(`document.querySelector('[data-who]')?.innerText === 'Sign in'`)
+}
+
+// offline lets a page reach the server or not: it is a proxy that answers for it.
+func offline(t *testing.T, s *stand.Stand) (url string, away *atomic.Bool) {
+	t.Helper()
+	away = new(atomic.Bool)
+	return between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		if away.Load() {
+			http.Error(w, "no server", http.StatusBadGateway)
+			return
+		}
+		onward.ServeHTTP(w, r)
+	}), away
+}
+
+// What one person did on a phone is sent in that name alone: not by whoever signs in after,
+// and not from a page that was left open.
+func TestWaitingLineBelongsToItsPerson(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	o.member("Anna", "helper")
+	url, away := offline(t, s)
+	round := "/rounds/" + job + "/" + roundDay
+	p := open(t, url+round, browser.Phone)
+	p.signIn("Anna")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	p.byHand("No. 1 Big jar")
+	away.Store(true)
+	p.given()
+	p.says("[data-signal]", "No signal", "1 waiting")
+	// The owner signs in on her phone while her page is open.
+	away.Store(false)
+	p.do(chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) })`, chromedp.EvalAwaitPromise))
+	p.until(`document.querySelector('[data-who]')?.innerText === 'Owner'`)
+	p.do(chromedp.Navigate(url + "/yards"))
+	p.says("[data-queue]", "1 of somebody else wait here")
+	records := func() []wire.Application { return read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records }
+	if r := records(); len(r) > 1 || len(r) == 1 && r[0].By != "Anna" {
+		t.Fatalf("it was sent as %+v", r)
+	}
+	p.do(chromedp.Navigate(url + round))
+	p.says("[data-signal]", "All sent")
+	p.given() // the owner's own goes through beside it
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	p.signOut(url, false)
+	p.do(chromedp.Navigate(url + "/yards"))
+	p.signIn("Anna")
+	p.until(`document.querySelector('[data-queue]') === null`)
+	by := map[string]int{}
+	for _, r := range records() {
+		by[r.By]++
+	}
+	if by["Anna"] != 1 || by["Owner"] != 1 {
+		t.Errorf("the register has %v", by)
+	}
+}
+
+// A line that the server refuses, for whatever reason, is set aside with its reason; those
+// after it go through.
+func TestRefusedLineBlocksNobody(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(4, 100)
+	var statuses atomic.Int32
+	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		refusals := []int{http.StatusForbidden, http.StatusNotFound, http.StatusConflict}
+		if n := int(statuses.Add(1)) - 1; strings.HasSuffix(r.URL.Path, "/applications") && n < len(refusals) {
+			w.Header().Set("Content-Type", "application/problem+json")
+			w.WriteHeader(refusals[n])
+			_, _ = fmt.Fprintf(w, `{"status":%d,"detail":"Refused for a test: %d."}`, refusals[n], refusals[n])
+			return
+		} else if !strings.HasSuffix(r.URL.Path, "/applications") {
+			statuses.Add(-1)
+		}
+		onward.ServeHTTP(w, r)
+	})
+	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.byHand("No. 1 Big jar")
+	for _, status := range []int{403, 404, 409} {
+		p.given()
+		p.says("[data-refused]", fmt.Sprintf("Refused for a test: %d.", status))
+	}
+	p.given()
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	if n := len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records); n != 1 {
+		t.Errorf("%d lines went through, want the last", n)
+	}
+	p.do(chromedp.Navigate(url + "/waiting"))
+	p.says("main", "Slipway H000", "Refused for a test: 403.", "I have written it down: drop it")
+}
+
+// What waits is in sight on every page, sent from whichever is open, warned of at signing
+// out, and can be had as a file.
+func TestQueueOnEveryPage(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	url, away := offline(t, s)
+	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	p.byHand("No. 1 Big jar")
+	away.Store(true)
+	p.given()
+	p.says("[data-signal]", "1 waiting")
+	p.do(chromedp.Navigate(url + "/"))
+	p.says("[data-queue]", "1 waiting on this phone", "no signal")
+	p.click("[data-queue]")
+	p.says(`[data-waits="Slipway H000"]`, "not sent yet", "Given 5")
+	p.do(chromedp.Evaluate[chromedp.Void](`(() => {
+		globalThis.saved = new Promise((done) => {
+			const make = URL.createObjectURL
+			URL.createObjectURL = (blob) => (blob.text().then(done), make(blob))
+		})
+	})()`))
+	p.click("[data-save-waiting]")
+	file, err := look(p, chromedp.Evaluate[string](`saved`, chromedp.EvalAwaitPromise))
+	var told struct {
+		Format string
+		Lines  []struct{ Job, Day string }
+	}
+	if err != nil || json.Unmarshal([]byte(file), &told) != nil || told.Format != "keeler-waiting" || len(told.Lines) != 1 || told.Lines[0].Job != job {
+		t.Errorf("the file: %s %v", file, err)
+	}
+	p.do(chromedp.Navigate(url + "/people"))
+	p.says("[data-queue]", "1 waiting on this phone")
+	away.Store(false)
+	p.until(`document.querySelector('[data-queue]') === null`)
+	if n := len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records); n != 1 {
+		t.Errorf("%d lines were sent", n)
+	}
+}
+
+// Signed out, a phone shows and keeps nothing of an operation, but for what waits: of that
+// it warns.
+func TestNothingStaysAfterSigningOut(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	var refuse atomic.Bool
+	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		if refuse.Load() && strings.HasSuffix(r.URL.Path, "/applications") {
+			http.Error(w, "", http.StatusBadGateway)
+			return
+		}
+		onward.ServeHTTP(w, r)
+	})
+	round := url + "/rounds/" + job + "/" + roundDay
+	p := open(t, round, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	p.byHand("No. 1 Big jar")
+	refuse.Store(true)
+	p.given()
+	p.says("[data-signal]", "1 waiting")
+	p.signOut(url, true)
+	kept, err := look(p, chromedp.Evaluate[string](`(async () => {
+		const cached = (await caches.has('keeler.round')) ? (await (await caches.open('keeler.round')).keys()).map((r) => r.url).filter((u) => !u.endsWith('/api/start')) : []
+		return JSON.stringify([...cached, ...Object.keys(localStorage).filter((k) => k.startsWith('keeler.') && k !== 'keeler.units' && !k.startsWith('keeler.mix.'))])
+	})()`, chromedp.EvalAwaitPromise))
+	if err != nil || kept != "[]" {
+		t.Errorf("after signing out there is %s, %v", kept, err)
+	}
+	p.do(chromedp.Navigate(round))
+	p.says("main", "Sign in")
+	if bytes.Contains([]byte(p.words()), []byte("Big jar")) {
+		t.Error("the round is shown to nobody")
+	}
+	p.do(chromedp.Navigate(url + "/yards"))
+	refuse.Store(false)
+	p.signIn("Owner")
+	p.until(`document.querySelector('[data-queue]') === null`)
+	if n := len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records); n != 1 {
+		t.Errorf("%d lines were sent", n)
+	}
+}
+
+// "Ready without signal" holds: with a proxy that answers 502 for the server, or after the
+// browser threw something out, or after an upgrade, the round goes on with page and core.
+func TestReadyIsTrue(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	var away, upgraded atomic.Bool
+	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		switch {
+		case away.Load():
+			http.Error(w, "no server", http.StatusBadGateway)
+		case upgraded.Load() && r.URL.Path == "/sw.js":
+			w.Header().Set("Content-Type", "text/javascript")
+			answer := recorded(onward, r)
+			_, _ = w.Write(append(answer.Body.Bytes(), "\n// another version"...))
+		case upgraded.Load() && strings.HasPrefix(r.URL.Path, "/api/"):
+			answer := recorded(onward, r)
+			for name, values := range answer.Header() {
+				w.Header()[name] = values
+			}
+			w.Header().Set("Keeler-Page", "index-another.js")
+			w.WriteHeader(answer.Code)
+			_, _ = w.Write(answer.Body.Bytes())
+		default:
+			onward.ServeHTTP(w, r)
+		}
+	})
+	round := url + "/rounds/" + job + "/" + roundDay
+	p := open(t, round, browser.Phone)
+	p.enter()
+	ready := func() {
+		t.Helper()
+		p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	}
+	alone := func(gap int, dose string) {
+		t.Helper()
+		away.Store(true)
+		p.do(chromedp.Reload())
+		p.says("[data-colony-open]", "H000")
+		for range 4 { // a seam more, which the core doses
+			p.click(fmt.Sprintf(`[data-colony-open] [data-gap="%d"]`, gap))
+		}
+		p.says("[data-dose]", dose)
+		away.Store(false)
+	}
+	ready()
+	alone(7, "10")
+	// Something of the page or core was thrown out for want of room: it is fetched again
+	// before the phone is said to be ready.
+	p.do(chromedp.Evaluate[chromedp.Void](`(async () => {
+		for (const name of await caches.keys()) {
+			const cache = await caches.open(name)
+			for (const r of await cache.keys()) if (/wasm|\/visit/.test(r.url)) await cache.delete(r)
+		}
+	})()`, chromedp.EvalAwaitPromise), chromedp.Reload())
+	ready()
+	alone(8, "15")
+	upgraded.Store(true)
+	p.do(chromedp.Reload())
+	p.says("[data-updated]", "Keeler was updated")
+	p.choose("Reload")
+	ready()
+	upgraded.Store(false)
+	alone(9, "20")
+}
+
+// recorded is what a handler answers to a request.
+func recorded(h http.Handler, r *http.Request) *httptest.ResponseRecorder {
+	r.Header.Del("Accept-Encoding")
+	answer := httptest.NewRecorder()
+	h.ServeHTTP(answer, r)
+	return answer
+}

@@ -1,0 +1,84 @@
+/// <reference lib="webworker" />
+import { clientsClaim, cacheNames } from 'workbox-core'
+import {
+  cleanupOutdatedCaches,
+  createHandlerBoundToURL,
+  getCacheKeyForURL,
+  matchPrecache,
+  precacheAndRoute,
+} from 'workbox-precaching'
+import { NavigationRoute, registerRoute } from 'workbox-routing'
+import { NetworkFirst } from 'workbox-strategies'
+import { ROUND_CACHE, TAG } from './api/names'
+import { sendAll } from './outbox/sendAll'
+
+declare let self: ServiceWorkerGlobalScope
+
+// Page and core of one version are kept together: all of them, or the version before.
+const files = self.__WB_MANIFEST
+precacheAndRoute(files)
+cleanupOutdatedCaches()
+clientsClaim()
+
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/healthz/] }),
+)
+
+/** What a round needs of the server: as it is now, or else as it was last seen. */
+registerRoute(
+  /\/api\/(start|jobs\/[^/]+\/visit)/,
+  new NetworkFirst({
+    cacheName: ROUND_CACHE,
+    networkTimeoutSeconds: 4,
+    plugins: [
+      {
+        fetchDidSucceed: ({ response }) => {
+          if (response.status >= 500) throw new Error('a proxy answered for the server')
+          return Promise.resolve(response)
+        },
+      },
+    ],
+  }),
+)
+
+/** Whether all of this version is there; what the browser has thrown out is fetched again. */
+async function whole() {
+  const cache = await caches.open(cacheNames.precache)
+  for (const file of files) {
+    const url = typeof file === 'string' ? file : file.url
+    if (!(await matchPrecache(url))) await cache.add(getCacheKeyForURL(url)!)
+  }
+}
+
+/** Keeps what a round needs as it is now, or else has it from before. */
+async function keep(url: string) {
+  const cache = await caches.open(ROUND_CACHE)
+  const answer = await fetch(url).catch(() => undefined)
+  if (answer?.ok) await cache.put(url, answer)
+  else if (!(await cache.match(url))) throw new Error(`${url} is not kept`)
+}
+
+self.addEventListener('message', (e) => {
+  if (e.data === 'take over') void self.skipWaiting()
+  const { ready } = e.data as { ready?: string[] }
+  if (!ready) return
+  const done = (is: boolean) => e.ports[0]?.postMessage(is)
+  e.waitUntil(
+    Promise.all([whole(), ...ready.map(keep)]).then(
+      () => done(true),
+      () => done(false),
+    ),
+  )
+})
+
+self.addEventListener('sync', (e) => {
+  const sync = e as ExtendableEvent & { tag: string }
+  if (sync.tag === TAG) sync.waitUntil(waken())
+})
+
+/** Pages that are open send what waits; without one, it is sent from here. */
+async function waken() {
+  const pages = await self.clients.matchAll({ type: 'window' })
+  if (pages.length === 0) return sendAll()
+  pages.forEach((p) => p.postMessage(TAG))
+}

@@ -1,0 +1,64 @@
+import { Link } from 'react-router'
+import { date, plain, Press } from '../kit'
+import type { Waiting } from '../outbox/outbox'
+import { text } from '../outbox/text'
+import { useQueue } from '../outbox/useOutbox'
+import { text as names } from './text'
+import shared from './treat.module.css'
+import styles from './WaitingPage.module.css'
+
+/** What was done and has not been sent yet, with what became of each try. */
+export default function WaitingPage() {
+  const { own, others, remove } = useQueue()
+  return (
+    <main className={shared.page}>
+      <h1>{text.title}</h1>
+      <p className="quiet">{text.intro}</p>
+      {own.length === 0 && <p>{text.none}</p>}
+      <ul className={styles.lines}>
+        {own.map((w) => (
+          <li key={w.id} data-waits={w.name}>
+            <b>{w.name}</b>
+            <span>{said(w)}</span>
+            {w.refused === undefined ? (
+              <span className="quiet">{text.unsent}</span>
+            ) : (
+              <span>
+                <strong className={shared.harm}>{w.refused}</strong>{' '}
+                <Press small says={text.drop} onPress={() => void remove(w.id)} />
+              </span>
+            )}
+            <Link to={`/rounds/${w.job}/${w.day}`}>{text.toRound}</Link>
+          </li>
+        ))}
+      </ul>
+      {own.length > 0 && (
+        <p>
+          <Press outlined says={text.save} onPress={() => save(own)} data-save-waiting />{' '}
+          <span className="quiet">{text.saveWhy}</span>
+        </p>
+      )}
+      {others > 0 && <p>{text.othersWhy(others)}</p>}
+    </main>
+  )
+}
+
+/** A line in words: its day, and what was given or why not. */
+function said({ day, application: a }: Waiting) {
+  const what =
+    a.kind === 'given'
+      ? `${names.given} ${plain(a.amount ?? 0)}`
+      : a.kind === 'out'
+        ? names.out
+        : names.skipped
+  return `${date(day)} · ${what}`
+}
+
+/** docs/formats/waiting.md */
+function save(lines: readonly Waiting[]) {
+  const file = { format: 'keeler-waiting', version: 1, saved_at: new Date().toISOString(), lines }
+  const url = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }))
+  const link = Object.assign(document.createElement('a'), { href: url, download: 'keeler-waiting.json' })
+  link.click()
+  URL.revokeObjectURL(url)
+}
