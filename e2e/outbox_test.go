@@ -160,7 +160,7 @@ func TestQueueOnEveryPage(t *testing.T) {
 	p.do(chromedp.Navigate(url + "/"))
 	p.says("[data-queue]", "1 waiting on this phone", "no signal")
 	p.click("[data-queue]")
-	p.says(`[data-waits="Slipway H000"]`, "not sent yet", "Given 5")
+	p.says(`[data-waits="Slipway H000"]`, "not sent yet", "5 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`(() => {
 		globalThis.saved = new Promise((done) => {
 			const make = URL.createObjectURL

@@ -14,8 +14,9 @@ export interface Waiting {
   /** The line that it corrects. */
   amends?: string
   application: Application
-  /** The hive, as people call it. */
+  /** The hive, as people call it, and what it is treated by. */
   name?: string
+  method?: Schemas['Visit']['method']
   /** It was sent once: whether the server has it is not known until it answers. */
   tried?: boolean
   /** Why it could not be kept; it then waits for the keeper. */

@@ -29,11 +29,7 @@ export function useQueue() {
 export type Queue = ReturnType<typeof useQueue>
 
 /** The outbox as a round sees it. */
-export function useOutbox({
-  job_id: job,
-  day,
-  colonies,
-}: Pick<Schemas['Visit'], 'job_id' | 'day' | 'colonies'>) {
+export function useOutbox({ job_id: job, day, method, colonies }: Schemas['Visit']) {
   const by = useStart().me?.who ?? ''
   const queue = useQueue()
   const here = useMemo(
@@ -49,6 +45,7 @@ export function useOutbox({
       job,
       day,
       application,
+      method,
       ...(colony && { name: `${colony.yard} ${colony.hive.name}` }),
       ...(amends ? { amends } : {}),
     })

@@ -1,9 +1,9 @@
 import { Link } from 'react-router'
-import { date, plain, Press } from '../kit'
+import { date, Press } from '../kit'
 import type { Waiting } from '../outbox/outbox'
 import { text } from '../outbox/text'
 import { useQueue } from '../outbox/useOutbox'
-import { text as names } from './text'
+import { wordsOf } from './text'
 import shared from './treat.module.css'
 import styles from './WaitingPage.module.css'
 
@@ -19,7 +19,9 @@ export default function WaitingPage() {
         {own.map((w) => (
           <li key={w.id} data-waits={w.name}>
             <b>{w.name}</b>
-            <span>{said(w)}</span>
+            <span>
+              {date(w.day)} · {w.method && wordsOf(w.method, w.application)}
+            </span>
             {w.refused === undefined ? (
               <span className="quiet">{text.unsent}</span>
             ) : (
@@ -41,17 +43,6 @@ export default function WaitingPage() {
       {others > 0 && <p>{text.othersWhy(others)}</p>}
     </main>
   )
-}
-
-/** A line in words: its day, and what was given or why not. */
-function said({ day, application: a }: Waiting) {
-  const what =
-    a.kind === 'given'
-      ? `${names.given} ${plain(a.amount ?? 0)}`
-      : a.kind === 'out'
-        ? names.out
-        : names.skipped
-  return `${date(day)} · ${what}`
 }
 
 /** docs/formats/waiting.md */
