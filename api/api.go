@@ -36,10 +36,7 @@ func New(f Front) (http.Handler, error) {
 	d := newDesks(f)
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
-	r.Use(gin.CustomRecoveryWithWriter(nil, func(c *gin.Context, err any) {
-		f.Log.Error("panic", "path", c.Request.URL.Path, "error", err)
-		c.AbortWithStatus(http.StatusInternalServerError)
-	}), logged(f.Log), guarded(f.Page.version()))
+	r.Use(recovered(f.Log), logged(f.Log), guarded(f.Page.version()))
 	registerAll(humagin.New(r, config()), d)
 	r.GET("/healthz", health(f.App))
 	f.Page.serve(r)
@@ -124,6 +121,24 @@ func described() huma.API {
 
 // Document is the OpenAPI document as JSON.
 func Document() ([]byte, error) { return described().OpenAPI().MarshalJSON() }
+
+// recovered answers for what fails unforeseen. An answer that is broken off stays so:
+// else half a file would look like a whole one.
+func recovered(log *slog.Logger) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		defer func() {
+			switch err := recover(); err {
+			case nil:
+			case http.ErrAbortHandler:
+				panic(err)
+			default:
+				log.Error("panic", "path", c.Request.URL.Path, "error", err)
+				c.AbortWithStatus(http.StatusInternalServerError)
+			}
+		}()
+		c.Next()
+	}
+}
 
 func logged(log *slog.Logger) gin.HandlerFunc {
 	return func(c *gin.Context) {

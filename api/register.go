@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -47,6 +48,7 @@ func registering(r routes) {
 			c.SetHeader("Content-Disposition", `attachment; filename="register.csv"`)
 			if err := desk.ExportRegister(c.Context(), in.query(), c.BodyWriter()); err != nil {
 				r.desks.log.Error("register as CSV", "error", err)
+				panic(http.ErrAbortHandler)
 			}
 		}}, nil
 	})

@@ -3,7 +3,7 @@ package app
 import (
 	"bytes"
 	"context"
-	"encoding/csv"
+	"errors"
 	"fmt"
 	"strconv"
 	"strings"
@@ -46,7 +46,7 @@ func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Im
 		return wire.Import{}, err
 	}
 	in := importing{desk: d, yards: map[string]*store.Yard{}, taken: map[string]bool{}, next: map[string]int{}, out: wire.Import{Colonies: []wire.ImportRow{}}}
-	if err := in.standing(ctx); err != nil {
+	if err := in.standing(ctx, rows); err != nil {
 		return wire.Import{}, err
 	}
 	for _, r := range rows {
@@ -68,7 +68,8 @@ func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Im
 // importing gathers what a file would add.
 type importing struct {
 	desk     Desk
-	yards    map[string]*store.Yard // by name
+	alike    map[string]string      // names by what the database takes for the same
+	yards    map[string]*store.Yard // by name, as are
 	added    []store.Yard
 	colonies []store.Colony
 	taken    map[string]bool // yard and colony
@@ -77,24 +78,37 @@ type importing struct {
 }
 
 // standing reads what is there already.
-func (in *importing) standing(ctx context.Context) error {
+func (in *importing) standing(ctx context.Context, rows []record) error {
 	r := reading{ctx: ctx}
 	yards, colonies, last := all(&r, in.desk.op.Yards), all(&r, in.desk.op.Colonies), all(&r, in.desk.op.LastPosition)
 	names := map[string]string{}
 	for i := range yards {
-		in.yards[strings.ToLower(yards[i].Name)] = &yards[i]
 		names[yards[i].ID] = yards[i].Name
+	}
+	said := lo.Values(names)
+	for _, c := range colonies {
+		said = append(said, c.Name)
+	}
+	for _, row := range rows {
+		said = append(said, row.cell("yard"), row.cell("colony"))
+	}
+	in.alike = by(&r, in.desk.op.Alike, lo.Uniq(said))
+	for i := range yards {
+		in.yards[in.alike[yards[i].Name]] = &yards[i]
 	}
 	for yard, at := range last {
 		in.next[yard] = at + 1
 	}
 	for _, c := range colonies {
-		in.taken[stand(names[c.YardID], c.Name)] = true
+		in.taken[in.stand(names[c.YardID], c.Name)] = true
 	}
 	return r.err
 }
 
-func stand(yard, colony string) string { return strings.ToLower(yard + "\x00" + colony) }
+// stand names a colony in its yard.
+func (in *importing) stand(yard, colony string) string {
+	return in.alike[yard] + "\x00" + in.alike[colony]
+}
 
 func (in *importing) row(r record) {
 	var l fault.List
@@ -103,15 +117,14 @@ func (in *importing) row(r record) {
 		in.wrong(r.at, l)
 		return
 	}
-	f := r.fields
-	yard := in.yard(f, &l)
-	boxes, err := wire.ParseHive(f["boxes"])
+	yard := in.yard(r, &l)
+	boxes, err := wire.ParseHive(r.cell("boxes"))
 	if of, wrong := err.(fault.List); wrong {
 		l = append(l, of...)
 	}
 	c, err := in.desk.readColony(wire.SaveColony{
-		Name: f["colony"], Nuc: yes("nuc", f, &l), ForHoney: yes("for_honey", f, &l), Queen: f["queen"],
-		Notes: f["notes"], Boxes: boxes,
+		Name: r.cell("colony"), Nuc: yes("nuc", r, &l), ForHoney: yes("for_honey", r, &l), Queen: r.cell("queen"),
+		Notes: r.cell("notes"), Boxes: boxes,
 	})
 	if of, wrong := err.(fault.List); wrong && len(boxes) > 0 {
 		l = append(l, of...)
@@ -119,8 +132,8 @@ func (in *importing) row(r record) {
 		l.Add("name", fault.Missing)
 	}
 	l.Within("name", float64(utf8.RuneCountInString(c.Name)), 0, 40, "letters")
-	l.Within("notes", float64(utf8.RuneCountInString(f["notes"])), 0, 2000, "letters")
-	key := stand(f["yard"], c.Name)
+	l.Within("notes", float64(utf8.RuneCountInString(r.cell("notes"))), 0, 2000, "letters")
+	key := in.stand(r.cell("yard"), c.Name)
 	if in.taken[key] && c.Name != "" {
 		l.Add("name", fault.Taken)
 	}
@@ -131,7 +144,7 @@ func (in *importing) row(r record) {
 	in.taken[key] = true
 	if yard.ID == "" {
 		yard.ID = uuid.NewString()
-		in.yards[strings.ToLower(yard.Name)] = yard
+		in.yards[in.alike[yard.Name]] = yard
 		in.added = append(in.added, *yard)
 		in.out.NewYards = append(in.out.NewYards, yard.Name)
 	}
@@ -144,14 +157,14 @@ func (in *importing) row(r record) {
 }
 
 // yard finds the yard of a row; one that is new needs a latitude.
-func (in *importing) yard(f map[string]string, l *fault.List) *store.Yard {
-	name := f["yard"]
-	if y, known := in.yards[strings.ToLower(name)]; known {
+func (in *importing) yard(r record, l *fault.List) *store.Yard {
+	name := r.cell("yard")
+	if y, known := in.yards[in.alike[name]]; known {
 		return y
 	}
 	y := &store.Yard{Name: name, CreatedAt: in.desk.stamp()}
 	l.Within("yard", float64(utf8.RuneCountInString(name)), 1, 60, "letters")
-	latitude, err := strconv.ParseFloat(strings.ReplaceAll(f["latitude"], ",", "."), 64)
+	latitude, err := strconv.ParseFloat(strings.ReplaceAll(r.cell("latitude"), ",", "."), 64)
 	if err != nil {
 		l.AddRange("latitude", fault.Missing, fit.South, fit.North, "degrees")
 	} else {
@@ -161,8 +174,8 @@ func (in *importing) yard(f map[string]string, l *fault.List) *store.Yard {
 	return y
 }
 
-func yes(column string, f map[string]string, l *fault.List) bool {
-	switch strings.ToLower(f[column]) {
+func yes(column string, r record, l *fault.List) bool {
+	switch strings.ToLower(r.cell(column)) {
 	case "", "no", "0", "false", "n":
 		return false
 	case "yes", "1", "true", "y", "x":
@@ -195,20 +208,14 @@ func (d Desk) Export(ctx context.Context) ([]byte, error) {
 	}
 	named := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
 	var out bytes.Buffer
-	w := csv.NewWriter(&out)
-	if err := w.Write(columns); err != nil {
-		return nil, err
-	}
+	table, err := newSheet(&out, columns)
 	word := map[bool]string{true: "yes", false: "no"}
 	for _, c := range colonies {
 		y := named[c.YardID]
-		err := w.Write([]string{
+		err = errors.Join(err, table.row(
 			y.Name, c.Name, wire.FormatHive(boxesOf(c)), fmt.Sprint(y.Latitude), word[c.Nuc], word[c.ForHoney], c.Queen, c.Notes,
-		})
-		if err != nil {
-			return nil, err
-		}
+		))
 	}
-	w.Flush()
-	return out.Bytes(), w.Error()
+	err = errors.Join(err, table.end())
+	return out.Bytes(), err
 }

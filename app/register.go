@@ -3,7 +3,6 @@ package app
 import (
 	"context"
 	"encoding/base64"
-	"encoding/csv"
 	"encoding/json"
 	"io"
 	"strconv"
@@ -147,8 +146,8 @@ func (d Desk) ExportRegister(ctx context.Context, q RegisterQuery, w io.Writer) 
 		return err
 	}
 	ask.Most = exportPage
-	table := csv.NewWriter(w)
-	if err := table.Write(RegisterHead); err != nil {
+	table, err := newSheet(w, RegisterHead)
+	if err != nil {
 		return err
 	}
 	for {
@@ -161,13 +160,12 @@ func (d Desk) ExportRegister(ctx context.Context, q RegisterQuery, w io.Writer) 
 			return err
 		}
 		for _, a := range lines {
-			if err := table.Write(csvLine(a)); err != nil {
+			if err := table.row(csvLine(a)...); err != nil {
 				return err
 			}
 		}
 		if len(rows) < exportPage {
-			table.Flush()
-			return table.Error()
+			return table.end()
 		}
 		cursor, err := cursorOf(rows[len(rows)-1], ask.GroupBy)
 		if err != nil {

@@ -5,20 +5,44 @@ import (
 	"encoding/csv"
 	"errors"
 	"io"
-	"keeler/core/fault"
-	"slices"
+	"strconv"
 	"strings"
 	"unicode/utf8"
+
+	"keeler/core/fault"
 
 	"golang.org/x/text/encoding/unicode"
 	"golang.org/x/text/transform"
 )
 
+// mostRows is how many rows a file may have: a keeper of more colonies has several.
+const mostRows = 20_000
+
 // record is a row of a file by its columns, and where it stands.
 type record struct {
 	at     int
-	fields map[string]string
-	broken bool // it has more fields than the head
+	cells  []string
+	of     map[string]int // which cell is of a column
+	broken bool           // it has more cells than the head
+}
+
+// cell is what stands in a column; empty where there is nothing.
+func (r record) cell(column string) string {
+	i, there := r.of[column]
+	if !there || i >= len(r.cells) {
+		return ""
+	}
+	return asWritten(strings.TrimSpace(r.cells[i]))
+}
+
+// tells is the number of rows that a last line names, as every file that Keeler writes
+// has one; ok is false for any other row.
+func (r record) tells() (rows int, ok bool) {
+	if len(r.cells) < 2 || r.cells[0] != lastLine || strings.Join(r.cells[2:], "") != "" {
+		return 0, false
+	}
+	rows, err := strconv.Atoi(r.cells[1])
+	return rows, err == nil
 }
 
 // readTable reads CSV text in UTF-8 or UTF-16, with comma, semicolon or tab.
@@ -40,12 +64,13 @@ func readTable(file []byte) ([]record, error) {
 	if err != nil {
 		return nil, bad(fault.NotText)
 	}
+	of := make(map[string]int, len(names))
 	for i, n := range names {
-		names[i] = strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")
+		of[strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")] = i
 	}
 	var l fault.List
 	for _, c := range columns[:needed] {
-		if !slices.Contains(names, c) {
+		if _, there := of[c]; !there {
 			l.Add("file."+c, fault.NoColumn)
 		}
 	}
@@ -54,9 +79,12 @@ func readTable(file []byte) ([]record, error) {
 	}
 	var out []record
 	for {
-		fields, err := r.Read()
+		cells, err := r.Read()
 		if errors.Is(err, io.EOF) {
 			break
+		}
+		if len(out) > mostRows { // with a last line
+			return nil, fault.List{{Field: "file", Reason: fault.TooMany, High: mostRows, Unit: "rows"}}
 		}
 		var broken *csv.ParseError
 		if errors.As(err, &broken) {
@@ -67,11 +95,14 @@ func readTable(file []byte) ([]record, error) {
 			return nil, bad(fault.NotText)
 		}
 		line, _ := r.FieldPos(0)
-		rec := record{at: line, fields: map[string]string{}, broken: len(fields) > len(names)}
-		for i := range min(len(fields), len(names)) {
-			rec.fields[names[i]] = strings.TrimSpace(fields[i])
+		out = append(out, record{at: line, cells: cells, of: of, broken: len(cells) > len(names)})
+	}
+	if len(out) > 0 {
+		if told, last := out[len(out)-1].tells(); last {
+			if out = out[:len(out)-1]; told != len(out) {
+				return nil, fault.List{{Field: "file", Reason: fault.CutShort, Low: float64(len(out)), High: float64(told), Unit: "rows"}}
+			}
 		}
-		out = append(out, rec)
 	}
 	if len(out) == 0 {
 		return nil, bad(fault.Missing)

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"keeler/core/fault"
@@ -58,7 +59,8 @@ func times(n float64) string {
 }
 
 func possible(f fault.Fault) string {
-	if f.High <= f.Low || f.Reason == fault.Doubtful || f.Reason == fault.OffRecipe || f.Reason == fault.TooLong || f.Reason == fault.Early {
+	told := []fault.Reason{fault.Doubtful, fault.OffRecipe, fault.TooLong, fault.Early, fault.CutShort} // in the sentence
+	if f.High <= f.Low || slices.Contains(told, f.Reason) {
 		return ""
 	}
 	figures := 3

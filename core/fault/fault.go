@@ -36,6 +36,7 @@ const (
 	NotText    Reason = "not_text"    // a file that is no table of text
 	NoColumn   Reason = "no_column"   // a column that must be there is not
 	BrokenRow  Reason = "broken_row"  // a row that does not keep to its columns
+	CutShort   Reason = "cut_short"   // a file whose last line tells of High rows, and has Low
 	NoHive     Reason = "no_hive"     // not a stack of boxes
 	NoCount    Reason = "no_count"    // number Low of what was typed is no count of seams
 	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
