@@ -6,6 +6,7 @@ set -euo pipefail
 packages=()
 [ -x /usr/sbin/mariadbd ] && command -v mariadb-install-db >/dev/null || packages+=(mariadb-server-core)
 command -v my_print_defaults >/dev/null || packages+=(mariadb-client-core)
+command -v mariadb-dump >/dev/null || packages+=(mariadb-client) # copies before an upgrade
 if [ "${1:-}" = browser ]; then
   command -v chromium-headless-shell >/dev/null || packages+=(chromium-headless-shell)
 fi

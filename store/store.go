@@ -5,20 +5,14 @@ package store
 import (
 	"context"
 	"database/sql"
-	"embed"
 	"errors"
-	"io/fs"
 	"time"
 
 	driver "github.com/go-sql-driver/mysql"
-	"github.com/pressly/goose/v3"
 	"gorm.io/driver/mysql"
 	"gorm.io/gorm"
 	"gorm.io/gorm/logger"
 )
-
-//go:embed migrations/*.sql
-var files embed.FS
 
 // ErrNotFound is returned for what the operation does not have.
 var ErrNotFound = errors.New("not found")
@@ -59,29 +53,6 @@ func Open(dsn string) (*Store, error) {
 		return nil, errors.Join(err, s.pool.Close())
 	}
 	return s, s.db.Callback().Create().Before("gorm:create").Register("operation", enter)
-}
-
-// Migrate brings the schema to the newest version.
-func (s *Store) Migrate(ctx context.Context) (err error) {
-	db, err := s.unhurried()
-	if err != nil {
-		return err
-	}
-	defer func() { err = errors.Join(err, db.Close()) }()
-	provider, err := migrations(db)
-	if err != nil {
-		return err
-	}
-	_, err = provider.Up(ctx)
-	return err
-}
-
-func migrations(db *sql.DB) (*goose.Provider, error) {
-	migrations, err := fs.Sub(files, "migrations")
-	if err != nil {
-		return nil, err
-	}
-	return goose.NewProvider(goose.DialectMySQL, db, migrations)
 }
 
 // Close gives the connections back.

@@ -18,23 +18,26 @@ func initialise(ctx context.Context, data, temporary string) error {
 	if _, err := os.Stat(data); err == nil {
 		return nil
 	}
-	fresh := data + ".new"
-	if err := os.RemoveAll(fresh); err != nil {
+	half := data + fresh
+	if err := os.RemoveAll(half); err != nil {
 		return err
 	}
 	me, err := system.Current()
 	if err != nil {
 		return err
 	}
-	install := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", "--datadir="+fresh,
+	install := exec.CommandContext(ctx, find("mariadb-install-db"), "--no-defaults", dataOption+half,
 		"--auth-root-authentication-method=socket", "--auth-root-socket-user="+me.Username, "--skip-test-db")
 	install.Args = append(install.Args, asUser()...)
 	install.Env = append(os.Environ(), "TMPDIR="+temporary)
 	if out, err := install.CombinedOutput(); err != nil {
 		return fmt.Errorf("mariadb-install-db: %w (make setup installs it)\n%s", err, out)
 	}
-	return os.Rename(fresh, data)
+	return os.Rename(half, data)
 }
+
+// fresh is how a data directory's name ends until it is whole.
+const fresh = ".new"
 
 // find looks a program up where Debian puts it even when a user's PATH lacks
 // the sbin folders.

@@ -18,6 +18,7 @@ import (
 	"path/filepath"
 	"runtime"
 	"strconv"
+	"sync"
 	"syscall"
 	"time"
 
@@ -33,15 +34,20 @@ const (
 	pollEvery    = 20 * time.Millisecond
 )
 
-// Server is a running mariadbd.
+// Server is a mariadbd that is kept running: should it end by itself, it is started again.
 type Server struct {
-	socket  string
+	dir     string
+	run     string // folder of its socket and temporary tables
 	port    int
 	word    string // the password of user
-	scratch string // the data directory of a temporary server
+	scratch bool   // dir vanishes when it is stopped
 	lock    *os.File
-	cmd     *exec.Cmd
-	done    chan struct{} // closed when the process has ended
+
+	mu       sync.Mutex
+	cmd      *exec.Cmd
+	ended    chan struct{} // closed when cmd has ended
+	stopping bool
+	done     chan struct{} // closed when there is none any more
 }
 
 // Temporary starts a server whose data vanish when it is stopped, for tests,
@@ -56,12 +62,13 @@ func Temporary(ctx context.Context) (*Server, error) {
 		_ = os.RemoveAll(dir)
 		return nil, err
 	}
-	s.scratch = dir
+	s.scratch = true
 	return s, nil
 }
 
 // Start makes the data directory where it is missing, starts mariadbd on it and
-// waits until it answers. A directory can be used by one process at a time.
+// waits until it answers. A directory can be used by one process at a time: what a killed
+// one left running there is stopped, and what it left lying is removed.
 func Start(ctx context.Context, dir string) (*Server, error) {
 	dir, err := filepath.Abs(dir)
 	if err != nil {
@@ -70,29 +77,73 @@ func Start(ctx context.Context, dir string) (*Server, error) {
 	if err := os.MkdirAll(dir, 0o700); err != nil {
 		return nil, err
 	}
-	s := &Server{done: make(chan struct{})}
+	s := &Server{dir: dir, done: make(chan struct{})}
 	if s.lock, err = lock(filepath.Join(dir, "in-use")); err != nil {
 		return nil, err
 	}
-	if s.word, err = password(filepath.Join(dir, passwordFile)); err != nil {
+	if err := s.prepare(ctx); err != nil {
 		s.release()
 		return nil, err
 	}
-	for try := 1; ; try++ {
-		err := s.start(ctx, dir)
-		if err == nil {
-			return s, nil
-		}
-		// Somebody else may have taken the port that was free a moment before.
-		if try == mostTries || ctx.Err() != nil {
-			s.release()
-			return nil, err
-		}
-		s.done = make(chan struct{})
+	if err := s.again(ctx); err != nil {
+		s.release()
+		return nil, err
 	}
+	go s.keep()
+	return s, nil
 }
 
+func (s *Server) prepare(ctx context.Context) (err error) {
+	if s.word, err = password(filepath.Join(s.dir, passwordFile)); err != nil {
+		return err
+	}
+	if err := stopOrphans(s.data()); err != nil {
+		return err
+	}
+	// A socket's path must be short; and a starting mariadbd clears temporary
+	// tables out of its tmpdir, another server's with them.
+	if s.run, err = runFolder(filepath.Join(s.dir, "run-folder")); err != nil {
+		return err
+	}
+	return initialise(ctx, s.data(), s.run)
+}
+
+func (s *Server) data() string   { return filepath.Join(s.dir, "mariadb") }
+func (s *Server) socket() string { return filepath.Join(s.run, "db.sock") }
+func (s *Server) log() string    { return filepath.Join(s.dir, "mariadbd.log") }
+
 const mostTries = 3
+
+// again launches a mariadbd, on the port of the one before where there was one.
+func (s *Server) again(ctx context.Context) (err error) {
+	first := s.port == 0
+	for range mostTries {
+		// Somebody else may have taken the port that was free a moment before.
+		if first {
+			if s.port, err = freePort(); err != nil {
+				return err
+			}
+		}
+		if err = s.launch(ctx); err == nil || ctx.Err() != nil {
+			return err
+		}
+	}
+	return err
+}
+
+// keep starts it again whenever it ends, until it is stopped or does not start any more.
+func (s *Server) keep() {
+	defer close(s.done)
+	for {
+		<-s.ended
+		s.mu.Lock()
+		stopping := s.stopping
+		s.mu.Unlock()
+		if stopping || s.again(context.Background()) != nil {
+			return
+		}
+	}
+}
 
 // password reads the database's own, and makes one where there is none.
 func password(path string) (string, error) {
@@ -118,53 +169,46 @@ func freePort() (int, error) {
 
 const loopback = "127.0.0.1"
 
-func (s *Server) start(ctx context.Context, dir string) error {
-	// A socket's path must be short; and a starting mariadbd clears temporary
-	// tables out of its tmpdir, another server's with them.
-	run, err := os.MkdirTemp("", "keeler-")
-	if err != nil {
-		return err
-	}
-	s.socket = filepath.Join(run, "db.sock")
-	data := filepath.Join(dir, "mariadb")
-	if err := initialise(ctx, data, run); err != nil {
-		return err
-	}
-	if s.port, err = freePort(); err != nil {
-		return err
-	}
-	s.cmd = exec.Command(find("mariadbd"), "--no-defaults", "--datadir="+data, "--socket="+s.socket, "--tmpdir="+run,
-		"--pid-file="+filepath.Join(run, "db.pid"), "--log-error="+filepath.Join(dir, "mariadbd.log"),
+func (s *Server) launch(ctx context.Context) error {
+	cmd := exec.Command(find("mariadbd"), "--no-defaults", dataOption+s.data(), "--socket="+s.socket(), "--tmpdir="+s.run,
+		"--pid-file="+filepath.Join(s.run, "db.pid"), "--log-error="+s.log(),
 		"--bind-address="+loopback, "--port="+strconv.Itoa(s.port), "--skip-name-resolve", "--skip-log-bin",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_as_ci",
 		"--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=64M")
-	s.cmd.Args = append(s.cmd.Args, asUser()...)
+	cmd.Args = append(cmd.Args, asUser()...)
 	// A group of its own: Ctrl-C reaches Keeler alone, which stops it in order.
 	// Should Keeler be killed, the kernel asks mariadbd to stop.
-	s.cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM}
-	started := make(chan error)
+	cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM}
+	started, ended := make(chan error), make(chan struct{})
 	go func() {
 		runtime.LockOSThread() // Pdeathsig is tied to the thread that starts the child
-		err := s.cmd.Start()
+		err := cmd.Start()
 		started <- err
 		if err == nil {
-			_ = s.cmd.Wait()
+			_ = cmd.Wait()
 		}
-		close(s.done)
+		close(ended)
 	}()
 	if err := <-started; err != nil {
 		return fmt.Errorf("mariadbd: %w (make setup installs it)", err)
 	}
-	if err := s.wait(ctx); err != nil {
-		_ = s.cmd.Process.Kill()
-		<-s.done
-		return fmt.Errorf("mariadbd did not start, see %s: %w", filepath.Join(dir, "mariadbd.log"), err)
+	s.mu.Lock()
+	s.cmd, s.ended = cmd, ended
+	stopping := s.stopping
+	s.mu.Unlock()
+	if stopping {
+		_ = cmd.Process.Kill()
+	}
+	if err := s.wait(ctx, ended); err != nil {
+		_ = cmd.Process.Kill()
+		<-ended
+		return fmt.Errorf("mariadbd did not start, see %s: %w", s.log(), err)
 	}
 	return nil
 }
 
 // wait makes the database and its user as soon as the server answers.
-func (s *Server) wait(ctx context.Context) error {
+func (s *Server) wait(ctx context.Context, ended <-chan struct{}) error {
 	ctx, cancel := context.WithTimeout(ctx, startTimeout)
 	defer cancel()
 	db, err := sql.Open("mysql", s.Maintenance(""))
@@ -180,7 +224,7 @@ func (s *Server) wait(ctx context.Context) error {
 			return nil
 		}
 		select {
-		case <-s.done:
+		case <-ended:
 			return errors.New("it ended at once")
 		case <-ctx.Done():
 			return err
@@ -213,7 +257,7 @@ func (s *Server) dsn(database string) string {
 
 // Maintenance is the data source name by which the server itself is looked after.
 func (s *Server) Maintenance(database string) string {
-	return "root@unix(" + s.socket + ")/" + database
+	return "root@unix(" + s.socket() + ")/" + database
 }
 
 // Database makes a further, empty database, or empties the one of that name, and gives
@@ -237,34 +281,45 @@ func (s *Server) Database(ctx context.Context, name string) (string, error) {
 	return s.dsn(name), nil
 }
 
-// Done is closed when the server has ended, for whatever reason.
+// Done is closed when there is no server any more: it was stopped, or ended and did not
+// start again.
 func (s *Server) Done() <-chan struct{} { return s.done }
 
+// Pid is its process, for tests that end it.
+func (s *Server) Pid() int {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	return s.cmd.Process.Pid
+}
+
 // Stop ends the server in order.
-func (s *Server) Stop() {
-	_ = s.cmd.Process.Signal(syscall.SIGTERM)
+func (s *Server) Stop() { s.end(syscall.SIGTERM) }
+
+// Kill ends the server as a power cut would. For tests.
+func (s *Server) Kill() { s.end(syscall.SIGKILL) }
+
+func (s *Server) end(by syscall.Signal) {
+	s.mu.Lock()
+	s.stopping = true
+	_ = s.cmd.Process.Signal(by)
+	s.mu.Unlock()
 	select {
 	case <-s.done:
 	case <-time.After(stopTimeout):
+		s.mu.Lock()
 		_ = s.cmd.Process.Kill()
+		s.mu.Unlock()
 		<-s.done
 	}
 	s.release()
 }
 
-// Kill ends the server as a power cut would. For tests.
-func (s *Server) Kill() {
-	_ = s.cmd.Process.Kill()
-	<-s.done
-	s.release()
-}
-
 func (s *Server) release() {
-	if s.socket != "" {
-		_ = os.RemoveAll(filepath.Dir(s.socket))
+	if s.run != "" {
+		_ = os.RemoveAll(s.run)
 	}
 	_ = s.lock.Close()
-	if s.scratch != "" {
-		_ = os.RemoveAll(s.scratch)
+	if s.scratch {
+		_ = os.RemoveAll(s.dir)
 	}
 }

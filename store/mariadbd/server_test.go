@@ -3,10 +3,13 @@ package mariadbd
 import (
 	"context"
 	"database/sql"
+	"errors"
 	"os"
+	"os/exec"
 	"path/filepath"
 	"strconv"
 	"strings"
+	"syscall"
 	"testing"
 )
 
@@ -111,4 +114,74 @@ func TestWhoComesIn(t *testing.T) {
 	}
 	defer func() { _ = root.Close() }()
 	run(t, root, "SELECT * FROM mysql.global_priv")
+}
+
+// answers waits until a query is answered.
+func answers(t *testing.T, db *sql.DB) {
+	t.Helper()
+	for t.Context().Err() == nil {
+		if db.PingContext(t.Context()) == nil {
+			return
+		}
+	}
+	t.Fatal("it never answers")
+}
+
+// One that ends by itself is started again, on its port, with what was committed; once it
+// was stopped it stays so.
+func TestStartedAgainWhenItEnds(t *testing.T) {
+	s, db := up(t, t.TempDir())
+	run(t, db, "CREATE TABLE kept (n INT)")
+	run(t, db, "INSERT INTO kept VALUES (7)")
+	for range 2 {
+		before := s.Pid()
+		if err := syscall.Kill(before, syscall.SIGKILL); err != nil {
+			t.Fatal(err)
+		}
+		answers(t, db)
+		var n int
+		if err := db.QueryRowContext(t.Context(), "SELECT n FROM kept").Scan(&n); err != nil || n != 7 || s.Pid() == before {
+			t.Errorf("%d as process %d, before %d: %v", n, s.Pid(), before, err)
+		}
+	}
+	s.Stop()
+	<-s.Done()
+	if db.PingContext(t.Context()) == nil {
+		t.Error("stopped, it still answers")
+	}
+}
+
+// What a killed Keeler left behind does not keep the next one from starting: neither a
+// MariaDB that still runs, nor one that was being made, nor its folders.
+func TestOrphanIsStopped(t *testing.T) {
+	dir := t.TempDir()
+	s, db := up(t, dir)
+	run(t, db, "CREATE TABLE kept (n INT)")
+	left := s.run
+	s.Stop()
+	if err := os.MkdirAll(left, 0o700); err != nil { // as a kill leaves it
+		t.Fatal(err)
+	}
+	for _, data := range []string{s.data(), s.data() + fresh} {
+		if err := os.MkdirAll(data, 0o700); err != nil {
+			t.Fatal(err)
+		}
+		orphan := exec.Command(find("mariadbd"), append([]string{"--no-defaults", dataOption + data, "--skip-networking", "--socket=" + filepath.Join(left, "x.sock"),
+			"--log-error=" + filepath.Join(dir, "orphan.log"), "--bootstrap"}, asUser()...)...)
+		waits, err := orphan.StdinPipe() // it reads statements until this is closed
+		if err != nil {
+			t.Fatal(err)
+		}
+		if err := orphan.Start(); err != nil {
+			t.Fatal(err)
+		}
+		go func() { _ = orphan.Wait() }()
+		next, db := up(t, dir)
+		run(t, db, "SELECT * FROM kept")
+		_ = waits.Close()
+		if _, err := os.Stat(left); !errors.Is(err, os.ErrNotExist) {
+			t.Errorf("the folder of the one before is still there: %v", err)
+		}
+		next.Stop()
+	}
 }

@@ -3,15 +3,15 @@
 -- measured of weather and place is DOUBLE. Days are the operation's own; DATETIMEs are
 -- UTC. Words that code knows are held by a CHECK; their meaning stands in core.
 
-CREATE TABLE operations (
+CREATE TABLE IF NOT EXISTS operations (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   name VARCHAR(120) NOT NULL,
   time_zone VARCHAR(64) NOT NULL DEFAULT 'UTC' COMMENT 'by its IANA name: its days are days there',
   created_at DATETIME(6) NOT NULL
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
-INSERT INTO operations (id, name, created_at) VALUES (1, '', UTC_TIMESTAMP(6));
+INSERT IGNORE INTO operations (id, name, created_at) VALUES (1, '', UTC_TIMESTAMP(6));
 
-CREATE TABLE users (
+CREATE TABLE IF NOT EXISTS users (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   login VARCHAR(190) NOT NULL COMMENT 'e-mail or name; case does not tell two apart',
   password_hash VARCHAR(160) NOT NULL COMMENT 'argon2id in its usual encoding; empty: no password opens it',
@@ -20,7 +20,7 @@ CREATE TABLE users (
   UNIQUE KEY login (login)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE members (
+CREATE TABLE IF NOT EXISTS members (
   operation_id BIGINT UNSIGNED NOT NULL,
   user_id BIGINT UNSIGNED NOT NULL,
   role VARCHAR(8) NOT NULL CHECK (role IN ('owner', 'keeper', 'helper', 'viewer')),
@@ -30,7 +30,7 @@ CREATE TABLE members (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE invitations (
+CREATE TABLE IF NOT EXISTS invitations (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   token_hash CHAR(64) NOT NULL COMMENT 'SHA-256 of the token in the link, in hex',
@@ -44,19 +44,19 @@ CREATE TABLE invitations (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE sessions (
+CREATE TABLE IF NOT EXISTS sessions (
   token VARCHAR(64) NOT NULL PRIMARY KEY,
   data BLOB NOT NULL,
   expiry TIMESTAMP(6) NOT NULL,
   KEY expiry (expiry)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
 
-CREATE TABLE health (
+CREATE TABLE IF NOT EXISTS health (
   id INT NOT NULL PRIMARY KEY,
   at DATETIME(6) NOT NULL COMMENT 'when the database was last seen to take a write'
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
 
-CREATE TABLE sign_in_failures (
+CREATE TABLE IF NOT EXISTS sign_in_failures (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   login VARCHAR(190) NOT NULL,
   address VARCHAR(64) NOT NULL,
@@ -65,7 +65,7 @@ CREATE TABLE sign_in_failures (
   KEY by_address (address, at)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE yards (
+CREATE TABLE IF NOT EXISTS yards (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   name VARCHAR(60) NOT NULL,
@@ -81,7 +81,7 @@ CREATE TABLE yards (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE colonies (
+CREATE TABLE IF NOT EXISTS colonies (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   yard_id UUID NOT NULL,
@@ -104,7 +104,7 @@ CREATE TABLE colonies (
   FOREIGN KEY (operation_id, yard_id) REFERENCES yards (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE colony_boxes (
+CREATE TABLE IF NOT EXISTS colony_boxes (
   operation_id BIGINT UNSIGNED NOT NULL,
   colony_id UUID NOT NULL,
   position INT NOT NULL COMMENT 'from the floor up',
@@ -114,7 +114,7 @@ CREATE TABLE colony_boxes (
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE colony_events (
+CREATE TABLE IF NOT EXISTS colony_events (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   seq BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE COMMENT 'the order in which they were written',
@@ -132,7 +132,7 @@ CREATE TABLE colony_events (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE inspections (
+CREATE TABLE IF NOT EXISTS inspections (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   colony_id UUID NOT NULL,
@@ -158,7 +158,7 @@ CREATE TABLE inspections (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE mite_counts (
+CREATE TABLE IF NOT EXISTS mite_counts (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   colony_id UUID NOT NULL,
@@ -179,7 +179,7 @@ CREATE TABLE mite_counts (
   CHECK (IF(kind = 'board', days > 0, bees > 0 AND mites <= bees))
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE thresholds (
+CREATE TABLE IF NOT EXISTS thresholds (
   operation_id BIGINT UNSIGNED NOT NULL,
   season VARCHAR(12) NOT NULL CHECK (season IN ('winter', 'spring', 'early_summer', 'late_summer', 'autumn')),
   wash DOUBLE NOT NULL COMMENT 'mites per 100 bees, 0 for none' CHECK (wash >= 0),
@@ -188,7 +188,7 @@ CREATE TABLE thresholds (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE label_cards (
+CREATE TABLE IF NOT EXISTS label_cards (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   name VARCHAR(80) NOT NULL,
@@ -201,7 +201,7 @@ CREATE TABLE label_cards (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE jobs (
+CREATE TABLE IF NOT EXISTS jobs (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   name VARCHAR(120) NOT NULL,
@@ -222,7 +222,7 @@ CREATE TABLE jobs (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE job_colonies (
+CREATE TABLE IF NOT EXISTS job_colonies (
   operation_id BIGINT UNSIGNED NOT NULL,
   job_id UUID NOT NULL,
   position INT NOT NULL,
@@ -236,7 +236,7 @@ CREATE TABLE job_colonies (
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE batches (
+CREATE TABLE IF NOT EXISTS batches (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   number INT NOT NULL COMMENT 'counts up in an operation: what stands on the jar' CHECK (number > 0),
@@ -265,7 +265,7 @@ CREATE TABLE batches (
   FOREIGN KEY (operation_id, parent_id) REFERENCES batches (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE batch_components (
+CREATE TABLE IF NOT EXISTS batch_components (
   operation_id BIGINT UNSIGNED NOT NULL,
   batch_id UUID NOT NULL,
   component VARCHAR(32) NOT NULL CHECK (component IN ('oxalic_acid_dihydrate', 'formic_acid', 'glycerol', 'water', 'sugar')),
@@ -274,7 +274,7 @@ CREATE TABLE batch_components (
   FOREIGN KEY (operation_id, batch_id) REFERENCES batches (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE batch_lines (
+CREATE TABLE IF NOT EXISTS batch_lines (
   operation_id BIGINT UNSIGNED NOT NULL,
   batch_id UUID NOT NULL,
   position INT NOT NULL,
@@ -287,7 +287,7 @@ CREATE TABLE batch_lines (
   FOREIGN KEY (operation_id, batch_id) REFERENCES batches (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE batch_remarks (
+CREATE TABLE IF NOT EXISTS batch_remarks (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   batch_id UUID NOT NULL,
@@ -298,7 +298,7 @@ CREATE TABLE batch_remarks (
   FOREIGN KEY (operation_id, batch_id) REFERENCES batches (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE balances (
+CREATE TABLE IF NOT EXISTS balances (
   operation_id BIGINT UNSIGNED NOT NULL,
   position INT NOT NULL,
   name VARCHAR(40) NOT NULL,
@@ -309,7 +309,7 @@ CREATE TABLE balances (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE bench_runs (
+CREATE TABLE IF NOT EXISTS bench_runs (
   operation_id BIGINT UNSIGNED NOT NULL,
   batch_id UUID NOT NULL,
   work_order VARCHAR(16) NOT NULL,
@@ -323,7 +323,7 @@ CREATE TABLE bench_runs (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE bench_events (
+CREATE TABLE IF NOT EXISTS bench_events (
   operation_id BIGINT UNSIGNED NOT NULL,
   batch_id UUID NOT NULL,
   seq INT NOT NULL COMMENT 'from 1; only ever added to',
@@ -349,7 +349,7 @@ CREATE TABLE bench_events (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE uptakes (
+CREATE TABLE IF NOT EXISTS uptakes (
   operation_id BIGINT UNSIGNED NOT NULL,
   batch_id UUID NOT NULL,
   carrier VARCHAR(8) NOT NULL CHECK (carrier IN ('strip', 'long', 'sponge')),
@@ -362,7 +362,7 @@ CREATE TABLE uptakes (
   FOREIGN KEY (operation_id, batch_id) REFERENCES batches (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE lots (
+CREATE TABLE IF NOT EXISTS lots (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   ingredient VARCHAR(12) NOT NULL CHECK (ingredient IN ('acid', 'sugar', 'glycerol', 'tablets', 'ready_mix', 'formic', 'carrier', 'product', 'ready_pads')),
@@ -378,7 +378,7 @@ CREATE TABLE lots (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE stock_entries (
+CREATE TABLE IF NOT EXISTS stock_entries (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   seq BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE COMMENT 'the order in which they were written',
@@ -406,7 +406,7 @@ CREATE TABLE stock_entries (
   CHECK ((batch_id IS NULL) <> (lot_id IS NULL))
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE portions (
+CREATE TABLE IF NOT EXISTS portions (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   batch_id UUID NOT NULL,
@@ -423,7 +423,7 @@ CREATE TABLE portions (
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 -- The one record of what bees were given. A row is never changed but for superseded.
-CREATE TABLE applications (
+CREATE TABLE IF NOT EXISTS applications (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
   seq BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE COMMENT 'the order in which they were written',
@@ -472,7 +472,7 @@ CREATE TABLE applications (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE visit_extras (
+CREATE TABLE IF NOT EXISTS visit_extras (
   operation_id BIGINT UNSIGNED NOT NULL,
   season VARCHAR(12) NOT NULL CHECK (season IN ('winter', 'spring', 'early_summer', 'late_summer', 'autumn', 'none')),
   extras JSON NOT NULL COMMENT 'what is ticked on a visit in that season',
@@ -481,6 +481,6 @@ CREATE TABLE visit_extras (
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 -- +goose Down
-DROP TABLE visit_extras, applications, portions, stock_entries, lots, uptakes, bench_events, bench_runs, balances,
+DROP TABLE IF EXISTS visit_extras, applications, portions, stock_entries, lots, uptakes, bench_events, bench_runs, balances,
   batch_remarks, batch_lines, batch_components, batches, job_colonies, jobs, label_cards, thresholds, mite_counts,
   inspections, colony_events, colony_boxes, colonies, yards, sign_in_failures, health, sessions, invitations, members, users, operations;

@@ -1,0 +1,77 @@
+package mariadbd
+
+import (
+	"bytes"
+	"errors"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strconv"
+	"strings"
+	"syscall"
+	"time"
+)
+
+// dataOption names the data directory on the command line, by which a process is known.
+const dataOption = "--datadir="
+
+// stopOrphans ends what a Keeler that was killed left running on a data directory, its
+// making included: while one runs there, none can be started.
+func stopOrphans(data string) error {
+	deadline := time.Now().Add(stopTimeout)
+	for signal := syscall.SIGTERM; ; {
+		found := orphans(data)
+		if len(found) == 0 {
+			return nil
+		}
+		if time.Now().After(deadline) {
+			if signal == syscall.SIGKILL {
+				return fmt.Errorf("a MariaDB that was left on %s does not end: process %v", data, found)
+			}
+			signal, deadline = syscall.SIGKILL, time.Now().Add(stopTimeout)
+		}
+		for _, pid := range found {
+			_ = syscall.Kill(pid, signal)
+		}
+		time.Sleep(pollEvery)
+	}
+}
+
+// orphans are the processes of this system that have a data directory.
+func orphans(data string) (pids []int) {
+	all, _ := filepath.Glob("/proc/[0-9]*/cmdline")
+	for _, path := range all {
+		line, err := os.ReadFile(path)
+		if err != nil {
+			continue // it has ended
+		}
+		words := bytes.Split(line, []byte{0})
+		for _, w := range words[1:] {
+			if string(w) != dataOption+data && string(w) != dataOption+data+fresh {
+				continue
+			}
+			if pid, err := strconv.Atoi(strings.Split(path, "/")[2]); err == nil {
+				pids = append(pids, pid)
+			}
+		}
+	}
+	return pids
+}
+
+// runFolder makes a folder for what does not outlive the server, and removes the one that
+// a killed server left: a file tells where that was.
+func runFolder(told string) (string, error) {
+	const name = "keeler-"
+	before, err := os.ReadFile(told)
+	if err == nil && strings.HasPrefix(filepath.Base(string(before)), name) {
+		err = os.RemoveAll(string(before))
+	}
+	if err != nil && !errors.Is(err, os.ErrNotExist) {
+		return "", err
+	}
+	folder, err := os.MkdirTemp("", name)
+	if err != nil {
+		return "", err
+	}
+	return folder, os.WriteFile(told, []byte(folder), 0o600)
+}

@@ -1,0 +1,109 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+
+	"github.com/pressly/goose/v3"
+)
+
+//go:embed migrations/*.sql
+var files embed.FS
+
+// schema is the steps to the newest version. Each can be run again from its beginning,
+// for a statement that changes a table cannot be taken back: a step that was cut short
+// is done over.
+var schema = func() fs.FS {
+	steps, err := fs.Sub(files, "migrations")
+	if err != nil {
+		panic(err) // the folder is part of the program
+	}
+	return steps
+}()
+
+// Versions are the version of the schema that a database has, 0 for an empty one, and the
+// newest that this program knows.
+type Versions struct{ Is, Newest int64 }
+
+// Upgrades reports whether there is something to lose in bringing it to the newest.
+func (v Versions) Upgrades() bool { return v.Is > 0 && v.Is < v.Newest }
+
+// Versions tells the version of the schema.
+func (s *Store) Versions(ctx context.Context) (v Versions, err error) {
+	err = s.steps(ctx, schema, func(p *goose.Provider) error {
+		v.Is, v.Newest, err = p.GetVersions(ctx)
+		return err
+	})
+	return v, err
+}
+
+// Migrate brings the schema to the newest version. A database of a newer program is
+// refused.
+func (s *Store) Migrate(ctx context.Context) error { return s.migrate(ctx, schema) }
+
+func (s *Store) migrate(ctx context.Context, steps fs.FS) error {
+	return s.steps(ctx, steps, func(p *goose.Provider) error {
+		is, newest, err := p.GetVersions(ctx)
+		if err != nil {
+			return err
+		}
+		if is > newest {
+			return fmt.Errorf("this database has schema %d, of a newer Keeler; this one knows %d", is, newest)
+		}
+		_, err = p.Up(ctx)
+		return err
+	})
+}
+
+// ErrFirst is returned where there is no version before.
+var ErrFirst = errors.New("there is no schema before this one")
+
+// StepBack takes the newest step back, and what it added with it.
+func (s *Store) StepBack(ctx context.Context) error { return s.stepBack(ctx, schema) }
+
+func (s *Store) stepBack(ctx context.Context, steps fs.FS) error {
+	return s.steps(ctx, steps, func(p *goose.Provider) error {
+		is, err := p.GetDBVersion(ctx)
+		if err != nil {
+			return err
+		}
+		if is <= 1 {
+			return ErrFirst
+		}
+		_, err = p.Down(ctx)
+		return err
+	})
+}
+
+// steps does something with the schema while no other server does.
+func (s *Store) steps(ctx context.Context, steps fs.FS, do func(*goose.Provider) error) (err error) {
+	db, err := s.unhurried()
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }() // and the lock goes with the connection
+	if err := lock(ctx, db); err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectMySQL, db, steps)
+	if err != nil {
+		return err
+	}
+	return do(provider)
+}
+
+func lock(ctx context.Context, db *sql.DB) error {
+	const name, seconds = "keeler.schema", 60
+	var had bool
+	if err := db.QueryRowContext(ctx, "SELECT COALESCE(GET_LOCK(?, ?), 0)", name, seconds).Scan(&had); err != nil {
+		return err
+	}
+	if !had {
+		return errors.New("another Keeler is changing the schema of this database")
+	}
+	return nil
+}
