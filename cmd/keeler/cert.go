@@ -19,6 +19,11 @@ import (
 // certLasts is how long a local certificate lasts; browsers take no longer one.
 const certLasts = 397 * 24 * time.Hour
 
+type certCommand struct{}
+
+// Run makes a certificate in the data folder.
+func (certCommand) Run(s settings) error { return makeCert(s.Data, os.Stdout) }
+
 // makeCert writes a certificate for this machine's names and addresses, signed by
 // itself, so that a phone in the same network can use HTTPS once it was told to
 // trust it.

@@ -9,7 +9,7 @@ import (
 type settings struct {
 	Addr        string     `env:"KEELER_ADDR" default:"127.0.0.1:8080" help:"Address to serve on."`
 	DSN         string     `name:"dsn" env:"KEELER_DSN" help:"MariaDB to use, as user:password@tcp(host:port)/database; else a private one under the data folder."`
-	Data        string     `env:"KEELER_DATA" default:".data" help:"Folder for the private MariaDB."`
+	Data        string     `env:"KEELER_DATA" default:".data" help:"Folder for the private MariaDB, and for copies of the database."`
 	PublicURL   string     `name:"public-url" env:"KEELER_PUBLIC_URL" help:"Address that links carry and people use; else the one served on."`
 	TLSCert     string     `name:"tls-cert" and:"tls" env:"KEELER_TLS_CERT" help:"Certificate to serve HTTPS with; keeler cert makes one."`
 	TLSKey      string     `name:"tls-key" and:"tls" env:"KEELER_TLS_KEY" help:"Its key."`
@@ -21,13 +21,13 @@ type settings struct {
 // commandLine is all that can be asked of keeler.
 type commandLine struct {
 	settings
-	Serve       struct{} `cmd:"" help:"Serve the application."`
-	Demo        struct{} `cmd:"" help:"Serve it with the demo scenario, its clock pinned."`
-	Migrate     struct{} `cmd:"" help:"Bring the database to the newest version, then stop."`
-	Cert        struct{} `cmd:"" help:"Make a certificate for HTTPS in the local network."`
-	Weather     struct{} `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`
-	Instruments struct{} `cmd:"" help:"Serve simulated balances and a thermometer, to try --instruments with."`
-	OpenAPI     struct{} `cmd:"" name:"openapi" help:"Print the OpenAPI document."`
+	Serve       serveCommand       `cmd:"" help:"Serve the application."`
+	Demo        demoCommand        `cmd:"" help:"Serve it with the demo scenario, its clock pinned."`
+	Migrate     migrateCommand     `cmd:"" help:"Bring the database to the newest schema, telling what is done, then stop."`
+	Cert        certCommand        `cmd:"" help:"Make a certificate for HTTPS in the local network."`
+	Weather     weatherCommand     `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`
+	Instruments instrumentsCommand `cmd:"" help:"Serve simulated balances and a thermometer, to try --instruments with."`
+	OpenAPI     openAPICommand     `cmd:"" name:"openapi" help:"Print the OpenAPI document."`
 }
 
 func (s settings) logger() *slog.Logger {
