@@ -92,7 +92,7 @@ func TestKilledAtEveryStepOfTheBench(t *testing.T) {
 			run = post[wire.BenchRun](t, p, bench+"/events", e)
 		}
 		if steps++; steps%2 == 0 {
-			kill(p.database)
+			kill(child(t, p.cmd.Process.Pid))
 		}
 		kill(p.cmd.Process.Pid)
 		_ = p.cmd.Wait()

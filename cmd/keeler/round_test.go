@@ -36,7 +36,7 @@ func TestKilledUnderARound(t *testing.T) {
 		doses[i] = wire.Application{ID: uuid.NewString(), ColonyID: colony, Kind: "given", BatchID: batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}, Amount: each}
 	}
 	post[wire.Job](t, p, "/api/jobs", in)
-	path := "/api/jobs/" + job + "/applications"
+	path, db := "/api/jobs/"+job+"/applications", child(t, p.cmd.Process.Pid)
 	var mu sync.Mutex
 	kept := 0
 	var once sync.Once
@@ -52,7 +52,7 @@ func TestKilledUnderARound(t *testing.T) {
 				half := kept == hives/2
 				mu.Unlock()
 				if half {
-					once.Do(func() { kill(p.database); kill(p.cmd.Process.Pid) })
+					once.Do(func() { kill(db); kill(p.cmd.Process.Pid) })
 				}
 			}
 		})
