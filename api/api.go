@@ -28,6 +28,10 @@ type Front struct {
 	Closing <-chan struct{}
 	// Secure is set where only HTTPS is used: the cookie then goes nowhere else.
 	Secure bool
+	// Port is the one served on: a cookie knows no ports, so each has one of its own name.
+	Port string
+	// Proxies are the addresses (CIDR) whose word is taken for where a request comes from.
+	Proxies []string
 }
 
 // New is the whole HTTP side: the API under /api, the document at
@@ -36,7 +40,10 @@ func New(f Front) (http.Handler, error) {
 	d := newDesks(f)
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
-	r.Use(recovered(f.Log), logged(f.Log), guarded(f.Page.version()))
+	if err := r.SetTrustedProxies(f.Proxies); err != nil {
+		return nil, err
+	}
+	r.Use(recovered(f.Log), logged(f.Log), f.guarded(), whence)
 	registerAll(humagin.New(r, config()), d)
 	r.GET("/healthz", health(f.App))
 	f.Page.serve(r)
@@ -44,16 +51,14 @@ func New(f Front) (http.Handler, error) {
 	if err != nil {
 		return nil, err
 	}
-	return own.Handler(d.withSession(r)), nil
+	return ours(f.PublicURL, own.Handler(d.withSession(r)))
 }
 
 // sameOrigin refuses changes that another site's page asks for.
 func sameOrigin(publicURL string) (*http.CrossOriginProtection, error) {
 	own := http.NewCrossOriginProtection()
 	own.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
-		w.Header().Set("Content-Type", "application/problem+json")
-		w.WriteHeader(http.StatusForbidden)
-		_, _ = w.Write([]byte(`{"status":403,"title":"Forbidden","detail":"Another site asked for this; it was not done."}`))
+		refuse(w, http.StatusForbidden, "Another site asked for this; it was not done.")
 	}))
 	if publicURL == "" {
 		return own, nil
@@ -161,9 +166,13 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 
 // guarded lets a page load nothing from elsewhere and keeps it out of frames, and what is
 // private out of every cache but the page's own.
-func guarded(page string) gin.HandlerFunc {
+func (f Front) guarded() gin.HandlerFunc {
+	page := f.Page.version()
 	return func(c *gin.Context) {
 		h := c.Writer.Header()
+		if f.Secure {
+			h.Set("Strict-Transport-Security", "max-age=31536000")
+		}
 		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
 			"img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 		h.Set("X-Content-Type-Options", "nosniff")

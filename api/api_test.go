@@ -73,7 +73,7 @@ func browser() *http.Client {
 const password = "a long enough one"
 
 func claim(b *http.Client) error {
-	response, err := b.Post(keeler.URL+"/api/claim", "application/json", strings.NewReader(`{"operation":"Quay","login":"Owner","password":"`+password+`"}`))
+	response, err := b.Post(keeler.URL+"/api/claim", "application/json", strings.NewReader(`{"code":"`+keeler.Code+`","operation":"Quay","login":"Owner","password":"`+password+`"}`))
 	if err != nil {
 		return err
 	}
@@ -144,7 +144,7 @@ func TestDocumentedCalls(t *testing.T) {
 	// Those would sign the tests out or in, or need what an example cannot know.
 	prose := map[string]bool{
 		"GET /api/start": true, "POST /api/session": true, "DELETE /api/session": true, "DELETE /api/sessions": true,
-		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true,
+		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true, "GET /api/password/{token}": true, "POST /api/password/new": true,
 		"POST /api/password": true, "GET /api/batches/{id}/stream": true, "GET /api/jobs/{id}/stream": true, "POST /api/people/{id}/role": true, "DELETE /api/invitations/{id}": true,
 	}
 	for path, methods := range document[map[string]any](t)["paths"].(map[string]any) {

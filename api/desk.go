@@ -4,7 +4,6 @@ import (
 	"context"
 	"errors"
 	"log/slog"
-	"net"
 	"net/http"
 	"strings"
 	"time"
@@ -38,14 +37,22 @@ type desks struct {
 func newDesks(f Front) *desks {
 	s := scs.New()
 	s.Store, s.Lifetime, s.HashTokenInStore = f.App.Sessions(), signedInFor, true
-	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = "keeler", true, http.SameSiteLaxMode, f.Secure
+	s.Cookie.Name, s.Cookie.HttpOnly, s.Cookie.SameSite, s.Cookie.Secure = f.cookie(), true, http.SameSiteLaxMode, f.Secure
 	s.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
 		f.Log.Error("session", "error", err)
-		w.Header().Set("Content-Type", "application/problem+json")
-		w.WriteHeader(http.StatusServiceUnavailable)
-		_, _ = w.Write([]byte(`{"status":503,"title":"Service Unavailable","detail":"This could not be done just now; nothing was changed. Try again."}`))
+		refuse(w, http.StatusServiceUnavailable, "This could not be done just now. Try again.")
 	}
 	return &desks{app: f.App, sessions: s, log: f.Log, closing: f.Closing}
+}
+
+// cookie is what it is called: over HTTPS in a way that no other site and no plain page
+// can have set it.
+func (f Front) cookie() string {
+	name := "keeler-" + f.Port
+	if f.Secure {
+		name = "__Host-" + name
+	}
+	return name
 }
 
 // calculating are the operations that need nobody to be signed in, and no database.
@@ -69,7 +76,7 @@ func (d *desks) withSession(next http.Handler) http.Handler {
 			d.listening(next, w, r)
 			return
 		}
-		loaded.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), addressKey{}, address(r))))
+		loaded.ServeHTTP(w, r)
 	})
 }
 
@@ -85,22 +92,6 @@ func (d *desks) listening(next http.Handler, w http.ResponseWriter, r *http.Requ
 		return
 	}
 	next.ServeHTTP(w, r.WithContext(ctx))
-}
-
-type addressKey struct{}
-
-// address is where a request comes from, without its port.
-func address(r *http.Request) string {
-	host, _, err := net.SplitHostPort(r.RemoteAddr)
-	if err != nil {
-		return r.RemoteAddr
-	}
-	return host
-}
-
-func cameFrom(ctx context.Context) string {
-	from, _ := ctx.Value(addressKey{}).(string)
-	return from
 }
 
 // enter begins a session under a new token.

@@ -22,9 +22,9 @@ func TestClaimOnce(t *testing.T) {
 		body, field string
 		status      int
 	}{
-		"twice":            {`{"operation":"Mine","login":"Second","password":"` + password + `"}`, "", http.StatusForbidden},
-		"a short password": {`{"operation":"Mine","login":"Second","password":"short"}`, "body.password", http.StatusUnprocessableEntity},
-		"no name":          {`{"operation":"Mine","login":" ","password":"` + password + `"}`, "body.login", http.StatusUnprocessableEntity},
+		"twice":            {`{"code":"AAAA-AAAA","operation":"Mine","login":"Second","password":"` + password + `"}`, "", http.StatusForbidden},
+		"a short password": {`{"code":"AAAA-AAAA","operation":"Mine","login":"Second","password":"short"}`, "body.password", http.StatusUnprocessableEntity},
+		"no name":          {`{"code":"AAAA-AAAA","operation":"Mine","login":" ","password":"` + password + `"}`, "body.login", http.StatusUnprocessableEntity},
 	} {
 		b := browser()
 		status, answer := send(t, b, http.MethodPost, "/api/claim", c.body)

@@ -35,6 +35,8 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 		return huma.Error409Conflict("Somebody else changed this meanwhile. Nothing of yours was lost or stored: look at both, then save again.")
 	case errors.Is(err, store.ErrConflict):
 		return huma.Error409Conflict("This cannot be: the id belongs to something else, or the last owner would go.")
+	case errors.Is(err, app.ErrElsewhere):
+		return huma.Error409Conflict("This member belongs to other operations, too, which the password opens as well. It can be set on the server's machine: keeler password.")
 	case errors.Is(err, store.ErrTaken):
 		return huma.Error409Conflict("This is there already.")
 	case errors.Is(err, errSignedOut):

@@ -24,6 +24,11 @@ func signIn[In any](r routes, op huma.Operation, do func(context.Context, *In) (
 	})
 }
 
+// byToken names what a link is for.
+type byToken struct {
+	Token string `path:"token" maxLength:"100"`
+}
+
 // signingIn registers how one comes in and goes out.
 func signingIn(r routes) {
 	signIn(r, r.describe(post+" session", "sign-in", "Sign in; the answer sets the cookie", 401, 422, 429, 503),
@@ -48,11 +53,18 @@ func signingIn(r routes) {
 			return r.desks.app.Join(ctx, in.Body.value, cameFrom(ctx))
 		})
 	register(r, r.describe(get+" join/{token}", "invited-to", "What an invitation is to", 404, 503),
-		func(ctx context.Context, in *struct {
-			Token string `path:"token" maxLength:"100"`
-		}) (*body[wire.InvitedTo], error) {
+		func(ctx context.Context, in *byToken) (*body[wire.InvitedTo], error) {
 			out, err := r.desks.app.InvitedTo(ctx, in.Token)
 			return &body[wire.InvitedTo]{out}, err
+		})
+	register(r, r.describe(get+" password/{token}", "linked-to", "Whose new password a link is for", 404, 503),
+		func(ctx context.Context, in *byToken) (*body[wire.LinkedTo], error) {
+			out, err := r.desks.app.LinkedTo(ctx, in.Token)
+			return &body[wire.LinkedTo]{out}, err
+		})
+	register(r, r.describe(post+" password/new", "new-password", "Set a new password by a link, which is used up", 404, 422, 503),
+		func(ctx context.Context, in *sent[wire.NewPassword]) (*none, error) {
+			return nil, r.desks.app.NewPassword(ctx, in.Body.value)
 		})
 	register(r, r.describe(remove+" session", "sign-out", "Sign out here", 503),
 		func(ctx context.Context, _ *none) (*none, error) { return nil, r.desks.leave(ctx) })
@@ -87,6 +99,12 @@ func people(r routes) {
 				return wire.People{}, err
 			}
 			return desk.People(ctx)
+		})
+	answer(r, r.describe(post+" people/{id}/password", "let-set-password", "Make a link by which a member sets a new password", 404, 409), app.Owner,
+		func(ctx context.Context, desk app.Desk, in *struct {
+			ID uint64 `path:"id"`
+		}) (wire.PasswordLink, error) {
+			return desk.LetSetPassword(ctx, in.ID)
 		})
 	send(r, post+" invitations", "invite", app.Owner, "Make a link that lets one person join", app.Desk.Invite)
 	route(r, r.describe(remove+" invitations/{id}", "uninvite", "Take an invitation back", 404), app.Owner,

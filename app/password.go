@@ -1,6 +1,10 @@
 package app
 
 import (
+	"context"
+	_ "embed"
+	"slices"
+	"strings"
 	"time"
 	"unicode/utf8"
 
@@ -11,7 +15,8 @@ import (
 
 const (
 	leastPassword = 10
-	// How many tries may fail in a while before the next is not looked at.
+	// How many tries may fail in a while before the next is not looked at: for one name
+	// from one address, so that nobody locks out another, and for all names from there.
 	triesWindow     = 15 * time.Minute
 	triesPerLogin   = 8
 	triesPerAddress = 40
@@ -20,39 +25,72 @@ const (
 // hashing is argon2id: 64 MiB, one pass, two lanes.
 var hashing = &argon2id.Params{Memory: 64 * 1024, Iterations: 1, Parallelism: 2, SaltLength: 16, KeyLength: 32}
 
-// atOnce keeps a flood of tries from taking all memory.
-var atOnce = make(chan struct{}, 4)
+// atOnce keeps a flood of tries from taking all memory: the others wait their turn.
+var atOnce = make(chan struct{}, 2)
 
-func hash(password string) (string, error) {
-	atOnce <- struct{}{}
+// inTurn does what takes much memory, or gives up when who asked has.
+func inTurn(ctx context.Context, do func()) error {
+	select {
+	case atOnce <- struct{}{}:
+	case <-ctx.Done():
+		return ctx.Err()
+	}
 	defer func() { <-atOnce }()
-	return argon2id.CreateHash(password, hashing)
+	do()
+	return nil
+}
+
+func hash(ctx context.Context, password string) (out string, err error) {
+	if waited := inTurn(ctx, func() { out, err = argon2id.CreateHash(password, hashing) }); waited != nil {
+		return "", waited
+	}
+	return out, err
 }
 
 // nobody is compared with where there is no such account, so that it takes as long.
 const nobody = "$argon2id$v=19$m=65536,t=1,p=2$c29tZXNhbHRzb21lc2FsdA$Yw1Z0Kk9cK6q4mZ3w1m3l5l4uVQm8p4bqk0T2m5u0oE"
 
-func matches(password, hash string) bool {
-	atOnce <- struct{}{}
-	defer func() { <-atOnce }()
+func matches(ctx context.Context, password, hash string) (same bool, err error) {
 	if hash == "" {
 		hash = nobody
 		password = ""
 	}
-	same, err := argon2id.ComparePasswordAndHash(password, hash)
-	return err == nil && same
+	if waited := inTurn(ctx, func() { same, err = argon2id.ComparePasswordAndHash(password, hash) }); waited != nil {
+		return false, waited
+	}
+	return same && err == nil, nil
 }
 
 // credentials checks a name and a new password.
 func credentials(login, password string) (string, error) {
 	var l fault.List
 	login = l.Said("login", login)
-	checkPassword("password", password, &l)
+	checkPassword("password", password, login, &l)
 	return login, l.Err()
 }
 
-func checkPassword(field, password string, l *fault.List) {
+// common are the passwords that are tried first, in lower case, one a line.
+//
+//go:embed common_passwords.txt
+var common string
+
+// checkPassword appends what is wrong with a new password.
+func checkPassword(field, password, login string, l *fault.List) {
 	if n := utf8.RuneCountInString(password); n < leastPassword {
 		l.AddRange(field, fault.TooLow, leastPassword, 200, "characters")
+		return
 	}
+	plain := strings.ToLower(strings.TrimSpace(password))
+	if plain == strings.ToLower(login) || slices.Contains(strings.Fields(common), plain) || fewLetters(plain) {
+		l.Add(field, fault.Guessable)
+	}
+}
+
+// fewLetters reports whether a password is two letters or less, over and over.
+func fewLetters(password string) bool {
+	seen := map[rune]bool{}
+	for _, r := range password {
+		seen[r] = true
+	}
+	return len(seen) <= 2
 }

@@ -4,6 +4,7 @@ import (
 	"context"
 	"crypto/rand"
 	"crypto/sha256"
+	"crypto/subtle"
 	"encoding/hex"
 	"errors"
 	"strings"
@@ -28,26 +29,13 @@ var (
 
 const invitationLasts = 7 * 24 * time.Hour
 
-// SignIn finds the member with this name and password. ErrRefused does not tell
-// which of the two is wrong; after too many failures within a quarter of an hour,
-// for the name or from the address, it is ErrTooMany.
+// SignIn finds the member with this name and password. ErrRefused does not tell which of
+// the two is wrong; after too many failures within a quarter of an hour from an address,
+// for the name or for any, it is ErrTooMany.
 func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Member, error) {
-	people, now := a.store.People(), a.now().UTC()
-	login := strings.TrimSpace(in.Login)
-	since := now.Add(-triesWindow)
-	byLogin, byAddress, err := people.Failures(ctx, login, address, since)
+	u, err := a.proven(ctx, in.Login, in.Password, address)
 	if err != nil {
 		return Member{}, err
-	}
-	if byLogin >= triesPerLogin || byAddress >= triesPerAddress {
-		return Member{}, ErrTooMany
-	}
-	u, err := people.ByLogin(ctx, login)
-	if err != nil && !errors.Is(err, store.ErrNotFound) {
-		return Member{}, err
-	}
-	if !matches(in.Password, u.PasswordHash) {
-		return Member{}, errors.Join(ErrRefused, people.Failed(ctx, login, address, now, since))
 	}
 	m, err := a.MemberOf(ctx, u.ID, 0)
 	if errors.Is(err, store.ErrNotFound) {
@@ -56,7 +44,42 @@ func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Membe
 	return m, err
 }
 
-// Claim makes the first owner; later it is ErrForbidden.
+// proven finds the user whose name and password these are, member of anything or not.
+func (a *App) proven(ctx context.Context, login, password, address string) (store.User, error) {
+	people, now := a.store.People(), a.now().UTC()
+	try := store.Try{Login: strings.TrimSpace(login), Address: address, At: now}
+	n, err := people.Try(ctx, &try, now.Add(-triesWindow))
+	if err != nil {
+		return store.User{}, err
+	}
+	if n.ByBoth > triesPerLogin || n.ByAddress > triesPerAddress {
+		return store.User{}, errors.Join(ErrTooMany, people.Untry(ctx, try))
+	}
+	u, err := people.ByLogin(ctx, try.Login)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return store.User{}, err
+	}
+	right, err := matches(ctx, password, u.PasswordHash)
+	if err != nil {
+		return store.User{}, errors.Join(err, people.Untry(ctx, try))
+	}
+	if !right {
+		return store.User{}, ErrRefused
+	}
+	return u, people.Forgive(ctx, try)
+}
+
+// ClaimCode is what who makes the first owner must know: the console tells it. Empty when
+// there is an owner.
+func (a *App) ClaimCode(ctx context.Context) (string, error) {
+	if any, err := a.store.People().Any(ctx); err != nil || any {
+		return "", err
+	}
+	fresh := rand.Text()
+	return a.store.People().ClaimCode(ctx, fresh[:4]+"-"+fresh[4:8])
+}
+
+// Claim makes the first owner, of who knows the code; later it is ErrForbidden.
 func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	login, err := credentials(in.Login, in.Password)
 	l, _ := err.(fault.List)
@@ -68,11 +91,18 @@ func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	if err != nil || zone == time.Local {
 		return Member{}, fault.List{{Field: "time_zone", Reason: fault.Unknown}}
 	}
-	if any, err := a.store.People().Any(ctx); err != nil || any {
-		return Member{}, errors.Join(err, ErrForbidden)
+	code, err := a.ClaimCode(ctx)
+	if err != nil {
+		return Member{}, err
+	}
+	if code == "" {
+		return Member{}, ErrForbidden
+	}
+	if given := strings.ToUpper(strings.TrimSpace(in.Code)); subtle.ConstantTimeCompare([]byte(given), []byte(code)) == 0 {
+		return Member{}, fault.List{{Field: "code", Reason: fault.NotFitting}}
 	}
 	u := store.User{Login: login, Epoch: 1, CreatedAt: a.now().UTC()}
-	if u.PasswordHash, err = hash(in.Password); err != nil {
+	if u.PasswordHash, err = hash(ctx, in.Password); err != nil {
 		return Member{}, err
 	}
 	if err := a.store.People().Claim(ctx, store.FirstOperation, name, zone.String(), &u); errors.Is(err, store.ErrTaken) {
@@ -145,16 +175,16 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 	if _, err := a.store.People().Invited(ctx, digest(in.Token), now); err != nil {
 		return Member{}, err
 	}
-	login, err := credentials(in.Login, in.Password)
-	if err != nil {
-		return Member{}, err
-	}
+	login := strings.TrimSpace(in.Login)
 	u, err := a.store.People().ByLogin(ctx, login)
 	if errors.Is(err, store.ErrNotFound) {
+		if login, err = credentials(login, in.Password); err != nil {
+			return Member{}, err
+		}
 		u = store.User{Login: login, Epoch: 1, CreatedAt: now}
-		u.PasswordHash, err = hash(in.Password)
+		u.PasswordHash, err = hash(ctx, in.Password)
 	} else if err == nil {
-		_, err = a.SignIn(ctx, wire.SignIn{Login: login, Password: in.Password}, address)
+		_, err = a.proven(ctx, login, in.Password, address)
 		if errors.Is(err, ErrRefused) {
 			err = fault.List{{Field: "login", Reason: fault.Taken}}
 		}
@@ -184,7 +214,7 @@ func (d Desk) SignOutEverywhere(ctx context.Context) error {
 // member goes on under the epoch that it returns.
 func (d Desk) ChangePassword(ctx context.Context, in wire.ChangePassword) (epoch int, err error) {
 	var l fault.List
-	checkPassword("new", in.New, &l)
+	checkPassword("new", in.New, d.who.Login, &l)
 	if err := l.Err(); err != nil {
 		return 0, err
 	}
@@ -192,10 +222,14 @@ func (d Desk) ChangePassword(ctx context.Context, in wire.ChangePassword) (epoch
 	if err != nil {
 		return 0, err
 	}
-	if !matches(in.Old, u.PasswordHash) {
+	right, err := matches(ctx, in.Old, u.PasswordHash)
+	if err != nil {
+		return 0, err
+	}
+	if !right {
 		return 0, fault.List{{Field: "old", Reason: fault.NotFitting}}
 	}
-	h, err := hash(in.New)
+	h, err := hash(ctx, in.New)
 	if err != nil {
 		return 0, err
 	}

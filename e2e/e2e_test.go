@@ -49,6 +49,9 @@ func TestMain(m *testing.M) {
 	}())
 }
 
+// codes make the first owner of a test's Keeler.
+var codes sync.Map
+
 // taken are the browsers of the tests that run.
 var taken sync.Map
 
@@ -81,6 +84,7 @@ func up(t *testing.T, demo bool) *stand.Stand {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = s.Down() })
+	codes.Store(t.Name(), s.Code)
 	return s
 }
 
@@ -105,13 +109,14 @@ func open(t *testing.T, url string, window browser.Action) page {
 // enter signs the tab in: as the demo's keeper, or as the owner that it makes.
 func (p page) enter() {
 	p.t.Helper()
-	p.do(chromedp.Evaluate[chromedp.Void](`(async () => {
+	code, _ := codes.Load(p.t.Name())
+	p.do(chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`(async () => {
 		const post = (path, body) => fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })
 		const who = { login: 'Owner', password: 'a long enough one' }
-		for (const [path, body] of [['/api/demo', {}], ['/api/claim', { operation: 'Quay', ...who }], ['/api/session', who]])
+		for (const [path, body] of [['/api/demo', {}], ['/api/claim', { code: %q, operation: 'Quay', ...who }], ['/api/session', who]])
 			if ((await post(path, body)).ok) return
 		throw new Error('nobody gets in')
-	})()`, chromedp.EvalAwaitPromise), chromedp.Reload())
+	})()`, code), chromedp.EvalAwaitPromise), chromedp.Reload())
 }
 
 // replaced reports whether the page has put another node or document in place of the one

@@ -55,6 +55,20 @@ func TestInvitation(t *testing.T) {
 	guest.do(chromedp.Navigate(link))
 	guest.says("main", "This invitation was used")
 
+	// She has forgotten her password: the owner makes a link to another.
+	owner.choose("New password")
+	owner.says("main", "Until then the old one works")
+	owner.choose("Make the link")
+	owner.says("main", "For Guest: copy this link now.")
+	again := open(t, owner.text("[data-link]"), browser.Phone)
+	again.says("main", "A new password for Guest")
+	again.write(`input[autocomplete="new-password"]`, "password123")
+	again.choose("Set it")
+	again.says("main", "one of the first that are tried")
+	again.write(`input[autocomplete="new-password"]`, "seven wet stones")
+	again.choose("Set it")
+	again.says("main", "Set. Sign in with it.")
+
 	owner.pick("Demo keeper", "helper")
 	owner.says("[data-said]", "An operation needs an owner")
 	owner.choose("Take out")

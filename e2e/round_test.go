@@ -43,7 +43,7 @@ func ownerOf(t *testing.T, s *stand.Stand) owner {
 		t.Fatal(err)
 	}
 	o := owner{t, s.URL, &http.Client{Jar: cookies}}
-	o.post("/api/claim", wire.Claim{Operation: "Quay", Login: "Owner", Password: "a long enough one"})
+	o.post("/api/claim", wire.Claim{Code: s.Code, Operation: "Quay", Login: "Owner", Password: "a long enough one"})
 	return o
 }
 

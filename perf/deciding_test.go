@@ -74,7 +74,7 @@ func newCrew(instruments ...string) (crew, error) {
 		return crew{}, err
 	}
 	c := crew{s, &http.Client{Jar: cookies}}
-	return c, c.post("/api/claim", wire.Claim{Operation: "Bench", Login: "Owner", Password: "a long enough one"})
+	return c, c.post("/api/claim", wire.Claim{Code: s.Code, Operation: "Bench", Login: "Owner", Password: "a long enough one"})
 }
 
 // table is a CSV of so many colonies in so many yards, every second a double.

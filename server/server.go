@@ -40,18 +40,28 @@ type Settings struct {
 	PublicURL string
 	// Secure is set where only HTTPS is used.
 	Secure bool
+	// Port is the one that is served on.
+	Port string
+	// Proxies are the addresses (CIDR) of proxies in front of it.
+	Proxies []string
 }
 
 // Server is a Keeler that can be listened to.
 type Server struct {
 	Handler http.Handler
+	// Code is what who makes the first owner must know; empty where there is one.
+	Code string
 
 	weather *http.Server       // simulated; nil where it is not
 	still   context.CancelFunc // ends the instruments
 	closing context.CancelFunc // ends what is answered as long as somebody listens
 }
 
-const graceful = 10 * time.Second
+const (
+	graceful = 10 * time.Second
+	idle     = 2 * time.Minute // of a connection between two requests
+	mostHead = 32 << 10        // bytes of a request's head
+)
 
 // New puts a Keeler together; Close ends what goes on beside it.
 func New(ctx context.Context, set Settings) (*Server, error) {
@@ -97,8 +107,12 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	}
 	closing, closed := context.WithCancel(context.Background())
 	s.closing = closed
+	keeler := app.New(set.Store, parts)
+	if s.Code, err = keeler.ClaimCode(ctx); err != nil {
+		return err
+	}
 	s.Handler, err = api.New(api.Front{
-		App: app.New(set.Store, parts), Page: api.Page{Files: web.Files()}, Log: set.Log, PublicURL: set.PublicURL,
+		App: keeler, Port: set.Port, Proxies: set.Proxies, Page: api.Page{Files: web.Files()}, Log: set.Log, PublicURL: set.PublicURL,
 		Secure: set.Secure || strings.HasPrefix(set.PublicURL, "https:"), Closing: closing.Done(),
 	})
 	return err
@@ -143,7 +157,10 @@ type Certificate struct{ Cert, Key string }
 // Serve answers on a listener until the context ends, and then lets requests under way
 // end. gone, where it is not nil, tells that the database ended by itself.
 func (s *Server) Serve(ctx context.Context, listener net.Listener, tls Certificate, log *slog.Logger, gone <-chan struct{}) error {
-	front := &http.Server{Handler: s.Handler, ReadHeaderTimeout: graceful, ErrorLog: slog.NewLogLogger(log.Handler(), slog.LevelWarn)}
+	front := &http.Server{
+		Handler: s.Handler, ReadHeaderTimeout: graceful, IdleTimeout: idle, MaxHeaderBytes: mostHead,
+		ErrorLog: slog.NewLogLogger(log.Handler(), slog.LevelWarn),
+	}
 	front.RegisterOnShutdown(s.closing)
 	ended := make(chan error, 1)
 	go func() {

@@ -70,15 +70,22 @@ func (p People) Member(ctx context.Context, user, operation uint64) (Member, err
 	return first[Member](q.Order("members.joined_at"))
 }
 
+// ClaimCode is what who makes the first owner must know; a fresh one is kept where there
+// is none.
+func (p People) ClaimCode(ctx context.Context, fresh string) (string, error) {
+	q := p.db.WithContext(ctx).Table("operations").Where("id = ?", FirstOperation)
+	if err := q.Session(&gorm.Session{}).Where("claim_code = ''").Update("claim_code", fresh).Error; err != nil {
+		return "", err
+	}
+	return value[string](q.Select("claim_code"))
+}
+
 // Claim makes a user the owner of an operation that has nobody yet, named so, in a time
 // zone.
 func (p People) Claim(ctx context.Context, operation uint64, name, zone string, u *User) error {
 	return transact(ctx, p.db, func(tx *gorm.DB) error {
 		// The operation's row serialises two who come at once.
-		if err := tx.Exec("UPDATE operations SET name = ?, time_zone = ? WHERE id = ?", name, zone, operation).Error; err != nil {
-			return err
-		}
-		if err := tx.Exec("SELECT id FROM operations WHERE id = ? FOR UPDATE", operation).Error; err != nil {
+		if err := tx.Exec("UPDATE operations SET name = ?, time_zone = ?, claim_code = '' WHERE id = ?", name, zone, operation).Error; err != nil {
 			return err
 		}
 		var n int64
@@ -104,15 +111,14 @@ func enrol(tx *gorm.DB, operation uint64, role string, u *User) error {
 
 // Invited finds an invitation that can still be used.
 func (p People) Invited(ctx context.Context, tokenHash string, now time.Time) (Invitation, error) {
-	return first[Invitation](p.db.WithContext(ctx).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now))
+	return first[Invitation](usable(p.db.WithContext(ctx), tokenHash, now))
 }
 
 // Join uses an invitation up and makes the user a member; a user without an id is
 // made. An invitation that was used meanwhile is ErrNotFound.
 func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Time) (operation uint64, err error) {
 	err = transact(ctx, p.db, func(tx *gorm.DB) error {
-		open := tx.Model(&Invitation{}).Where("token_hash = ? AND used_at IS NULL AND expires_at > ?", tokenHash, now)
-		if err := orElse(ErrNotFound, open.Update("used_at", now)); err != nil {
+		if err := orElse(ErrNotFound, usable(tx.Model(&Invitation{}), tokenHash, now).Update("used_at", now)); err != nil {
 			return err
 		}
 		invitation, err := first[Invitation](tx.Where("token_hash = ?", tokenHash))
@@ -125,13 +131,15 @@ func (p People) Join(ctx context.Context, tokenHash string, u *User, now time.Ti
 	return operation, err
 }
 
-// SetPassword voids all sessions of a user and gives another password, in this order: cut
-// short between the two, nobody stays in by the old one.
+// SetPassword gives a user another password, and voids all his sessions.
 func (p People) SetPassword(ctx context.Context, user uint64, hash string) (epoch int, err error) {
-	epoch, err = p.VoidSessions(ctx, user)
-	if err == nil {
-		err = p.user(ctx, user).Update("password_hash", hash).Error
-	}
+	err = transact(ctx, p.db, func(tx *gorm.DB) (err error) {
+		p := People{tx}
+		if epoch, err = p.VoidSessions(ctx, user); err != nil {
+			return err
+		}
+		return p.user(ctx, user).Update("password_hash", hash).Error
+	})
 	return epoch, err
 }
 
@@ -146,26 +154,6 @@ func (p People) VoidSessions(ctx context.Context, user uint64) (epoch int, err e
 
 func (p People) user(ctx context.Context, id uint64) *gorm.DB {
 	return p.db.WithContext(ctx).Model(&User{}).Where("id = ?", id)
-}
-
-// Failures counts the failed tries since a time, for a login and for an address.
-func (p People) Failures(ctx context.Context, login, address string, since time.Time) (byLogin, byAddress int64, err error) {
-	of := func(column, value string, n *int64) error {
-		return p.db.WithContext(ctx).Table("sign_in_failures").Where(column+" = ? AND at > ?", value, since).Count(n).Error
-	}
-	if err := of("login", login, &byLogin); err != nil {
-		return 0, 0, err
-	}
-	return byLogin, byAddress, of("address", address, &byAddress)
-}
-
-// Failed keeps a failed try, and forgets those before a time.
-func (p People) Failed(ctx context.Context, login, address string, at, forget time.Time) error {
-	db := p.db.WithContext(ctx)
-	if err := db.Exec("DELETE FROM sign_in_failures WHERE at < ?", forget).Error; err != nil {
-		return err
-	}
-	return db.Exec("INSERT INTO sign_in_failures (login, address, at) VALUES (?, ?, ?)", login, address, at).Error
 }
 
 // Name is what the operation is called.

@@ -87,8 +87,10 @@ func TestJoinAtOnce(t *testing.T) {
 	}
 }
 
-// Names are one person's whatever their case, and failures are counted by both.
-func TestLoginsAndFailures(t *testing.T) {
+// Names are one person's whatever their case. Tries are counted before they are looked at,
+// by name and address together and by address, each in its own place; a right one clears
+// those for its name from its address alone.
+func TestLoginsAndTries(t *testing.T) {
 	s := open(t)
 	p := s.People()
 	if err := p.Claim(t.Context(), FirstOperation, "Quay", "UTC", user("Anna@quay.example")); err != nil {
@@ -97,31 +99,66 @@ func TestLoginsAndFailures(t *testing.T) {
 	if u, err := p.ByLogin(t.Context(), "ANNA@Quay.example"); err != nil || u.Login != "Anna@quay.example" {
 		t.Errorf("got %+v %v", u, err)
 	}
-	for i, from := range []string{"a", "a", "b"} {
-		at := noon.Add(time.Duration(i) * time.Minute)
-		if err := p.Failed(t.Context(), []string{"Anna", "ANNA", "Bob"}[i], from, at, noon.Add(-time.Hour)); err != nil {
-			t.Fatal(err)
-		}
-	}
+	since := noon.Add(-time.Minute)
+	try := func(login, address string, at time.Time) Try { return Try{Login: login, Address: address, At: at} }
+	var last Try
 	for _, c := range []struct {
-		login, address string
-		since          time.Time
-		byLogin, byAt  int64
+		Try
+		want Tries
 	}{
-		{"anna", "a", noon.Add(-time.Minute), 2, 2}, {"anna", "b", noon.Add(-time.Minute), 2, 1},
-		{"anna", "a", noon, 1, 1}, {"carl", "c", noon.Add(-time.Minute), 0, 0},
+		{try("Anna", "a", noon), Tries{1, 1}}, {try("ANNA", "a", noon), Tries{2, 2}}, {try("Anna", "b", noon), Tries{1, 1}}, {try("Bob", "a", noon), Tries{1, 3}},
 	} {
-		login, address, err := p.Failures(t.Context(), c.login, c.address, c.since)
-		if err != nil || login != c.byLogin || address != c.byAt {
-			t.Errorf("%+v: %d %d %v", c, login, address, err)
+		got, err := p.Try(t.Context(), &c.Try, since)
+		if err != nil || got != c.want {
+			t.Errorf("%+v: %+v %v", c.Try, got, err)
 		}
+		last = c.Try
 	}
-	// The next failure forgets those before the window.
-	if err := p.Failed(t.Context(), "Carl", "c", noon.Add(time.Hour), noon.Add(90*time.Second)); err != nil {
+	if err := p.Forgive(t.Context(), try("anna", "a", noon)); err != nil {
 		t.Fatal(err)
 	}
-	if login, _, err := p.Failures(t.Context(), "anna", "a", noon.Add(-time.Hour)); err != nil || login != 0 {
-		t.Errorf("%d are remembered: %v", login, err)
+	if err := p.Untry(t.Context(), last); err != nil {
+		t.Fatal(err)
+	}
+	for address, want := range map[string]Tries{"a": {1, 1}, "b": {2, 2}} {
+		again := try("Anna", address, noon)
+		if got, err := p.Try(t.Context(), &again, since); err != nil || got != want {
+			t.Errorf("from %s then: %+v %v", address, got, err)
+		}
+	}
+	// A hundred at once are a hundred.
+	var all sync.WaitGroup
+	places := make(chan int64, 100)
+	for range cap(places) {
+		all.Go(func() {
+			t100 := try("Carl", "c", noon)
+			n, err := p.Try(t.Context(), &t100, since)
+			if err != nil {
+				t.Error(err)
+			}
+			places <- n.ByBoth
+		})
+	}
+	all.Wait()
+	close(places)
+	most := int64(0)
+	few := 0
+	for n := range places {
+		most = max(most, n)
+		if n <= 8 {
+			few++
+		}
+	}
+	if most != 100 || few > 8 {
+		t.Errorf("the last of a hundred is number %d, and %d are within eight", most, few)
+	}
+	later := try("Dora", "d", noon.Add(time.Hour))
+	if _, err := p.Try(t.Context(), &later, noon.Add(time.Second)); err != nil {
+		t.Fatal(err)
+	}
+	again := try("Anna", "b", noon.Add(time.Hour))
+	if n, err := p.Try(t.Context(), &again, since); err != nil || n.ByBoth != 1 {
+		t.Errorf("those before the while are remembered: %+v %v", n, err)
 	}
 }
 

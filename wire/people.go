@@ -9,7 +9,7 @@ type Start struct {
 	Now       string           `json:"now" doc:"Local date and time of the work, 2006-01-02T15:04; pinned in the demo."`
 	Draft     *Recipe          `json:"draft,omitempty" doc:"In the demo, a plan to begin with for each method."`
 	Usual     map[string]Usual `json:"usual" doc:"By method, what a plan goes by where the keeper says nothing, by its path in the recipe, as it would be typed."`
-	Unclaimed bool             `json:"unclaimed" doc:"Nobody can sign in yet: the first to come becomes the owner."`
+	Unclaimed bool             `json:"unclaimed" doc:"Nobody can sign in yet: who knows the code of the console becomes the owner."`
 	PublicURL string           `json:"public_url,omitempty" doc:"The address that links carry, where one is set."`
 	Me        *Me              `json:"me,omitempty" doc:"Who is signed in; left out when nobody is."`
 }
@@ -36,10 +36,28 @@ type SignIn struct {
 
 // Claim makes the first owner.
 type Claim struct {
+	Code      string `json:"code" maxLength:"20" doc:"That the server's console tells: so the first to come is the one who runs it."`
 	Operation string `json:"operation" maxLength:"120" doc:"What the operation is called: a keeper, a crew, an association."`
 	Login     string `json:"login" maxLength:"190" doc:"E-mail or name to sign in with."`
 	Password  string `json:"password" maxLength:"200" doc:"10 characters at least."`
 	TimeZone  string `json:"time_zone,omitempty" maxLength:"64" doc:"IANA name of the zone whose days are the operation's; UTC when left out."`
+}
+
+// PasswordLink lets a member set a new password, once.
+type PasswordLink struct {
+	Token     string    `json:"token" doc:"Told this once: the link is /password/ and this."`
+	ExpiresAt time.Time `json:"expires_at"`
+}
+
+// LinkedTo tells whose new password a link is for.
+type LinkedTo struct {
+	Login string `json:"login"`
+}
+
+// NewPassword uses such a link.
+type NewPassword struct {
+	Token string `json:"token" minLength:"10" maxLength:"100"`
+	New   string `json:"new" maxLength:"200" doc:"10 characters at least, and not one that everybody tries."`
 }
 
 // ChangePassword asks for another password.

@@ -22,7 +22,7 @@ type database struct {
 
 // withStore opens the store on the MariaDB of the settings, or on a private one in a
 // folder under the data folder, and closes both at the end.
-func withStore(ctx context.Context, s settings, folder string, use func(database) error) (err error) {
+func withStore(ctx context.Context, s settings, folder string, use func(database) error) error {
 	d := database{dsn: s.DSN}
 	if d.dsn == "" {
 		private, err := mariadbd.Start(ctx, filepath.Join(s.Data, folder))
@@ -33,6 +33,23 @@ func withStore(ctx context.Context, s settings, folder string, use func(database
 		d.dsn, d.gone = private.DSN(), private.Done()
 		slog.Info("private MariaDB", "folder", filepath.Join(s.Data, folder))
 	}
+	return d.open(ctx, use)
+}
+
+// beside is withStore for what may be done while a Keeler is served from the same folder.
+func beside(ctx context.Context, s settings, folder string, use func(database) error) error {
+	err := withStore(ctx, s, folder, use)
+	if !errors.Is(err, mariadbd.ErrInUse) {
+		return err
+	}
+	d := database{}
+	if d.dsn, err = mariadbd.Running(filepath.Join(s.Data, folder)); err != nil {
+		return err
+	}
+	return d.open(ctx, use)
+}
+
+func (d database) open(ctx context.Context, use func(database) error) (err error) {
 	if d.Store, err = store.Open(d.dsn); err != nil {
 		return fmt.Errorf("database: %w", err)
 	}

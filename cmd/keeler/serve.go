@@ -2,9 +2,11 @@ package main
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"log/slog"
 	"net"
+	"strconv"
 
 	"keeler/app"
 	"keeler/demo"
@@ -35,19 +37,23 @@ func (s settings) serve(ctx context.Context, d database, set server.Settings) er
 	}
 	set.Store, set.Log, set.Forecast, set.Instruments = d.Store, slog.Default(), s.Forecast, s.Instruments
 	set.PublicURL, set.Secure = s.PublicURL, s.TLSCert != ""
-	keeler, err := server.New(ctx, set)
-	if err != nil {
-		return err
-	}
-	defer keeler.Close()
 	listener, err := net.Listen("tcp", s.Addr)
 	if err != nil {
 		return err
 	}
+	set.Proxies, set.Port = s.Proxies, strconv.Itoa(listener.Addr().(*net.TCPAddr).Port)
+	keeler, err := server.New(ctx, set)
+	if err != nil {
+		return errors.Join(err, listener.Close())
+	}
+	defer keeler.Close()
 	scheme := "http"
 	if set.Secure {
 		scheme = "https"
 	}
 	fmt.Printf("Keeler is at %s://%s\n", scheme, listener.Addr())
+	if keeler.Code != "" {
+		fmt.Printf("Nobody owns it yet. Who begins there needs this code: %s\n", keeler.Code)
+	}
 	return keeler.Serve(ctx, listener, server.Certificate{Cert: s.TLSCert, Key: s.TLSKey}, set.Log, d.gone)
 }

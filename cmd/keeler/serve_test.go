@@ -1,6 +1,7 @@
 package main
 
 import (
+	"bufio"
 	"bytes"
 	"crypto/tls"
 	"crypto/x509"
@@ -48,12 +49,17 @@ func TestServeHTTPS(t *testing.T) {
 			t.Errorf("it did not stop in order: %v", err)
 		}
 	}()
-	line := make([]byte, 200)
-	n, err := out.Read(line)
-	if err != nil {
-		t.Fatal(err)
+	console := bufio.NewReader(out)
+	said := func(before string) string {
+		t.Helper()
+		line, err := console.ReadString('\n')
+		if err != nil {
+			t.Fatal(err)
+		}
+		return strings.TrimSpace(line[strings.Index(line, before)+len(before):])
 	}
-	url := strings.TrimSpace(string(line[:n])[strings.Index(string(line[:n]), "https://"):])
+	url := "https://" + said("https://")
+	code := said("this code: ")
 	pem, err := os.ReadFile(cert)
 	if err != nil {
 		t.Fatal(err)
@@ -77,13 +83,30 @@ func TestServeHTTPS(t *testing.T) {
 		_ = response.Body.Close()
 		return response
 	}
-	const owner = `{"operation":"Quay","login":"Owner","password":"several plain words"}`
+	owner := `{"code":"` + code + `","operation":"Quay","login":"Owner","password":"several plain words"}`
 	if r := post("/api/claim", owner, "https://elsewhere.example"); r.StatusCode != http.StatusForbidden {
 		t.Errorf("from elsewhere: %s", r.Status)
 	}
 	r := post("/api/claim", owner, "https://quay.example")
 	cookie := r.Header.Get("Set-Cookie")
-	if r.StatusCode != http.StatusOK || !strings.Contains(cookie, "Secure") || !strings.Contains(cookie, "HttpOnly") {
+	port := url[strings.LastIndex(url, ":")+1:]
+	if r.StatusCode != http.StatusOK || !strings.HasPrefix(cookie, "__Host-keeler-"+port+"=") || !strings.Contains(cookie, "Secure") || !strings.Contains(cookie, "HttpOnly") {
 		t.Errorf("%s, %q", r.Status, cookie)
+	}
+	if kept := r.Header.Get("Strict-Transport-Security"); !strings.Contains(kept, "max-age=31536000") {
+		t.Errorf("HTTPS is not insisted on: %q", kept)
+	}
+	// A lone owner sets a new password from the machine, while Keeler is served.
+	link, err := exec.Command(keeler, "password", "Owner", "--data", folder, "--public-url", "https://quay.example").CombinedOutput()
+	_, token, found := bytes.Cut(link, []byte("https://quay.example/password/"))
+	if err != nil || !found {
+		t.Fatalf("%v %s", err, link)
+	}
+	token, _, _ = bytes.Cut(token, []byte("\n"))
+	if r := post("/api/password/new", `{"token":"`+string(token)+`","new":"seven wet stones"}`, "https://quay.example"); r.StatusCode != http.StatusNoContent {
+		t.Errorf("a new password: %s", r.Status)
+	}
+	if out, err := exec.Command(keeler, "password", "Nobody", "--data", folder).CombinedOutput(); err == nil || !bytes.Contains(out, []byte("nobody signs in")) {
+		t.Errorf("%v %s", err, out)
 	}
 }

@@ -13,6 +13,7 @@ type settings struct {
 	PublicURL   string     `name:"public-url" env:"KEELER_PUBLIC_URL" help:"Address that links carry and people use; else the one served on."`
 	TLSCert     string     `name:"tls-cert" and:"tls" env:"KEELER_TLS_CERT" help:"Certificate to serve HTTPS with; keeler cert makes one."`
 	TLSKey      string     `name:"tls-key" and:"tls" env:"KEELER_TLS_KEY" help:"Its key."`
+	Proxies     []string   `name:"trusted-proxies" env:"KEELER_TRUSTED_PROXIES" help:"Addresses (CIDR) of reverse proxies whose X-Forwarded-For is believed; else none is."`
 	Forecast    string     `env:"KEELER_FORECAST" help:"Address of a forecast service (docs/formats/forecast.md); else none, and in the demo a simulated one."`
 	Instruments []string   `env:"KEELER_INSTRUMENTS" help:"Balances and thermometers to read, host:port each (docs/formats/instruments.md); else none, and in the demo simulated ones."`
 	Log         slog.Level `env:"KEELER_LOG" default:"info" help:"Least level logged: debug, info, warn or error."`
@@ -23,6 +24,7 @@ type commandLine struct {
 	settings
 	Serve       serveCommand       `cmd:"" help:"Serve the application."`
 	Demo        demoCommand        `cmd:"" help:"Serve it with the demo scenario, its clock pinned."`
+	Password    passwordCommand    `cmd:"" help:"Make a link by which a person sets a new password."`
 	Migrate     migrateCommand     `cmd:"" help:"Bring the database to the newest schema, telling what is done, then stop."`
 	Cert        certCommand        `cmd:"" help:"Make a certificate for HTTPS in the local network."`
 	Weather     weatherCommand     `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`

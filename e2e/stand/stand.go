@@ -8,6 +8,7 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
+	"strconv"
 	"time"
 
 	"keeler/app"
@@ -22,6 +23,8 @@ type Stand struct {
 	URL   string
 	Store *store.Store
 	DB    *mariadbd.Server // nil when it belongs to others, too
+
+	Code string // that makes the first owner
 
 	keeler  *server.Server
 	front   *http.Server
@@ -46,40 +49,59 @@ func Up(ctx context.Context, withDemo bool, instruments ...string) (*Stand, erro
 
 // On starts a Keeler on an empty database.
 func On(ctx context.Context, dsn string, withDemo bool, instruments ...string) (*Stand, error) {
-	s := &Stand{address: "127.0.0.1:0"}
-	if err := s.fill(ctx, dsn, withDemo, instruments); err != nil {
+	return filled(ctx, dsn, server.Settings{Demo: withDemo, Instruments: instruments})
+}
+
+// Behind is On for one that believes proxies.
+func Behind(ctx context.Context, dsn string, proxies ...string) (*Stand, error) {
+	return filled(ctx, dsn, server.Settings{Proxies: proxies})
+}
+
+func filled(ctx context.Context, dsn string, set server.Settings) (*Stand, error) {
+	s := &Stand{}
+	if err := s.fill(ctx, dsn, set); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}
 	return s, nil
 }
 
-func (s *Stand) fill(ctx context.Context, dsn string, withDemo bool, instruments []string) (err error) {
+func (s *Stand) fill(ctx context.Context, dsn string, set server.Settings) (err error) {
 	if s.Store, err = store.Open(dsn); err != nil {
 		return err
 	}
 	if err = s.Store.Migrate(ctx); err != nil {
 		return err
 	}
-	s.keeler, err = server.New(ctx, server.Settings{
-		Store: s.Store, Log: slog.New(slog.DiscardHandler), Clock: app.NewMovable(demo.Now), Demo: withDemo, Simulate: true, Instruments: instruments,
-	})
+	listener, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
 		return err
 	}
-	return s.Serve()
+	s.address = listener.Addr().String()
+	set.Port, set.Store, set.Log = strconv.Itoa(listener.Addr().(*net.TCPAddr).Port), s.Store, slog.New(slog.DiscardHandler)
+	set.Clock, set.Simulate = app.NewMovable(demo.Now), true
+	s.keeler, err = server.New(ctx, set)
+	if err != nil {
+		return errors.Join(err, listener.Close())
+	}
+	s.Code = s.keeler.Code
+	s.serve(listener)
+	return nil
 }
 
-// Serve starts the HTTP side, on the same address as before.
+// Serve starts the HTTP side again, on the same address as before.
 func (s *Stand) Serve() error {
 	listener, err := net.Listen("tcp", s.address)
 	if err != nil {
 		return err
 	}
+	s.serve(listener)
+	return nil
+}
+
+func (s *Stand) serve(listener net.Listener) {
 	s.front = &http.Server{Handler: s.keeler.Handler, ReadHeaderTimeout: time.Minute}
-	s.address = listener.Addr().String()
 	s.URL = "http://" + s.address
 	go func() { _ = s.front.Serve(listener) }()
-	return nil
 }
 
 // Overcast ends the weather service, for as long as the stand is there.

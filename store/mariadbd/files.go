@@ -63,7 +63,7 @@ func lock(path string) (*os.File, error) {
 	}
 	if err := syscall.Flock(int(f.Fd()), syscall.LOCK_EX|syscall.LOCK_NB); err != nil {
 		_ = f.Close()
-		return nil, fmt.Errorf("%s is in use by another Keeler: %w", filepath.Dir(path), err)
+		return nil, fmt.Errorf("%s is %w (%w)", filepath.Dir(path), ErrInUse, err)
 	}
 	return f, nil
 }

@@ -58,6 +58,9 @@ func orphans(data string) (pids []int) {
 	return pids
 }
 
+// runNote is the file that tells where the run folder is.
+const runNote = "run-folder"
+
 // runFolder makes a folder for what does not outlive the server, and removes the one that
 // a killed server left: a file tells where that was.
 func runFolder(told string) (string, error) {

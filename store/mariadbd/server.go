@@ -66,6 +66,19 @@ func Temporary(ctx context.Context) (*Server, error) {
 	return s, nil
 }
 
+// ErrInUse is returned for a folder that another Keeler uses.
+var ErrInUse = errors.New("in use by another Keeler")
+
+// Running is the data source name of the server that another Keeler runs in a folder, for
+// who runs this program on the same machine as the same user.
+func Running(dir string) (string, error) {
+	run, err := os.ReadFile(filepath.Join(dir, runNote))
+	if err != nil {
+		return "", err
+	}
+	return (&Server{run: string(run)}).Maintenance(database), nil
+}
+
 // Start makes the data directory where it is missing, starts mariadbd on it and
 // waits until it answers. A directory can be used by one process at a time: what a killed
 // one left running there is stopped, and what it left lying is removed.
@@ -102,7 +115,7 @@ func (s *Server) prepare(ctx context.Context) (err error) {
 	}
 	// A socket's path must be short; and a starting mariadbd clears temporary
 	// tables out of its tmpdir, another server's with them.
-	if s.run, err = runFolder(filepath.Join(s.dir, "run-folder")); err != nil {
+	if s.run, err = runFolder(filepath.Join(s.dir, runNote)); err != nil {
 		return err
 	}
 	return initialise(ctx, s.data(), s.run)

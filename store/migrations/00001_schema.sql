@@ -7,6 +7,7 @@ CREATE TABLE IF NOT EXISTS operations (
   id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   name VARCHAR(120) NOT NULL,
   time_zone VARCHAR(64) NOT NULL DEFAULT 'UTC' COMMENT 'by its IANA name: its days are days there',
+  claim_code CHAR(9) NOT NULL DEFAULT '' COMMENT 'told by the console to who makes the first owner; empty once there is one',
   created_at DATETIME(6) NOT NULL
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 INSERT IGNORE INTO operations (id, name, created_at) VALUES (1, '', UTC_TIMESTAMP(6));
@@ -56,12 +57,20 @@ CREATE TABLE IF NOT EXISTS health (
   at DATETIME(6) NOT NULL COMMENT 'when the database was last seen to take a write'
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
 
-CREATE TABLE IF NOT EXISTS sign_in_failures (
-  id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
+CREATE TABLE IF NOT EXISTS password_links (
+  token_hash CHAR(64) NOT NULL PRIMARY KEY COMMENT 'SHA-256 of the token in the link, in hex',
+  user_id BIGINT UNSIGNED NOT NULL COMMENT 'who may set a new password by it, once',
+  expires_at DATETIME(6) NOT NULL,
+  used_at DATETIME(6) NULL,
+  FOREIGN KEY (user_id) REFERENCES users (id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
+CREATE TABLE IF NOT EXISTS sign_in_tries (
+  id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY COMMENT 'a try is counted before it is looked at, and forgotten when it was right',
   login VARCHAR(190) NOT NULL,
   address VARCHAR(64) NOT NULL,
   at DATETIME(6) NOT NULL,
-  KEY by_login (login, at),
+  KEY by_both (login, address, at),
   KEY by_address (address, at)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
@@ -483,4 +492,4 @@ CREATE TABLE IF NOT EXISTS visit_extras (
 -- +goose Down
 DROP TABLE IF EXISTS visit_extras, applications, portions, stock_entries, lots, uptakes, bench_events, bench_runs, balances,
   batch_remarks, batch_lines, batch_components, batches, job_colonies, jobs, label_cards, thresholds, mite_counts,
-  inspections, colony_events, colony_boxes, colonies, yards, sign_in_failures, health, sessions, invitations, members, users, operations;
+  inspections, colony_events, colony_boxes, colonies, yards, sign_in_tries, password_links, health, sessions, invitations, members, users, operations;

@@ -32,6 +32,7 @@ const ImportPage = lazy(() => import('./yards/ImportPage'))
 const ThresholdsPage = lazy(() => import('./yards/ThresholdsPage'))
 const PeoplePage = lazy(() => import('./people/PeoplePage'))
 const Join = lazy(() => import('./people/Join'))
+const NewPassword = lazy(() => import('./people/NewPassword'))
 const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
 const QueueBar = lazy(() => import('./outbox/QueueBar'))
 const KeysSheet = lazy(() => import('./shell/KeysSheet'))
@@ -92,6 +93,7 @@ export function App() {
           <Routes>
             <Route path="/" element={<MixScreen start={start.data} />} />
             <Route path="/join/:token" element={<Join />} />
+            <Route path="/password/:token" element={<NewPassword />} />
             <Route path="/practice" element={<PracticePage />} />
             {OURS.map(([path, Page]) => (
               <Route

@@ -11,6 +11,8 @@ export function useSaving<In, Out>(send: (what: In) => Promise<Out>, done?: (out
     save: mutation.mutate,
     busy: mutation.isPending,
     done: mutation.isSuccess,
+    /** What came of it. */
+    out: mutation.data,
     /** By the path of the field. */
     faults: refused?.faults ?? {},
     /** Why, by the path of the field. */

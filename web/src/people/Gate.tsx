@@ -75,6 +75,7 @@ const zones = [...new Set([here, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
 const CLAIM: Panel<keyof Schemas['Claim']> = {
   title: '',
   entries: [
+    { of: 'code', as: 'words', label: text.code, hint: () => text.codeHint },
     { of: 'operation', as: 'words', label: text.operation, hint: () => text.operationHint },
     ...CREDENTIALS,
     {

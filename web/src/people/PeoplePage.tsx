@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import {
   ask,
   Asking,
@@ -20,6 +19,7 @@ import {
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { useQueue } from '../outbox/useOutbox'
+import { OnceLink } from './OnceLink'
 import styles from './PeoplePage.module.css'
 import { text } from './text'
 
@@ -74,9 +74,19 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
       ),
     (all) => queries.setQueryData(['people'], all),
   )
+  const linking = useSaving((to: Schemas['Person']) =>
+    data(client.POST('/api/people/{id}/password', { params: { path: { id: to.id } } })),
+  )
   return (
     <>
-      <Said message={setting.stale ? text.lastOwner : setting.message} />
+      <Said message={setting.stale ? text.lastOwner : (setting.message ?? linking.message)} />
+      {linking.out && (
+        <OnceLink
+          key={linking.out.token}
+          path={`/password/${linking.out.token}`}
+          says={text.linkFor(linking.tried?.login ?? '')}
+        />
+      )}
       <ul className={styles.rows}>
         {people.members.map((m) => (
           <li key={m.id}>
@@ -96,6 +106,14 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
             <span className="quiet">{text.rolesMay[m.role]}</span>
             {owner && !m.me && (
               <Asking
+                action={text.letSet}
+                hint={text.letSetAsk}
+                yes={text.letSetIt}
+                onYes={() => linking.save(m)}
+              />
+            )}
+            {owner && !m.me && (
+              <Asking
                 harm
                 action={text.takeOut}
                 hint={text.takeOutAsk}
@@ -111,18 +129,11 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
 }
 
 function Invite({ open }: { open: Schemas['Invitation'][] }) {
-  const { public_url } = useStart()
   const form = useTyped(INVITE, { role: 'helper' })
-  const [copied, setCopied] = useState(false)
-  const [link, setLink] = useState<string>()
   const again = () => queries.invalidateQueries({ queryKey: ['people'] })
   const inviting = useSaving(
     () => data(client.POST('/api/invitations', { body: form.body as Schemas['Invite'] })),
-    (made) => {
-      setLink(`${public_url ?? location.origin}/join/${made.token}`)
-      setCopied(false)
-      void again()
-    },
+    () => void again(),
   )
   const back = useSaving(
     async (id: string) => client.DELETE('/api/invitations/{id}', { params: { path: { id } } }),
@@ -140,19 +151,8 @@ function Invite({ open }: { open: Schemas['Invitation'][] }) {
         onSave={() => inviting.save()}
       />
       <Said message={back.message} />
-      {link && (
-        <div>
-          <p style={{ margin: '10px 0 6px' }}>{text.linkOnce}</p>
-          <p className={styles.link} data-link>
-            {link}
-          </p>
-          <Press
-            says={copied ? text.copied : text.copy}
-            onPress={() => {
-              void navigator.clipboard.writeText(link).then(() => setCopied(true))
-            }}
-          />
-        </div>
+      {inviting.out && (
+        <OnceLink key={inviting.out.id} path={`/join/${inviting.out.token}`} says={text.linkOnce} />
       )}
       {open.length > 0 && (
         <>

@@ -1,0 +1,23 @@
+import { useState } from 'react'
+import { Press, useStart } from '../kit'
+import styles from './PeoplePage.module.css'
+import { text } from './text'
+
+/** A link that is shown this once, to be copied. */
+export function OnceLink({ path, says }: { path: string; says: string }) {
+  const { public_url } = useStart()
+  const [copied, setCopied] = useState(false)
+  const link = `${public_url ?? location.origin}${path}`
+  return (
+    <div>
+      <p style={{ margin: '10px 0 6px' }}>{says}</p>
+      <p className={styles.link} data-link>
+        {link}
+      </p>
+      <Press
+        says={copied ? text.copied : text.copy}
+        onPress={() => void navigator.clipboard.writeText(link).then(() => setCopied(true))}
+      />
+    </div>
+  )
+}
