@@ -74,7 +74,7 @@ func registerAll(h huma.API, d *desks) {
 		tag string
 		of  func(routes)
 	}{
-		{"people", signingIn}, {"people", people}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
+		{"people", signingIn}, {"people", people}, {"security", security}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
 		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
 		{"round", visits}, {"register", registering},
 	} {
@@ -96,7 +96,8 @@ func config() huma.Config {
 	// What counts in quarters is told as a part of one.
 	c.Components.Schemas.RegisterTypeAlias(reflect.TypeFor[hive.Seam](), reflect.TypeFor[float64]())
 	c.Components.SecuritySchemes = map[string]*huma.SecurityScheme{
-		session: {Type: "apiKey", In: "cookie", Name: "keeler", Description: "Given by POST /api/session."},
+		session: {Type: "apiKey", In: "cookie", Name: "keeler-PORT", Description: "Given by POST /api/session; over HTTPS with __Host- before its name."},
+		token:   {Type: "http", Scheme: "bearer", Description: "Made by POST /api/tokens; it may do what a keeper may, and nothing of a person's own."},
 	}
 	return c
 }

@@ -121,6 +121,14 @@ func send(t *testing.T, b *http.Client, method, path, body string) (int, map[str
 	return response.StatusCode, out
 }
 
+// bearer sends a token along.
+type bearer string
+
+func (b bearer) RoundTrip(r *http.Request) (*http.Response, error) {
+	r.Header.Set("Authorization", "Bearer "+string(b))
+	return http.DefaultTransport.RoundTrip(r)
+}
+
 // Each example of docs/api.md is sent as it stands there.
 func TestDocumentedCalls(t *testing.T) {
 	anew(t)
@@ -128,14 +136,17 @@ func TestDocumentedCalls(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	example := regexp.MustCompile("(?s)```sh\ncurl (?:-b jar )?(?:-X (\\w+) )?(?:(--json|--data-binary) '(.*?)' )?(?:\\\\\n\\s*)?\"?http://127.0.0.1:8080(\\S+?)\"?\n```")
+	example := regexp.MustCompile("(?s)```sh\ncurl (-b jar |-H \"\\$AUTH\" )?(?:-X (\\w+) )?(?:(--json|--data-binary) '(.*?)' )?(?:\\\\\n\\s*)?\"?http://127.0.0.1:8080(\\S+?)\"?\n```")
+	_, made := call(t, "/api/tokens", `{"name":"The examples","days":1}`)
+	script := &http.Client{Transport: bearer(made["token"].(string))}
 	used := map[string]bool{}
 	for _, m := range example.FindAllStringSubmatch(string(page), -1) {
-		method, body, path := m[1], m[3], m[4]
+		by := map[string]*http.Client{"": http.DefaultClient, "-b jar ": owner, `-H "$AUTH" `: script}[m[1]]
+		method, body, path := m[2], m[4], m[5]
 		if method == "" {
 			method = map[bool]string{true: http.MethodPost, false: http.MethodGet}[body != ""]
 		}
-		if status, answer := send(t, owner, method, path, body); status >= 300 {
+		if status, answer := send(t, by, method, path, body); status >= 300 {
 			t.Errorf("%s %s %s: %d %v", method, path, body, status, answer)
 		}
 		bare, _, _ := strings.Cut(path, "?")
@@ -145,7 +156,8 @@ func TestDocumentedCalls(t *testing.T) {
 	prose := map[string]bool{
 		"GET /api/start": true, "POST /api/session": true, "DELETE /api/session": true, "DELETE /api/sessions": true,
 		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true, "GET /api/password/{token}": true, "POST /api/password/new": true,
-		"POST /api/password": true, "GET /api/batches/{id}/stream": true, "GET /api/jobs/{id}/stream": true, "POST /api/people/{id}/role": true, "DELETE /api/invitations/{id}": true,
+		"POST /api/password": true, "GET /api/batches/{id}/stream": true, "GET /api/jobs/{id}/stream": true, "POST /api/people/{id}/role": true, "POST /api/people/{id}/password": true, "DELETE /api/sessions/{id}": true, "DELETE /api/tokens/{id}": true,
+		"POST /api/second-factor": true, "POST /api/second-factor/off": true, "DELETE /api/invitations/{id}": true,
 	}
 	for path, methods := range document[map[string]any](t)["paths"].(map[string]any) {
 		for method := range methods.(map[string]any) {

@@ -51,12 +51,18 @@ func watch(r routes, id, path string, begin func(app.Desk, context.Context, stri
 		}
 		return &huma.StreamResponse{Body: func(c huma.Context) {
 			defer w.Stop()
-			r.desks.stream(c, w)
+			r.desks.stream(c, desk.Who(), w)
 		}}, nil
 	})
 }
 
-func (d *desks) stream(c huma.Context, w app.Watching) {
+func (d *desks) stream(c huma.Context, m app.Member, w app.Watching) {
+	ctx, done, err := d.streams.begin(c.Context(), m)
+	if err != nil {
+		c.SetStatus(http.StatusTooManyRequests)
+		return
+	}
+	defer done()
 	c.SetHeader("Content-Type", sse.ContentType)
 	c.SetHeader("Cache-Control", "no-store")
 	c.SetHeader("X-Accel-Buffering", "no")
@@ -72,7 +78,7 @@ func (d *desks) stream(c huma.Context, w app.Watching) {
 	defer beat.Stop()
 	for on := write(sse.Event{Event: "changed"}); on; {
 		select {
-		case <-c.Context().Done():
+		case <-ctx.Done():
 			return
 		case <-d.closing:
 			return

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"github.com/alexedwards/scs/v2"
+	"github.com/google/uuid"
 
 	"keeler/app"
 	"keeler/store"
@@ -17,9 +18,8 @@ import (
 // signedInFor is how long a session lasts; it is renewed by signing in again only.
 const signedInFor = 30 * 24 * time.Hour
 
-// What a session holds.
+// What a session holds beside what the store tells of it.
 const (
-	userKey      = "user"
 	operationKey = "operation"
 	epochKey     = "epoch"
 )
@@ -30,6 +30,7 @@ type desks struct {
 	sessions *scs.SessionManager
 	log      *slog.Logger
 	closing  <-chan struct{}
+	streams  open
 }
 
 // newDesks keeps who is signed in at the server; the browser holds a random token
@@ -72,6 +73,10 @@ func (d *desks) withSession(next http.Handler) http.Handler {
 			next.ServeHTTP(w, r)
 			return
 		}
+		if token, is := strings.CutPrefix(r.Header.Get("Authorization"), "Bearer "); is {
+			next.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), tokenKey{}, token)))
+			return
+		}
 		if isStream(r.URL.Path) { // what loads and saves would hold back every event
 			d.listening(next, w, r)
 			return
@@ -99,14 +104,23 @@ func (d *desks) enter(ctx context.Context, m app.Member) error {
 	if err := d.sessions.RenewToken(ctx); err != nil {
 		return err
 	}
-	d.sessions.Put(ctx, userKey, int64(m.User))
+	device, _ := ctx.Value(deviceKey{}).(string)
+	d.sessions.Put(ctx, store.SessionID, uuid.NewString())
+	d.sessions.Put(ctx, store.SessionDevice, device)
+	d.sessions.Put(ctx, store.SessionUser, int64(m.User))
 	d.sessions.Put(ctx, operationKey, int64(m.Operation))
 	d.sessions.Put(ctx, epochKey, m.Epoch)
 	return nil
 }
 
-// leave ends the session.
-func (d *desks) leave(ctx context.Context) error { return d.sessions.Destroy(ctx) }
+// leave ends the session, and what listens by it.
+func (d *desks) leave(ctx context.Context) error {
+	if _, script := ctx.Value(tokenKey{}).(string); script {
+		return app.ErrForbidden
+	}
+	d.streams.end(d.sessions.GetString(ctx, store.SessionID))
+	return d.sessions.Destroy(ctx)
+}
 
 var (
 	errSignedOut = errors.New("nobody is signed in")
@@ -116,7 +130,14 @@ var (
 
 // member is who is signed in; errSignedOut when nobody is, or no longer.
 func (d *desks) member(ctx context.Context) (app.Member, error) {
-	user := d.sessions.GetInt64(ctx, userKey)
+	if token, script := ctx.Value(tokenKey{}).(string); script {
+		m, err := d.app.MemberByToken(ctx, token)
+		if errors.Is(err, store.ErrNotFound) {
+			err = errSignedOut
+		}
+		return m, err
+	}
+	user := d.sessions.GetInt64(ctx, store.SessionUser)
 	if user == 0 {
 		return app.Member{}, errSignedOut
 	}
@@ -124,8 +145,12 @@ func (d *desks) member(ctx context.Context) (app.Member, error) {
 	if errors.Is(err, store.ErrNotFound) || err == nil && m.Epoch != d.sessions.GetInt(ctx, epochKey) {
 		return app.Member{}, errors.Join(errSignedOut, d.leave(ctx))
 	}
+	m.Session, m.Address = d.sessions.GetString(ctx, store.SessionID), cameFrom(ctx)
 	return m, err
 }
+
+// tokenKey is where the token of a script stands.
+type tokenKey struct{}
 
 // forWhom is the header in which a page says for whom it asks.
 const forWhom = "Keeler-Me"
@@ -142,4 +167,8 @@ func (d *desks) open(ctx context.Context, least app.Role) (app.Desk, error) {
 	return d.app.Desk(m), nil
 }
 
-const session = "session"
+// How one is known, as the document names it.
+const (
+	session = "session"
+	token   = "token"
+)

@@ -16,7 +16,7 @@ var columns = map[string]string{
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
-	"SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
+	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
 	"OtherTreatment.rule_worked_under": "applications.rule_words", "SaveYard.name": "yards.name", "SaveYard.place": "yards.place",
 	"SaveYard.notes": "yards.notes", "SaveYard.deep_from": "yards.deep_from", "SaveYard.deep_to": "yards.deep_to",
 }
@@ -25,12 +25,12 @@ var columns = map[string]string{
 var elsewhere = map[string]bool{
 	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true,
 	"CardContent.preparation": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
-	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "NewPassword.new": true, "NewPassword.token": true,
+	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "Join.code": true, "SignIn.code": true, "ProveSecond.code": true, "NewPassword.new": true, "NewPassword.token": true,
 	"SaveJob.under": true, "JobPlan.under": true,
 }
 
 // answers repeat what a request of another name takes.
-var answers = map[string]bool{"Invitation": true, "Job": true, "LotStock": true, "LotBook": true}
+var answers = map[string]bool{"Invitation": true, "Job": true, "LotStock": true, "LotBook": true, "Token": true}
 
 // Whatever the document lets through fits into its column, and nothing that is written
 // freely is without a length.

@@ -39,6 +39,8 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 		return huma.Error409Conflict("This member belongs to other operations, too, which the password opens as well. It can be set on the server's machine: keeler password.")
 	case errors.Is(err, store.ErrTaken):
 		return huma.Error409Conflict("This is there already.")
+	case errors.Is(err, errTooManyStreams):
+		return huma.Error429TooManyRequests("You are listening in too many places at once.")
 	case errors.Is(err, errSignedOut):
 		return huma.Error401Unauthorized("Sign in first. What you typed stays here.")
 	case errors.Is(err, errAnother):

@@ -40,7 +40,7 @@ func registering(r routes) {
 	send(r.much(), post+" register", "record-other", app.Helper, "Write down what was given outside a job", app.Desk.RecordOther)
 	export := r.describe(get+" export/register", "export-register", "The register as CSV", 422)
 	route(r, export, app.Viewer, func(ctx context.Context, desk app.Desk, in *wanted) (*huma.StreamResponse, error) {
-		if err := desk.CheckRegister(in.query()); err != nil {
+		if err := desk.BeginExport(ctx, in.query()); err != nil {
 			return nil, err
 		}
 		return &huma.StreamResponse{Body: func(c huma.Context) {

@@ -111,10 +111,28 @@ func register[In, Out any](r routes, op huma.Operation, do func(context.Context,
 // so each names who may take it.
 func route[In, Out any](r routes, op huma.Operation, least app.Role, do func(context.Context, app.Desk, *In) (*Out, error)) {
 	op.Errors = append(op.Errors, http.StatusUnauthorized, http.StatusForbidden, http.StatusServiceUnavailable)
-	op.Security = []map[string][]string{{session: {}}}
+	op.Security = []map[string][]string{{session: {}}, {token: {}}}
 	op.Extensions = map[string]any{"x-least-role": string(least)}
 	op.Middlewares = append(op.Middlewares, r.only(least))
 	register(r, op, func(ctx context.Context, in *In) (*Out, error) { return do(ctx, ctx.Value(deskKey{}).(app.Desk), in) })
+}
+
+// personal is a route to what is a person's own business, and no script's.
+func personal[In, Out any](r routes, op huma.Operation, do func(context.Context, app.Desk, *In) (*Out, error)) {
+	route(r, op, app.Viewer, func(ctx context.Context, desk app.Desk, in *In) (*Out, error) {
+		if desk.Who().Script {
+			return nil, app.ErrForbidden
+		}
+		return do(ctx, desk, in)
+	})
+}
+
+// own is one that answers with a body alone.
+func own[In, Out any](r routes, methodAndPath, id, summary string, do func(context.Context, app.Desk, *In) (Out, error), errors ...int) {
+	personal(r, r.describe(methodAndPath, id, summary, errors...), func(ctx context.Context, desk app.Desk, in *In) (*body[Out], error) {
+		out, err := do(ctx, desk, in)
+		return &body[Out]{out}, err
+	})
 }
 
 // answer is a route that answers with a body alone.

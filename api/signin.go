@@ -72,23 +72,6 @@ func signingIn(r routes) {
 
 // people registers who belongs to an operation.
 func people(r routes) {
-	route(r, r.describe(remove+" sessions", "sign-out-everywhere", "Sign out wherever one is signed in"), app.Viewer,
-		func(ctx context.Context, desk app.Desk, _ *none) (*none, error) {
-			if err := desk.SignOutEverywhere(ctx); err != nil {
-				return nil, err
-			}
-			return nil, r.desks.leave(ctx)
-		})
-	route(r, r.describe(post+" password", "change-password", "Another password; everywhere else one is signed out", 422), app.Viewer,
-		func(ctx context.Context, desk app.Desk, in *sent[wire.ChangePassword]) (*none, error) {
-			epoch, err := desk.ChangePassword(ctx, in.Body.value)
-			if err != nil {
-				return nil, err
-			}
-			m := desk.Who()
-			m.Epoch = epoch
-			return nil, r.desks.enter(ctx, m)
-		})
 	read(r, "people", "list-people", app.Viewer, "Who belongs to the operation", app.Desk.People)
 	answer(r, r.describe(post+" people/{id}/role", "set-role", "Change what a member may do", 404, 409, 422), app.Owner,
 		func(ctx context.Context, desk app.Desk, in *struct {

@@ -11,6 +11,7 @@ import (
 	"strings"
 
 	"github.com/gin-gonic/gin"
+	"github.com/mileusna/useragent"
 )
 
 // ours refuses what is asked of a name that is not this machine's nor the public one: a
@@ -50,10 +51,28 @@ func refuse(w http.ResponseWriter, status int, detail string) {
 
 type addressKey struct{}
 
-// whence notes where a request comes from.
+type deviceKey struct{}
+
+// whence notes where a request comes from, and from what.
 func whence(c *gin.Context) {
-	c.Request = c.Request.WithContext(context.WithValue(c.Request.Context(), addressKey{}, network(c.ClientIP())))
+	ctx := context.WithValue(c.Request.Context(), addressKey{}, network(c.ClientIP()))
+	ctx = context.WithValue(ctx, deviceKey{}, device(c.Request.UserAgent()))
+	c.Request = c.Request.WithContext(ctx)
 	c.Next()
+}
+
+// device names browser and system, by what the browser says.
+func device(agent string) string {
+	const most = 120
+	is := useragent.Parse(agent)
+	name := strings.TrimSpace(is.Name)
+	if is.OS != "" {
+		name += " on " + is.OS
+	}
+	if len(name) > most {
+		name = strings.ToValidUTF8(name[:most], "")
+	}
+	return name
 }
 
 // network is an address as tries are counted by: of IPv6 the part that one household has,

@@ -32,6 +32,9 @@ type Member struct {
 	Role            Role
 	Epoch           int
 	Zone            *time.Location // of the operation
+	Session         string         // by which the member is signed in
+	Address         string         // where the member asks from
+	Script          bool           // it is a script that asks, by a token
 }
 
 // Desk is Keeler as one member has it: everything that belongs to an operation

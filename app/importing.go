@@ -201,6 +201,9 @@ func (in *importing) wrong(row int, l fault.List) {
 
 // Export writes all living colonies as a file that Import reads.
 func (d Desk) Export(ctx context.Context) ([]byte, error) {
+	if err := d.logged(ctx, d.op, exported, "colonies"); err != nil {
+		return nil, err
+	}
 	r := reading{ctx: ctx}
 	yards, colonies := all(&r, d.op.Yards), all(&r, d.op.Colonies)
 	if r.err != nil {

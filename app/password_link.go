@@ -24,17 +24,21 @@ var ErrElsewhere = errors.New("a member of other operations, too")
 func (d Desk) LetSetPassword(ctx context.Context, user uint64) (wire.PasswordLink, error) {
 	r := reading{ctx: ctx}
 	members := all(&r, d.op.Members)
-	n := by(&r, d.app.store.People().Operations, user)
-	_, mine := lo.Find(members, func(m store.Member) bool { return m.UserID == user })
+	in := by(&r, d.app.store.People().MembershipsOf, user)
+	member, mine := lo.Find(members, func(m store.Member) bool { return m.UserID == user })
 	switch {
 	case r.err != nil:
 		return wire.PasswordLink{}, r.err
 	case !mine:
 		return wire.PasswordLink{}, store.ErrNotFound
-	case n > 1:
+	case len(in) > 1:
 		return wire.PasswordLink{}, ErrElsewhere
 	}
-	return d.app.passwordLink(ctx, user)
+	link, err := d.app.passwordLink(ctx, user)
+	if err != nil {
+		return link, err
+	}
+	return link, d.logged(ctx, d.op, linkMade, member.User.Login)
 }
 
 // PasswordLinkFor makes such a link for whom the machine's own console names.
@@ -71,5 +75,8 @@ func (a *App) NewPassword(ctx context.Context, in wire.NewPassword) error {
 	if err != nil {
 		return err
 	}
-	return people.UsePasswordLink(ctx, digest(in.Token), h, now)
+	if err := people.UsePasswordLink(ctx, digest(in.Token), h, now); err != nil {
+		return err
+	}
+	return a.logOf(ctx, link.User, passwordSet, "")
 }

@@ -33,7 +33,7 @@ const invitationLasts = 7 * 24 * time.Hour
 // the two is wrong; after too many failures within a quarter of an hour from an address,
 // for the name or for any, it is ErrTooMany.
 func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Member, error) {
-	u, err := a.proven(ctx, in.Login, in.Password, address)
+	u, err := a.proven(ctx, in, address)
 	if err != nil {
 		return Member{}, err
 	}
@@ -41,13 +41,17 @@ func (a *App) SignIn(ctx context.Context, in wire.SignIn, address string) (Membe
 	if errors.Is(err, store.ErrNotFound) {
 		return Member{}, ErrRefused // taken out of the last operation
 	}
+	if err == nil {
+		err = a.logOf(ctx, u, signedIn, address)
+	}
 	return m, err
 }
 
-// proven finds the user whose name and password these are, member of anything or not.
-func (a *App) proven(ctx context.Context, login, password, address string) (store.User, error) {
+// proven finds the user whose name, password and, where there is one, second factor these
+// are, member of anything or not.
+func (a *App) proven(ctx context.Context, in wire.SignIn, address string) (store.User, error) {
 	people, now := a.store.People(), a.now().UTC()
-	try := store.Try{Login: strings.TrimSpace(login), Address: address, At: now}
+	try := store.Try{Login: strings.TrimSpace(in.Login), Address: address, At: now}
 	n, err := people.Try(ctx, &try, now.Add(-triesWindow))
 	if err != nil {
 		return store.User{}, err
@@ -59,12 +63,18 @@ func (a *App) proven(ctx context.Context, login, password, address string) (stor
 	if err != nil && !errors.Is(err, store.ErrNotFound) {
 		return store.User{}, err
 	}
-	right, err := matches(ctx, password, u.PasswordHash)
+	right, err := matches(ctx, in.Password, u.PasswordHash)
 	if err != nil {
 		return store.User{}, errors.Join(err, people.Untry(ctx, try))
 	}
 	if !right {
-		return store.User{}, ErrRefused
+		return store.User{}, errors.Join(ErrRefused, a.logOf(ctx, u, tryRefused, address))
+	}
+	if err := a.second(ctx, u, in.Code); err != nil {
+		if in.Code == "" { // it is asked for: that was no try
+			return store.User{}, errors.Join(err, people.Untry(ctx, try))
+		}
+		return store.User{}, errors.Join(err, a.logOf(ctx, u, tryRefused, address))
 	}
 	return u, people.Forgive(ctx, try)
 }
@@ -184,7 +194,7 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 		u = store.User{Login: login, Epoch: 1, CreatedAt: now}
 		u.PasswordHash, err = hash(ctx, in.Password)
 	} else if err == nil {
-		_, err = a.proven(ctx, login, in.Password, address)
+		_, err = a.proven(ctx, wire.SignIn{Login: login, Password: in.Password, Code: in.Code}, address)
 		if errors.Is(err, ErrRefused) {
 			err = fault.List{{Field: "login", Reason: fault.Taken}}
 		}
@@ -194,6 +204,9 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 	}
 	operation, err := a.store.People().Join(ctx, digest(in.Token), &u, now)
 	if err != nil {
+		return Member{}, err
+	}
+	if err := a.store.For(operation).Log(ctx, store.LogEntry{At: now, What: joinedUs, Login: u.Login, Address: address}); err != nil {
 		return Member{}, err
 	}
 	return a.MemberOf(ctx, u.ID, operation)
@@ -233,7 +246,10 @@ func (d Desk) ChangePassword(ctx context.Context, in wire.ChangePassword) (epoch
 	if err != nil {
 		return 0, err
 	}
-	return d.app.store.People().SetPassword(ctx, d.who.User, h)
+	if epoch, err = d.app.store.People().SetPassword(ctx, d.who.User, h); err != nil {
+		return 0, err
+	}
+	return epoch, d.logged(ctx, d.op, passwordSet, "")
 }
 
 // People lists who belongs to the operation.
@@ -256,7 +272,8 @@ func (d Desk) Invite(ctx context.Context, in wire.Invite) (wire.Invitation, erro
 		ID: uuid.NewString(), TokenHash: digest(token), Role: in.Role, Note: strings.TrimSpace(in.Note),
 		CreatedAt: d.stamp(), ExpiresAt: d.stamp().Add(invitationLasts),
 	}
-	if err := d.op.Invite(ctx, i); err != nil {
+	err := d.doing(ctx, invited, in.Role+" "+i.Note, func(op store.Operation) error { return op.Invite(ctx, i) })
+	if err != nil {
 		return wire.Invitation{}, err
 	}
 	out := d.invitationOf(i)
@@ -269,13 +286,20 @@ func (d Desk) invitationOf(i store.Invitation) wire.Invitation {
 }
 
 // Uninvite takes an invitation back.
-func (d Desk) Uninvite(ctx context.Context, id string) error { return d.op.Uninvite(ctx, id) }
+func (d Desk) Uninvite(ctx context.Context, id string) error {
+	return d.doing(ctx, uninvited, "", func(op store.Operation) error { return op.Uninvite(ctx, id) })
+}
 
 // SetRole changes what a member may do, or takes him out; the last owner stays,
 // which is store.ErrConflict.
 func (d Desk) SetRole(ctx context.Context, user uint64, role string) error {
-	if role == "out" {
-		role = ""
+	who, err := d.app.store.People().User(ctx, user)
+	if err != nil {
+		return err
 	}
-	return d.op.SetRole(ctx, user, role)
+	what, detail := roleChanged, who.Login+" "+role
+	if role == "out" {
+		role, what, detail = "", takenOut, who.Login
+	}
+	return d.doing(ctx, what, detail, func(op store.Operation) error { return op.SetRole(ctx, user, role) })
 }

@@ -49,10 +49,12 @@ func (d Desk) Register(ctx context.Context, q RegisterQuery) (wire.Register, err
 	return out, err
 }
 
-// CheckRegister tells what about a query cannot be.
-func (d Desk) CheckRegister(q RegisterQuery) error {
-	_, err := d.lines(q)
-	return err
+// BeginExport tells what about a query cannot be, and logs what is taken out.
+func (d Desk) BeginExport(ctx context.Context, q RegisterQuery) error {
+	if _, err := d.lines(q); err != nil {
+		return err
+	}
+	return d.logged(ctx, d.op, exported, "register")
 }
 
 func (d Desk) lines(q RegisterQuery) (store.Asked, error) {

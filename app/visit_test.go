@@ -331,7 +331,7 @@ func TestRegisterPages(t *testing.T) {
 		}
 	}
 	for _, q := range []RegisterQuery{{From: "spring"}, {Group: "colour"}, {After: "%%%"}, {After: "e30x"}} {
-		if err := v.d.CheckRegister(q); err == nil {
+		if err := v.d.BeginExport(t.Context(), q); err == nil {
 			t.Errorf("%+v is taken", q)
 		}
 	}

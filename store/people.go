@@ -15,6 +15,9 @@ type User struct {
 	Login        string
 	PasswordHash string
 	Epoch        int
+	SecondSecret string
+	SecondOn     bool
+	SecondStep   int64
 	CreatedAt    time.Time
 }
 
@@ -145,11 +148,19 @@ func (p People) SetPassword(ctx context.Context, user uint64, hash string) (epoc
 
 // VoidSessions signs a user out everywhere.
 func (p People) VoidSessions(ctx context.Context, user uint64) (epoch int, err error) {
-	if err := p.user(ctx, user).Update("epoch", gorm.Expr("epoch + 1")).Error; err != nil {
-		return 0, err
-	}
-	u, err := first[User](p.db.WithContext(ctx).Where("id = ?", user))
-	return u.Epoch, err
+	err = transact(ctx, p.db, func(tx *gorm.DB) error {
+		p := People{tx}
+		if err := p.user(ctx, user).Update("epoch", gorm.Expr("epoch + 1")).Error; err != nil {
+			return err
+		}
+		u, err := p.User(ctx, user)
+		if err != nil {
+			return err
+		}
+		epoch = u.Epoch
+		return tx.Where("user_id = ?", user).Delete(&Session{}).Error
+	})
+	return epoch, err
 }
 
 func (p People) user(ctx context.Context, id uint64) *gorm.DB {

@@ -5,16 +5,30 @@ import (
 	"errors"
 	"time"
 
+	"github.com/alexedwards/scs/v2"
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
 
 // Session is what is kept of who is signed in, by a hash of the token that he holds.
 type Session struct {
-	Token  string `gorm:"primaryKey"`
-	Data   []byte
-	Expiry time.Time
+	Token   string `gorm:"primaryKey"`
+	ID      string
+	UserID  *uint64
+	Device  string
+	Data    []byte
+	BegunAt time.Time
+	SeenAt  time.Time
+	Expiry  time.Time
 }
+
+// What a session's data are called that can be told of it; they are put there when it is
+// begun.
+const (
+	SessionID     = "id"
+	SessionUser   = "user" // int64
+	SessionDevice = "device"
+)
 
 // Sessions keeps who is signed in, for scs; what has run out is swept away now and then.
 type Sessions struct{ db *gorm.DB }
@@ -22,26 +36,49 @@ type Sessions struct{ db *gorm.DB }
 // Sessions opens them.
 func (s *Store) Sessions() Sessions { return Sessions{s.db} }
 
+// seenEvery is how exactly it is known when a session was last used.
+const seenEvery = 5 * time.Minute
+
 // FindCtx reads a session that has not run out.
 func (s Sessions) FindCtx(ctx context.Context, token string) ([]byte, bool, error) {
 	ctx, cancel := context.WithTimeout(ctx, answerWithin)
 	defer cancel()
-	row, err := first[Session](s.db.WithContext(ctx).Where("token = ? AND expiry > ?", token, time.Now().UTC()))
+	now := time.Now().UTC()
+	row, err := first[Session](s.db.WithContext(ctx).Where("token = ? AND expiry > ?", token, now))
 	if errors.Is(err, ErrNotFound) {
 		return nil, false, nil
+	}
+	if err == nil && now.Sub(row.SeenAt) > seenEvery {
+		err = s.db.WithContext(ctx).Model(&Session{}).Where("token = ?", token).Update("seen_at", now).Error
 	}
 	return row.Data, err == nil, err
 }
 
-// CommitCtx writes a session.
+// CommitCtx writes a session, with what its data tell of it.
 func (s Sessions) CommitCtx(ctx context.Context, token string, data []byte, expiry time.Time) error {
 	const swept = 100
 	ctx, cancel := context.WithTimeout(ctx, answerWithin)
 	defer cancel()
-	if err := s.db.WithContext(ctx).Where("expiry < ?", time.Now().UTC()).Limit(swept).Delete(&Session{}).Error; err != nil {
+	_, holds, err := scs.GobCodec{}.Decode(data)
+	if err != nil {
 		return err
 	}
-	return s.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&Session{token, data, expiry.UTC()}).Error
+	now := time.Now().UTC()
+	row := Session{Token: token, Data: data, BegunAt: now, SeenAt: now, Expiry: expiry.UTC()}
+	row.ID, _ = holds[SessionID].(string)
+	if row.ID == "" {
+		return errors.New("a session of nobody is not kept")
+	}
+	row.Device, _ = holds[SessionDevice].(string)
+	if user, is := holds[SessionUser].(int64); is {
+		id := uint64(user)
+		row.UserID = &id
+	}
+	db := s.db.WithContext(ctx)
+	if err := db.Where("expiry < ?", now).Limit(swept).Delete(&Session{}).Error; err != nil {
+		return err
+	}
+	return db.Clauses(clause.OnConflict{DoUpdates: clause.AssignmentColumns([]string{"data", "expiry"})}).Create(&row).Error
 }
 
 // DeleteCtx ends a session.
@@ -63,3 +100,13 @@ func (s Sessions) Commit(token string, data []byte, expiry time.Time) error {
 
 // Delete is DeleteCtx, likewise.
 func (s Sessions) Delete(token string) error { return s.DeleteCtx(context.Background(), token) }
+
+// SessionsOf lists where a user is signed in, the newest first.
+func (p People) SessionsOf(ctx context.Context, user uint64) ([]Session, error) {
+	return all[Session](p.db.WithContext(ctx).Omit("data").Where("user_id = ? AND expiry > ?", user, time.Now().UTC()).Order("begun_at DESC, id"))
+}
+
+// EndSession signs a user out in one place.
+func (p People) EndSession(ctx context.Context, user uint64, id string) error {
+	return orElse(ErrNotFound, p.db.WithContext(ctx).Where("user_id = ? AND id = ?", user, id).Delete(&Session{}))
+}

@@ -94,9 +94,3 @@ func (p People) UsePasswordLink(ctx context.Context, tokenHash, password string,
 		return err
 	})
 }
-
-// Operations is in how many operations a user is a member.
-func (p People) Operations(ctx context.Context, user uint64) (n int64, err error) {
-	err = p.db.WithContext(ctx).Model(&Member{}).Where("user_id = ?", user).Count(&n).Error
-	return n, err
-}

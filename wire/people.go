@@ -32,6 +32,7 @@ type Me struct {
 type SignIn struct {
 	Login    string `json:"login" minLength:"1" maxLength:"190" doc:"E-mail or name."`
 	Password string `json:"password" minLength:"1" maxLength:"200"`
+	Code     string `json:"code,omitempty" maxLength:"20" doc:"Of the second factor, where one is turned on: it is asked for then."`
 }
 
 // Claim makes the first owner.
@@ -101,6 +102,7 @@ type Invite struct {
 // there, that one joins.
 type Join struct {
 	Token    string `json:"token" minLength:"10" maxLength:"100"`
+	Code     string `json:"code,omitempty" maxLength:"20" doc:"Of the second factor of an account that is there, where it has one."`
 	Login    string `json:"login" maxLength:"190" doc:"E-mail or name to sign in with."`
 	Password string `json:"password" maxLength:"200" doc:"10 characters at least."`
 }

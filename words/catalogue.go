@@ -31,6 +31,8 @@ type catalogue struct {
 	// for a basis and an override, by how it ends.
 	AtField map[string]string `json:"at_field"`
 	Flags   map[treatment.Flag]string
+	// Logged is what somebody did, about who comes in and who may what.
+	Logged map[string]string
 	// Outcomes are why a colony got something else than was meant, or nothing.
 	Outcomes, Extras map[string]string
 	// Acts are the steps at the bench: what to do, and how. One that mends has its

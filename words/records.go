@@ -47,6 +47,11 @@ func Flags(codes []string) []string {
 	return out
 }
 
+// Logged tells what somebody did, about who comes in and who may what.
+func Logged(code, detail string) string {
+	return fill(said.Logged[code], func(string) string { return detail })
+}
+
 // Outcome tells in a word or two why something else was given than was meant.
 func Outcome(code string) string { return said.Outcomes[code] }
 

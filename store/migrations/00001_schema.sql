@@ -17,6 +17,9 @@ CREATE TABLE IF NOT EXISTS users (
   login VARCHAR(190) NOT NULL COMMENT 'e-mail or name; case does not tell two apart',
   password_hash VARCHAR(160) NOT NULL COMMENT 'argon2id in its usual encoding; empty: no password opens it',
   epoch INT NOT NULL DEFAULT 1 COMMENT 'a session of another epoch is void',
+  second_secret VARCHAR(64) NOT NULL DEFAULT '' COMMENT 'of the second factor (RFC 6238), in base32; empty: none',
+  second_on BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'it was proven, and is asked for',
+  second_step BIGINT NOT NULL DEFAULT 0 COMMENT 'of the last code that was taken: none works twice',
   created_at DATETIME(6) NOT NULL,
   UNIQUE KEY login (login)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
@@ -45,12 +48,51 @@ CREATE TABLE IF NOT EXISTS invitations (
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
-CREATE TABLE IF NOT EXISTS sessions (
-  token VARCHAR(64) NOT NULL PRIMARY KEY,
-  data BLOB NOT NULL,
-  expiry TIMESTAMP(6) NOT NULL,
-  KEY expiry (expiry)
+CREATE TABLE IF NOT EXISTS recovery_codes (
+  user_id BIGINT UNSIGNED NOT NULL,
+  code_hash CHAR(64) NOT NULL COMMENT 'SHA-256 of a code that stands for the second factor, once',
+  PRIMARY KEY (user_id, code_hash),
+  FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
+CREATE TABLE IF NOT EXISTS sessions (
+  token VARCHAR(64) NOT NULL PRIMARY KEY COMMENT 'a hash of what the browser holds',
+  id UUID NOT NULL,
+  user_id BIGINT UNSIGNED NULL,
+  device VARCHAR(120) NOT NULL COMMENT 'browser and system, as the browser says',
+  data BLOB NOT NULL,
+  begun_at DATETIME(6) NOT NULL,
+  seen_at DATETIME(6) NOT NULL,
+  expiry DATETIME(6) NOT NULL,
+  KEY expiry (expiry),
+  KEY of_user (user_id, begun_at)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
+CREATE TABLE IF NOT EXISTS tokens (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  id UUID NOT NULL,
+  user_id BIGINT UNSIGNED NOT NULL COMMENT 'in whose name a script asks',
+  name VARCHAR(60) NOT NULL,
+  token_hash CHAR(64) NOT NULL COMMENT 'SHA-256 of the token, in hex',
+  created_at DATETIME(6) NOT NULL,
+  expires_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, id),
+  UNIQUE KEY token (token_hash),
+  FOREIGN KEY (operation_id, user_id) REFERENCES members (operation_id, user_id) ON DELETE CASCADE
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
+CREATE TABLE IF NOT EXISTS log_entries (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  seq BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE COMMENT 'the order in which they were written',
+  at DATETIME(6) NOT NULL,
+  what VARCHAR(24) NOT NULL CHECK (what IN ('signed_in', 'refused', 'role', 'taken_out', 'invited', 'uninvited', 'joined', 'exported',
+    'password', 'password_link', 'second_on', 'second_off', 'token', 'token_ended', 'session_ended')),
+  login VARCHAR(190) NOT NULL COMMENT 'who did it, as named then',
+  detail VARCHAR(200) NOT NULL,
+  address VARCHAR(64) NOT NULL,
+  PRIMARY KEY (operation_id, seq),
+  FOREIGN KEY (operation_id) REFERENCES operations (id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 CREATE TABLE IF NOT EXISTS health (
   id INT NOT NULL PRIMARY KEY,
@@ -492,4 +534,4 @@ CREATE TABLE IF NOT EXISTS visit_extras (
 -- +goose Down
 DROP TABLE IF EXISTS visit_extras, applications, portions, stock_entries, lots, uptakes, bench_events, bench_runs, balances,
   batch_remarks, batch_lines, batch_components, batches, job_colonies, jobs, label_cards, thresholds, mite_counts,
-  inspections, colony_events, colony_boxes, colonies, yards, sign_in_tries, password_links, health, sessions, invitations, members, users, operations;
+  inspections, colony_events, colony_boxes, colonies, yards, sign_in_tries, password_links, health, log_entries, tokens, sessions, recovery_codes, invitations, members, users, operations;
