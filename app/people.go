@@ -109,7 +109,7 @@ func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 		return Member{}, ErrForbidden
 	}
 	if given := strings.ToUpper(strings.TrimSpace(in.Code)); subtle.ConstantTimeCompare([]byte(given), []byte(code)) == 0 {
-		return Member{}, fault.List{{Field: "code", Reason: fault.NotFitting}}
+		return Member{}, wrongCode
 	}
 	u := store.User{Login: login, Epoch: 1, CreatedAt: a.now().UTC()}
 	if u.PasswordHash, err = hash(ctx, in.Password); err != nil {

@@ -88,7 +88,7 @@ func (a *App) DropSecond(ctx context.Context, login string) error {
 	return a.store.People().TurnSecondOff(ctx, u.ID)
 }
 
-var wrongCode = fault.List{{Field: "code", Reason: fault.NotFitting}}
+var wrongCode = fault.List{{Field: "code", Reason: fault.WrongCode}}
 
 // second asks for the code of a user who has a second factor: a fault at "code" when it is
 // missing or wrong. No code is taken twice.

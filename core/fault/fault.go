@@ -41,6 +41,7 @@ const (
 	NoCount    Reason = "no_count"    // number Low of what was typed is no count of seams
 	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
 	Taken      Reason = "taken"       // another one has this name
+	WrongCode  Reason = "wrong_code"  // not the code that is asked for
 	Guessable  Reason = "guessable"   // a password that is tried first
 	Doubtful   Reason = "doubtful"    // so far off that it must be said twice
 	Ended      Reason = "ended"       // nothing more happens to it

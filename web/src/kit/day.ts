@@ -13,6 +13,9 @@ export const date = (local: string) => written(local, whole)
 /** The same without month and year: Fri 4. */
 export const weekday = (local: string) => written(local, { weekday: 'short', day: 'numeric' })
 
+/** 4 Dec 2026, 08:30 */
+export const moment = (local: string) => `${date(local)}, ${clock(local)}`
+
 export const clock = (local: string) => local.slice(11, 16)
 
 /** How many days lie between two days, such as 2026-12-01 and 2026-12-04T08:30. */

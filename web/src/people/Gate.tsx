@@ -35,13 +35,24 @@ const SIGN_IN: Panel<keyof Schemas['SignIn']> = {
   ],
 }
 
+/** The same for who has a second factor: it is asked for once the password was right. */
+const WITH_CODE: typeof SIGN_IN = {
+  title: '',
+  entries: [
+    ...SIGN_IN.entries,
+    { of: 'code', as: 'words', label: text.second, autoComplete: 'one-time-code' },
+  ],
+}
+
 function SignIn({ demo }: { demo: boolean }) {
   const enter = useEnter()
-  const form = useTyped(SIGN_IN)
+  const [withCode, setWithCode] = useState(false)
+  const form = useTyped(withCode ? WITH_CODE : SIGN_IN)
   const trying = useSaving(
     () => data(client.POST('/api/session', { body: form.body as Schemas['SignIn'] })),
     enter,
   )
+  if (trying.faults['code'] !== undefined && !withCode) setWithCode(true)
   const demoEntry = useSaving(() => data(client.POST('/api/demo')), enter)
   return (
     <main className={shared.gate}>

@@ -19,9 +19,13 @@ import {
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { useQueue } from '../outbox/useOutbox'
+import { Log } from './Log'
 import { OnceLink } from './OnceLink'
 import styles from './PeoplePage.module.css'
+import { SecondFactor } from './SecondFactor'
+import { Sessions } from './Sessions'
 import { text } from './text'
+import { Tokens } from './Tokens'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
 
@@ -59,6 +63,7 @@ export default function PeoplePage() {
       </section>
       {owner && <Invite open={people.data.invitations} />}
       <Account />
+      {owner && <Log />}
     </main>
   )
 }
@@ -204,6 +209,9 @@ function Account() {
         onSave={() => changing.save()}
       />
       {changing.done && <p>{text.changed}</p>}
+      <Sessions />
+      <SecondFactor />
+      <Tokens />
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>
         {own.length > 0 ? (
