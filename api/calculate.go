@@ -59,7 +59,7 @@ func calculate[In, Out any](h huma.API, name, summary string, work func(In) (Out
 	huma.Register(h, operation, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
 		out, err := work(in.Body.value)
 		if err != nil {
-			return nil, problem(ctx, slog.Default(), err)
+			return nil, problem(ctx, slog.Default(), operation.Method, err)
 		}
 		return &body[Out]{out}, nil
 	})

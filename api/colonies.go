@@ -31,7 +31,7 @@ func colonies(r routes) {
 			Treatment string `path:"treatment" format:"uuid"`
 			Body      checked[wire.TakeOut]
 		}) (wire.ColonyWhole, error) {
-			return desk.TakeOut(ctx, in.ID, in.Treatment, in.Body.value)
+			return desk.TakeOut(ctx, in.ID, oneSpelling(in.Treatment), in.Body.value)
 		})
 
 	load := r.describe(post+" import/colonies", "import-colonies", "Read a file of colonies (docs/formats/colonies.md)", 413, 422)

@@ -13,13 +13,13 @@ func deciding(r routes) {
 	answer(r, r.describe(get+" decide", "decide", "Which method fits which colony on a day, and the windows of the next ten", 422), app.Viewer,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			Day     string `query:"day" doc:"2006-01-02; today when left out."`
-			Yard    string `query:"yard" doc:"Its id; all yards when left out."`
+			Yard    string `query:"yard" format:"uuid" doc:"Its id; all yards when left out."`
 			People  int    `query:"people" doc:"The crew, 1 to 12; 1 when left out."`
 			Dribble string `query:"dribble" doc:"Protocol or card: for the dribble; the usual of the season when left out."`
 			Strip   string `query:"strip" doc:"The same for strips."`
 			Pad     string `query:"pad" doc:"The same for formic acid."`
 		}) (wire.Decide, error) {
-			return desk.Decide(ctx, app.Question{Day: in.Day, Yard: in.Yard, People: in.People, Under: [3]string{in.Dribble, in.Strip, in.Pad}})
+			return desk.Decide(ctx, app.Question{Day: in.Day, Yard: oneSpelling(in.Yard), People: in.People, Under: [3]string{in.Dribble, in.Strip, in.Pad}})
 		})
 	send(r.much(), post+" jobs/plan", "plan-job", app.Viewer, "Deal colonies out to the windows of the coming days", app.Desk.PlanJob)
 	send(r.much(), post+" jobs", "save-job", app.Keeper, "Make a job; sent twice, it counts once", app.Desk.SaveJob)

@@ -200,6 +200,25 @@ func TestDemo(t *testing.T) {
 	if status, _ := send(t, b, http.MethodPost, "/api/demo/clock", `{"days":-3}`); status != http.StatusUnprocessableEntity {
 		t.Errorf("the clock went back: %d", status)
 	}
+	if status, _ := send(t, browser(), http.MethodPost, "/api/demo/clock", `{"days":3}`); status != http.StatusUnauthorized {
+		t.Errorf("who has not entered moves the clock: %d", status)
+	}
+	moved := 0
+	for ; moved < 20; moved++ {
+		if status, _ := send(t, b, http.MethodPost, "/api/demo/clock", `{"days":366}`); status != http.StatusOK {
+			break
+		}
+	}
+	if moved != 9 { // within ten years
+		t.Errorf("the clock moves on by %d years", moved)
+	}
+	_, people := send(t, b, http.MethodGet, "/api/people", "")
+	for _, role := range []string{"out", "viewer"} {
+		id := people["members"].([]any)[0].(map[string]any)["id"]
+		if status, _ := send(t, b, http.MethodPost, fmt.Sprintf("/api/people/%v/role", id), `{"role":"`+role+`"}`); status != http.StatusConflict {
+			t.Errorf("the demo's keeper becomes %s: %d", role, status)
+		}
+	}
 	if status, _ := send(t, browser(), http.MethodPost, "/api/session", `{"login":"Demo keeper","password":""}`); status == http.StatusOK {
 		t.Error("an empty password lets in")
 	}

@@ -17,7 +17,7 @@ import (
 // problem turns an error into an RFC 9457 document, with the code of what is wrong as
 // the value of each entry, so that nobody reads it off the words. What it does not know
 // is logged and told as a failure of ours, without its inside.
-func problem(ctx context.Context, log *slog.Logger, err error) error {
+func problem(ctx context.Context, log *slog.Logger, method string, err error) error {
 	var l fault.List
 	switch {
 	case err == nil:
@@ -54,5 +54,9 @@ func problem(ctx context.Context, log *slog.Logger, err error) error {
 		return huma.Error403Forbidden("This is not for your part in the operation. Ask its owner.")
 	}
 	log.ErrorContext(ctx, "operation failed", "error", err)
-	return huma.Error503ServiceUnavailable("This could not be done just now; nothing was changed. Try again.")
+	if method == http.MethodGet {
+		return huma.Error503ServiceUnavailable("This could not be read just now. Try again.")
+	}
+	// The database may have done it, and its word got lost.
+	return huma.Error503ServiceUnavailable("Whether this was saved is not known: the database did not answer. Send it again; what is sent twice counts once.")
 }

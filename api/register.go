@@ -12,9 +12,9 @@ import (
 
 // wanted is which lines of the register are wanted.
 type wanted struct {
-	Colony string `query:"colony" doc:"Its id."`
-	Yard   string `query:"yard" doc:"Its id."`
-	Batch  string `query:"batch" doc:"Its id."`
+	Colony string `query:"colony" format:"uuid" doc:"Its id."`
+	Yard   string `query:"yard" format:"uuid" doc:"Its id."`
+	Batch  string `query:"batch" format:"uuid" doc:"Its id."`
 	Method string `query:"method" doc:"dribble, strip, pad, vapour or other."`
 	From   string `query:"from" doc:"The first day, 2006-01-02."`
 	To     string `query:"to" doc:"The last day, 2006-01-02."`
@@ -25,7 +25,7 @@ type wanted struct {
 
 func (w wanted) query() app.RegisterQuery {
 	return app.RegisterQuery{
-		Colony: w.Colony, Yard: w.Yard, Batch: w.Batch, Method: w.Method, From: w.From, To: w.To, Group: w.Group,
+		Colony: oneSpelling(w.Colony), Yard: oneSpelling(w.Yard), Batch: oneSpelling(w.Batch), Method: w.Method, From: w.From, To: w.To, Group: w.Group,
 		Oldest: w.Order == "oldest", After: w.After,
 	}
 }

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"keeler/app"
 )
@@ -22,6 +23,20 @@ type none = struct{}
 // ByID names one thing; exported because the schema looks into it.
 type ByID struct {
 	ID string `path:"id" format:"uuid"`
+}
+
+// Resolve brings an id into its one spelling.
+func (b *ByID) Resolve(huma.Context) []error {
+	b.ID = oneSpelling(b.ID)
+	return nil
+}
+
+// oneSpelling is an id as it is kept; what is none stays as it is, for others to refuse.
+func oneSpelling(id string) string {
+	if read, err := uuid.Parse(id); err == nil {
+		return read.String()
+	}
+	return id
 }
 
 // toOne is what is sent to one thing.
@@ -85,7 +100,7 @@ func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
 			next(huma.WithValue(c, deskKey{}, desk))
 			return
 		}
-		told := problem(ctx, r.desks.log, err).(huma.StatusError)
+		told := problem(ctx, r.desks.log, http.MethodGet, err).(huma.StatusError) // nothing was begun
 		_ = huma.WriteErr(r.api, c, told.GetStatus(), told.Error())
 	}
 }
@@ -101,7 +116,7 @@ func register[In, Out any](r routes, op huma.Operation, do func(context.Context,
 		defer cancel()
 		out, err := do(ctx, in)
 		if err != nil {
-			return nil, problem(ctx, r.desks.log, err)
+			return nil, problem(ctx, r.desks.log, op.Method, err)
 		}
 		return out, nil
 	})

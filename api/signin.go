@@ -41,9 +41,9 @@ func signingIn(r routes) {
 		})
 	signIn(r, r.describe(post+" demo", "enter-demo", "Enter the demo as its keeper; only in the demo", 403, 503),
 		func(ctx context.Context, _ *none) (app.Member, error) { return r.desks.app.EnterDemo(ctx) })
-	register(r, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 403, 422, 503),
-		func(ctx context.Context, in *sent[wire.MoveDemo]) (*body[wire.Start], error) {
-			if err := r.desks.app.MoveDemo(in.Body.value.Days); err != nil {
+	route(r, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *sent[wire.MoveDemo]) (*body[wire.Start], error) {
+			if err := desk.MoveDemo(in.Body.value.Days); err != nil {
 				return nil, err
 			}
 			return r.desks.begin(ctx)

@@ -17,7 +17,7 @@ func stocks(r routes) {
 			ByID
 			Portion string `path:"portion" format:"uuid"`
 		}) (wire.Ledger, error) {
-			return desk.PourBack(ctx, in.ID, in.Portion)
+			return desk.PourBack(ctx, in.ID, oneSpelling(in.Portion))
 		})
 	readOne(r, "batches/{id}/label", "get-label", app.Viewer, "What stands on the vessel of a batch", app.Desk.Label)
 	read(r, "lots", "list-lots", app.Viewer, "Ingredients as they were bought", app.Desk.Lots)

@@ -58,8 +58,13 @@ func meant(s *huma.Schema) *huma.Schema {
 	return s
 }
 
-// count names lists that are too long, before anything in them is looked at.
+// count names lists that are too long, before anything in them is looked at, and ids that
+// are not in their one spelling: two of them would be held for two things.
 func (h *holding) count(s *huma.Schema, value any) {
+	if id, is := value.(string); is && meant(s).Format == "uuid" && oneSpelling(id) != id {
+		h.found.Addf(h.place, nil, "expected the id as %s", oneSpelling(id))
+		return
+	}
 	if list, is := value.([]any); is && meant(s).MaxItems != nil && len(list) > *meant(s).MaxItems {
 		h.found.Addf(h.place, nil, "expected at most %d of these", *meant(s).MaxItems)
 		return

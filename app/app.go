@@ -30,7 +30,7 @@ type Welcome struct {
 type Settings struct {
 	Work, Wall Clock
 	Welcome    Welcome
-	// Move brings the clock of the work forward; nil where it cannot be moved.
+	// Move brings the clock of the work forward by days; nil where it cannot be moved.
 	Move func(days int)
 	// PublicURL is the address that links carry; empty: the one that is asked for.
 	PublicURL string
@@ -46,6 +46,7 @@ type App struct {
 	clock Clock // of the work
 	now   Clock // of the wall
 	set   Settings
+	began time.Time // by the clock of the work
 	bell  bell
 }
 
@@ -54,7 +55,7 @@ func New(s *store.Store, set Settings) *App {
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}
 	}
-	return &App{store: s, clock: set.Work, now: set.Wall, set: set}
+	return &App{store: s, clock: set.Work, now: set.Wall, set: set, began: set.Work()}
 }
 
 // Start is what a page needs to begin; m is nil while nobody is signed in.

@@ -75,7 +75,7 @@ func (d Desk) saveCard(ctx context.Context, id string, in wire.LabelCard) (wire.
 	} else {
 		err = d.op.ChangeCard(ctx, row)
 	}
-	return after(ctx, named(err), d.card, row.ID)
+	return after(ctx, named(again(ctx, err, d.op.Card, row.ID, sameCard(row))), d.card, row.ID)
 }
 
 // chosen is what a method is held against: a protocol, a card, or the usual protocol of

@@ -54,7 +54,8 @@ func (d Desk) AddColony(ctx context.Context, in wire.SaveColony) (wire.ColonyWho
 		return wire.ColonyWhole{}, fault.List{{Field: "yard_id", Reason: fault.Missing}}
 	}
 	c.ID = newID(in.ID)
-	return after(ctx, named(unknown("yard_id", d.op.Stand(ctx, &c))), d.Colony, c.ID)
+	err = again(ctx, d.op.Stand(ctx, &c), d.op.Colony, c.ID, sameColony(c))
+	return after(ctx, named(unknown("yard_id", err)), d.Colony, c.ID)
 }
 
 // ChangeColony writes a colony over the version that was seen; store.ErrStale when
@@ -72,7 +73,8 @@ func (d Desk) ChangeColony(ctx context.Context, id string, in wire.SaveColony) (
 	if c.Queen == "" || c.Queen == was.Queen {
 		c.Queen, c.QueenOn = was.Queen, was.QueenOn
 	}
-	return after(ctx, named(d.op.ChangeColony(ctx, c, d.changes(was, c)...)), d.Colony, id)
+	err = again(ctx, d.op.ChangeColony(ctx, c, d.changes(was, c)...), d.op.Colony, id, sameColony(c))
+	return after(ctx, named(err), d.Colony, id)
 }
 
 // changes are what happens to the bees when a colony is changed: a box taken or given,
@@ -120,7 +122,7 @@ func (d Desk) Happened(ctx context.Context, id string, in wire.HappenColony) (wi
 	if err != nil {
 		return wire.ColonyWhole{}, err
 	}
-	return after(ctx, d.op.Happened(ctx, d.event(id, in.Kind, "", "", day)), d.Colony, id)
+	return after(ctx, d.op.HappenedOnce(ctx, d.event(id, in.Kind, "", "", day)), d.Colony, id)
 }
 
 // Colony reads one with its history.
@@ -187,6 +189,7 @@ func (d Desk) Move(ctx context.Context, id string, in wire.Move) (wire.ColonyWho
 		return wire.ColonyWhole{}, unknown("yard_id", err)
 	}
 	err = d.op.Move(ctx, id, to.ID, in.Version, d.event(id, "moved", "", from.Name+" → "+to.Name, day))
+	err = again(ctx, err, d.op.Colony, id, func(is store.Colony) bool { return is.YardID == to.ID })
 	return after(ctx, named(err), d.Colony, id)
 }
 
@@ -206,6 +209,7 @@ func (d Desk) Split(ctx context.Context, parent string, in wire.Split) (wire.Col
 	child.ID, child.StartedOn = newID(in.Child.ID), timeOf(day)
 	err = d.op.Stand(ctx, &child,
 		d.event(parent, "split", child.ID, child.Name, day), d.event(child.ID, "split_off", parent, from.Name, day))
+	err = again(ctx, err, d.op.Colony, child.ID, sameColony(child))
 	return after(ctx, wire.Beneath("child.", named(unknown("yard_id", err))), d.Colony, child.ID)
 }
 
@@ -231,5 +235,8 @@ func (d Desk) End(ctx context.Context, id string, in wire.End) (wire.ColonyWhole
 		}
 		events = []store.Event{d.event(id, "united", other.ID, other.Name, day), d.event(other.ID, "joined", id, row.Name, day)}
 	}
-	return after(ctx, d.op.End(ctx, id, in.Version, timeOf(day), reason, events...), d.Colony, id)
+	err = again(ctx, d.op.End(ctx, id, in.Version, timeOf(day), reason, events...), d.op.Colony, id, func(is store.Colony) bool {
+		return is.EndedOn != nil && dayOf(*is.EndedOn) == day && is.EndReason == reason
+	})
+	return after(ctx, err, d.Colony, id)
 }

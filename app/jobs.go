@@ -123,7 +123,8 @@ func (d Desk) EndJob(ctx context.Context, id string, in wire.EndJob) (wire.Job, 
 	if in.How != "finished" && in.How != "cancelled" {
 		return wire.Job{}, fault.List{{Field: "how", Reason: fault.Unknown}}
 	}
-	return after(ctx, d.op.EndJob(ctx, id, in.How, timeOf(d.today())), d.Job, id)
+	err := again(ctx, d.op.EndJob(ctx, id, in.How, timeOf(d.today())), d.op.Job, id, func(is store.Job) bool { return is.EndedHow == in.How })
+	return after(ctx, err, d.Job, id)
 }
 
 // jobsOf tells jobs with how they stand.

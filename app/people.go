@@ -136,15 +136,23 @@ func (a *App) EnterDemo(ctx context.Context) (Member, error) {
 	return a.MemberOf(ctx, u.ID, store.FirstOperation)
 }
 
-// MoveDemo brings the demo's clock forward by 1 to 366 days; outside the demo it is
-// ErrForbidden.
-func (a *App) MoveDemo(days int) error {
+// demoYears is how far the demo's clock can be brought forward, all in all.
+const demoYears = 10
+
+// MoveDemo brings the demo's clock forward by 1 to 366 days, and within ten years; outside
+// the demo it is ErrForbidden.
+func (d Desk) MoveDemo(days int) error {
+	a := d.app
 	if a.set.Move == nil || !a.set.Welcome.Demo {
 		return ErrForbidden
 	}
+	left := int(a.began.AddDate(demoYears, 0, 0).Sub(a.clock()).Hours() / 24)
 	var l fault.List
-	if !l.Within("days", float64(days), 1, 366, "days") {
+	if !l.Within("days", float64(days), 1, float64(max(1, min(366, left))), "days") {
 		return l
+	}
+	if left < 1 {
+		return fault.List{{Field: "days", Reason: fault.Ended}}
 	}
 	a.set.Move(days)
 	return nil
@@ -296,6 +304,9 @@ func (d Desk) SetRole(ctx context.Context, user uint64, role string) error {
 	who, err := d.app.store.People().User(ctx, user)
 	if err != nil {
 		return err
+	}
+	if d.app.set.Welcome.Demo && who.Login == DemoLogin { // by whom everybody comes in
+		return store.ErrConflict
 	}
 	what, detail := roleChanged, who.Login+" "+role
 	if role == "out" {

@@ -159,6 +159,49 @@ func TestCutAnywhereNothingIsHalf(t *testing.T) {
 	}
 }
 
+// What is changed over the version that was seen, and is sent again because its answer was
+// lost, is a success; another change over that version is told as too late.
+func TestChangedAgainIsASuccess(t *testing.T) {
+	d, yard, hives := ready(t, 4)
+	c, err := d.Colony(t.Context(), hives[0])
+	if err != nil {
+		t.Fatal(err)
+	}
+	elsewhere := uuid.NewString()
+	if _, err := d.AddYard(t.Context(), wire.SaveYard{ID: elsewhere, Name: "B", Latitude: new(57.0)}); err != nil {
+		t.Fatal(err)
+	}
+	save := wire.SaveColony{Name: "Renamed", Boxes: stack(t, "deep 4"), Version: c.Version}
+	for what, do := range map[string]func(note string) error{
+		"a yard": func(n string) error {
+			return orNil(d.ChangeYard(t.Context(), yard, wire.SaveYard{Name: "A" + n, Latitude: new(57.0), Version: 1}))
+		},
+		"a colony": func(n string) error {
+			save.Notes = n
+			return orNil(d.ChangeColony(t.Context(), hives[0], save))
+		},
+		"a move": func(n string) error {
+			to := map[string]string{"": elsewhere, "x": yard}[n]
+			return orNil(d.Move(t.Context(), hives[1], wire.Move{YardID: to, Version: c.Version}))
+		},
+	} {
+		for range 2 {
+			if err := do(""); err != nil {
+				t.Errorf("%s: %v", what, err)
+			}
+		}
+		if err := do("x"); !errors.Is(err, store.ErrStale) {
+			t.Errorf("%s, another over the same version: %v", what, err)
+		}
+	}
+	for _, reason := range []string{"dead", "dead", "sold"} {
+		err := orNil(d.End(t.Context(), hives[1], wire.End{Reason: reason, Version: c.Version + 1}))
+		if (err == nil) != (reason == "dead") {
+			t.Errorf("ended as %s: %v", reason, err)
+		}
+	}
+}
+
 // Said sixteen times at once, a batch is made once; each who said it hears how it stands.
 func TestMadeAtOnceMakesOnce(t *testing.T) {
 	d := here()

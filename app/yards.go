@@ -83,7 +83,7 @@ func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 	} else {
 		err = d.op.ChangeYard(ctx, y)
 	}
-	return after(ctx, named(err), d.Yard, y.ID)
+	return after(ctx, named(again(ctx, err, d.op.Yard, y.ID, sameYard(y))), d.Yard, y.ID)
 }
 
 func newID(given string) string { return cmp.Or(given, uuid.NewString()) }

@@ -204,8 +204,11 @@ func TestTreatments(t *testing.T) {
 	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{Sure: true}); err != nil {
 		t.Errorf("taken out again: %v", err)
 	}
-	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{Sure: true}); !errors.Is(err, store.ErrNotFound) {
-		t.Errorf("taken out twice: %v", err)
+	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{Sure: true}); err != nil {
+		t.Errorf("sent again, as its answer was lost: %v", err)
+	}
+	if _, err := d.TakeOut(t.Context(), c.ID, now.Treatments[0].ID, wire.TakeOut{On: "2026-12-03", Sure: true}); !errors.Is(err, store.ErrNotFound) {
+		t.Errorf("taken out on another day: %v", err)
 	}
 }
 

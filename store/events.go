@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"time"
 )
 
@@ -37,9 +38,18 @@ func (o Operation) EventsAmong(ctx context.Context, a Among) ([]Event, error) {
 	return all[Event](o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", a.Colonies, a.Since).Order("happened_on, seq"))
 }
 
-// Happened writes what happened to a colony.
-func (o Operation) Happened(ctx context.Context, e Event) error {
-	return taken(o.db.WithContext(ctx).Create(&e).Error)
+// HappenedOnce writes what happened to a colony; the same on the same day is one.
+func (o Operation) HappenedOnce(ctx context.Context, e Event) error {
+	return taken(o.Within(ctx, func(o Operation) error {
+		if err := o.hold(ctx, "colonies", e.ColonyID); err != nil {
+			return err
+		}
+		_, err := first[Event](o.own(ctx).Where("colony_id = ? AND kind = ? AND happened_on = ?", e.ColonyID, e.Kind, e.HappenedOn))
+		if !errors.Is(err, ErrNotFound) {
+			return err
+		}
+		return o.db.Create(&e).Error
+	}))
 }
 
 func (o Operation) happened(events ...Event) error {
