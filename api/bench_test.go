@@ -75,7 +75,7 @@ func TestListeningAtTheBench(t *testing.T) {
 	id := mixing(t)
 	ctx, end := context.WithCancel(t.Context())
 	defer end()
-	request, err := http.NewRequestWithContext(ctx, http.MethodGet, keeler.URL+"/api/batches/"+id+"/stream", nil)
+	request, err := http.NewRequestWithContext(ctx, http.MethodGet, keeler.URL+"/api/stream?readings=true&at="+id, nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -94,7 +94,7 @@ func TestListeningAtTheBench(t *testing.T) {
 		}
 		t.Fatalf("%q never came: %v", want, lines.Err())
 	}
-	until("event:changed")                                                                                         // once at first
+	until("event:open")
 	if status, answer := call(t, "/api/instruments", `{"instrument":"i2","do":"lift"}`); status != http.StatusOK { // of what another test poured
 		t.Fatalf("%d %v", status, answer)
 	}
@@ -116,7 +116,5 @@ func TestListeningAtTheBench(t *testing.T) {
 		}
 	}
 	until("event:changed")
-	if status, _ := call(t, "/api/batches/"+uuid.NewString()+"/stream", ""); status != http.StatusNotFound {
-		t.Errorf("a bench that is none: %d", status)
-	}
+	until("data:" + id)
 }

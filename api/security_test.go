@@ -52,10 +52,9 @@ func TestSessionsAreEndedOneByOne(t *testing.T) {
 // A stream ends with its session, however it ends; and one person has only so many.
 func TestStreamEndsWithItsSession(t *testing.T) {
 	anew(t)
-	call(t, "/api/batches", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07","name":"x",`+recipe+`}`)
 	listen := func(b *http.Client) *http.Response {
 		t.Helper()
-		response, err := b.Get(keeler.URL + "/api/batches/2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07/stream")
+		response, err := b.Get(keeler.URL + "/api/stream?at=2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07")
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -100,10 +99,10 @@ func TestStreamEndsWithItsSession(t *testing.T) {
 		t.Error("with another password, it goes on")
 	}
 	var open []int
-	for range 14 {
+	for range 26 {
 		open = append(open, listen(desk).StatusCode)
 	}
-	if n := len(slices.DeleteFunc(open, func(c int) bool { return c != http.StatusOK })); n != 12 {
+	if n := len(slices.DeleteFunc(open, func(c int) bool { return c != http.StatusOK })); n != 24 {
 		t.Errorf("one person has %d streams", n)
 	}
 	if got := listen(owner).StatusCode; got != http.StatusOK {

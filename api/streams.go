@@ -3,14 +3,95 @@ package api
 import (
 	"context"
 	"errors"
+	"net/http"
+	"reflect"
 	"sync"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gin-contrib/sse"
+	"github.com/samber/lo"
 
 	"keeler/app"
+	"keeler/wire"
 )
 
-// mostStreams is how many one person may listen to at once: some phones and desks, each
+// streams is the path of what is answered as long as somebody listens: one for a whole
+// browser, which has few connections to spare.
+const streams = "stream"
+
+// heartbeat is how often a silent stream is written to, so that a lost listener is
+// noticed, and one who may no longer listen is let go.
+const heartbeat = 15 * time.Second
+
+// Listened names what a stream tells of; exported because the schema looks into it.
+type Listened struct {
+	At       []string `query:"at" maxItems:"40" doc:"Ids of batches and jobs, with commas between."`
+	Readings bool     `query:"readings" doc:"What the instruments show, too."`
+}
+
+// streaming registers the one stream.
+func streaming(r routes) {
+	op := r.describe(get+" "+streams, "listen", "Server-sent events: open at first, changed with the id of what something happened at, reading with a Reading", 429)
+	reading := r.api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[wire.Reading](), true, "")
+	op.Responses = map[string]*huma.Response{"200": {
+		Description: "Events; the data of changed is an id, that of reading a Reading.",
+		Content:     map[string]*huma.MediaType{sse.ContentType: {Schema: reading}},
+	}}
+	route(r, op, app.Viewer, func(_ context.Context, desk app.Desk, in *Listened) (*huma.StreamResponse, error) {
+		return &huma.StreamResponse{Body: func(c huma.Context) {
+			w := desk.Watch(lo.Map(in.At, func(id string, _ int) string { return oneSpelling(id) }), in.Readings)
+			defer w.Stop()
+			r.desks.stream(c, desk.Who(), w)
+		}}, nil
+	})
+}
+
+func (d *desks) stream(c huma.Context, m app.Member, w app.Watching) {
+	ctx, done, err := d.streams.begin(c.Context(), m)
+	if err != nil {
+		c.SetStatus(http.StatusTooManyRequests)
+		return
+	}
+	defer done()
+	c.SetHeader("Content-Type", sse.ContentType)
+	c.SetHeader("Cache-Control", "no-store")
+	c.SetHeader("X-Accel-Buffering", "no")
+	out := c.BodyWriter()
+	write := func(e sse.Event) bool {
+		if err := sse.Encode(out, e); err != nil {
+			return false
+		}
+		out.(http.Flusher).Flush()
+		return true
+	}
+	beat := time.NewTicker(heartbeat)
+	defer beat.Stop()
+	for on := write(sse.Event{Event: "open"}); on; {
+		select {
+		case <-ctx.Done():
+			return
+		case <-d.closing:
+			return
+		case <-w.Happened:
+			for _, id := range w.Changed() {
+				on = on && write(sse.Event{Event: "changed", Data: id})
+			}
+		case r := <-w.Readings:
+			on = write(sse.Event{Event: "reading", Data: r})
+		case <-beat.C:
+			_, err := d.open(c.Context(), app.Viewer)
+			on = err == nil && write(sse.Event{Event: "beat"})
+		}
+	}
+}
+
+// isStream reports whether a request is answered bit by bit.
+func isStream(path string) bool { return path == "/api/"+streams }
+
+// mostStreams is how many one person may listen to at once: phones and desks, each
 // with one.
-const mostStreams = 12
+const mostStreams = 24
 
 var errTooManyStreams = errors.New("too many streams of one person")
 

@@ -27,5 +27,4 @@ func visits(r routes) {
 			return desk.Apply(ctx, in.ID, in.Day, in.Body.value)
 		})
 	send(r, put+" extras", "set-extras", app.Helper, "What is ticked on visits in a season", app.Desk.SetExtras)
-	watch(r, "watch-visit", "jobs/{id}", app.Desk.WatchJob)
 }

@@ -2,6 +2,7 @@ package app
 
 import (
 	"errors"
+	"slices"
 	"testing"
 
 	"github.com/google/uuid"
@@ -110,28 +111,31 @@ func TestAmendRefused(t *testing.T) {
 	}
 }
 
-// The bell tells those who listen at that thing, once for many strokes, and forgets
-// them when they stop.
+// The bell tells those who listen which of their things rang, once for many strokes, and
+// forgets them when they stop.
 func TestBell(t *testing.T) {
 	var b bell
-	here, there := topic{1, "a"}, topic{2, "a"}
-	mine, stop := b.listen(here)
-	yours, stopYours := b.listen(there)
+	mine, stop := b.listen(1, []string{"a", "b", "c"})
+	yours, stopYours := b.listen(2, []string{"a"})
 	for range 5 {
-		b.ring(here)
+		b.ring(topic{1, "a"})
+		b.ring(topic{1, "b"})
 	}
-	<-mine
+	<-mine.wake
+	if told := mine.changed(); len(told) != 2 || !slices.Contains(told, "a") || !slices.Contains(told, "b") {
+		t.Errorf("it tells of %v", told)
+	}
 	select {
-	case <-mine:
-		t.Error("five strokes are told twice")
-	case <-yours:
+	case <-mine.wake:
+		t.Error("many strokes are told twice")
+	case <-yours.wake:
 		t.Error("another operation hears it")
 	default:
 	}
 	stop()
-	b.ring(here)
+	b.ring(topic{1, "a"})
 	stopYours()
-	if len(b.listeners) != 0 {
-		t.Errorf("%d still listen", len(b.listeners))
+	if len(b.ears) != 0 {
+		t.Errorf("%d still listen", len(b.ears))
 	}
 }

@@ -44,29 +44,24 @@ func (d Desk) Command(ctx context.Context, c wire.Command) (wire.Instruments, er
 	return d.Instruments(ctx)
 }
 
-// Watching is what somebody at a bench is told of: that something happened there,
-// and what the instruments show.
+// Watching is what somebody is told of: that something happened at some things, and what
+// the instruments show.
 type Watching struct {
 	Happened <-chan struct{}
+	Changed  func() []string // where, since it was asked last
 	Readings <-chan wire.Reading
 	Stop     func()
 }
 
-// WatchJob lets somebody look on at the rounds of a job; Stop must be called at the end.
-func (d Desk) WatchJob(ctx context.Context, id string) (Watching, error) {
-	if _, err := d.op.Job(ctx, id); err != nil {
-		return Watching{}, err
+// Watch lets somebody look on at things, such as a batch's bench or a job's rounds, and
+// with readings at the instruments; Stop must be called at the end. Of what is not the
+// operation's nothing is ever told.
+func (d Desk) Watch(ids []string, readings bool) Watching {
+	e, deaf := d.app.bell.listen(d.who.Operation, ids)
+	out := Watching{Happened: e.wake, Changed: e.changed, Stop: deaf}
+	if readings {
+		shown, stop := d.app.set.Instruments.Watch()
+		out.Readings, out.Stop = shown, func() { deaf(); stop() }
 	}
-	happened, deaf := d.app.bell.listen(topic{d.who.Operation, id})
-	return Watching{Happened: happened, Stop: deaf}, nil
-}
-
-// Watch lets somebody look on at a batch's bench; Stop must be called at the end.
-func (d Desk) Watch(ctx context.Context, id string) (Watching, error) {
-	if _, err := d.op.Batch(ctx, id); err != nil {
-		return Watching{}, err
-	}
-	happened, deaf := d.app.bell.listen(topic{d.who.Operation, id})
-	readings, stop := d.app.set.Instruments.Watch()
-	return Watching{happened, readings, func() { deaf(); stop() }}, nil
+	return out
 }

@@ -82,7 +82,7 @@ func read[T any](o owner, path string) T {
 // heard tells of what happens in a job, as often as the server says so.
 func (o owner) heard(job string) <-chan struct{} {
 	o.t.Helper()
-	response, err := o.http.Get(o.url + "/api/jobs/" + job + "/stream")
+	response, err := o.http.Get(o.url + "/api/stream?at=" + job)
 	if err != nil {
 		o.t.Fatal(err)
 	}

@@ -41,6 +41,9 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.says("main", "Too low. Possible: 10 to 200 characters")
 	p.write(`input[autocomplete="new-password"]`, "several plain words")
 	p.choose("Begin")
+	p.says("main", "This is not the code")
+	p.write(`[data-path="code"] input`, s.Code)
+	p.choose("Begin")
 	p.says("main", "No yards yet")
 	p.says("header", "Owner", "Slipway crew")
 

@@ -106,7 +106,7 @@ func relaying() ([]figure, error) {
 		return nil, err
 	}
 	for range listeners - 1 {
-		response, err := c.client.Get(c.URL + "/api/batches/" + id + "/stream")
+		response, err := c.client.Get(c.URL + "/api/stream?readings=true&at=" + id)
 		if err != nil {
 			return nil, err
 		}

@@ -3,6 +3,7 @@ import { useEffect, useState, useSyncExternalStore } from 'react'
 import { client, type Schemas } from '../api/client'
 import { benchKey } from './useBench'
 import { ask, queries } from '../kit'
+import { listen } from '../stream/stream'
 
 export type Instrument = Schemas['Instrument']
 export type Reading = Schemas['Reading']
@@ -30,16 +31,17 @@ export function useStream(batch: string) {
   const [readings] = useState(() => new Readings())
   const instruments = useQuery(ask(['instruments'], '/api/instruments'))
   useEffect(() => {
-    const stream = new EventSource(`/api/batches/${batch}/stream`)
     const again = (key: readonly string[]) => void queries.invalidateQueries({ queryKey: key })
-    stream.addEventListener('changed', () => again(benchKey(batch)))
-    stream.addEventListener('open', () => again(['instruments']))
-    stream.addEventListener('reading', (e) => {
-      const r = JSON.parse((e as MessageEvent<string>).data) as Reading
-      if ((r.state === 'lost') !== (readings.of(r.instrument)?.state === 'lost')) again(['instruments'])
-      readings.show(r)
+    return listen({ at: batch, readings: true }, (told) => {
+      if ('reading' in told) {
+        const r = told.reading
+        if ((r.state === 'lost') !== (readings.of(r.instrument)?.state === 'lost')) again(['instruments'])
+        readings.show(r)
+        return
+      }
+      again(benchKey(batch))
+      if ('open' in told) again(['instruments'])
     })
-    return () => stream.close()
   }, [batch, readings])
   return { readings, instruments: instruments.data?.instruments ?? [] }
 }

@@ -4,6 +4,7 @@ import { workers } from '../api/names'
 import { loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/queue'
 import { ask, queries } from '../kit'
+import { listen } from '../stream/stream'
 
 /** ms */
 const TOGETHER = 250
@@ -15,10 +16,9 @@ export function useRound(job: string, day: string) {
     staleTime: 10_000,
   })
   useEffect(() => {
-    const stream = new EventSource(`/api/jobs/${job}/stream`)
     // Several may be quick: it is asked for once, a moment after the first of them.
     let soon: ReturnType<typeof setTimeout> | undefined
-    stream.addEventListener('changed', () => {
+    const deaf = listen({ at: job, readings: false }, () => {
       soon ??= setTimeout(() => {
         soon = undefined
         void queries.invalidateQueries({ queryKey: roundKey(job, day) }, { cancelRefetch: false })
@@ -26,7 +26,7 @@ export function useRound(job: string, day: string) {
     })
     return () => {
       clearTimeout(soon)
-      stream.close()
+      deaf()
     }
   }, [job, day])
   return round
