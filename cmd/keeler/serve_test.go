@@ -33,7 +33,7 @@ func TestServeHTTPS(t *testing.T) {
 	if out, err := exec.Command(keeler, "cert", "--data", folder).CombinedOutput(); err != nil || !bytes.Contains(out, []byte("--tls-cert")) {
 		t.Fatalf("%v\n%s", err, out)
 	}
-	cert := filepath.Join(folder, "keeler.crt")
+	cert := filepath.Join(folder, certFile)
 	cmd := exec.Command(keeler, "serve", "--addr", "127.0.0.1:0", "--data", folder, "--log", "error",
 		"--tls-cert", cert, "--tls-key", filepath.Join(folder, "keeler.key"), "--public-url", "https://quay.example")
 	out, err := cmd.StdoutPipe()
@@ -60,7 +60,7 @@ func TestServeHTTPS(t *testing.T) {
 	}
 	url := "https://" + said("https://")
 	code := said("this code: ")
-	pem, err := os.ReadFile(cert)
+	pem, err := os.ReadFile(filepath.Join(folder, authorityFile))
 	if err != nil {
 		t.Fatal(err)
 	}
