@@ -12,6 +12,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
 	"github.com/gin-gonic/gin"
+	"github.com/prometheus/client_golang/prometheus"
 
 	"keeler/app"
 	"keeler/core/hive"
@@ -32,6 +33,8 @@ type Front struct {
 	Port string
 	// Proxies are the addresses (CIDR) whose word is taken for where a request comes from.
 	Proxies []string
+	// Meters are told how it goes; nil: nobody is.
+	Meters prometheus.Registerer
 }
 
 // New is the whole HTTP side: the API under /api, the document at
@@ -43,7 +46,7 @@ func New(f Front) (http.Handler, error) {
 	if err := r.SetTrustedProxies(f.Proxies); err != nil {
 		return nil, err
 	}
-	r.Use(recovered(f.Log), logged(f.Log), f.guarded(), whence)
+	r.Use(recovered(f.Log), logged(f.Log), f.measured(d), f.guarded(), whence)
 	registerAll(humagin.New(r, config()), d)
 	r.GET("/healthz", health(f.App))
 	f.Page.serve(r)
@@ -138,7 +141,7 @@ func recovered(log *slog.Logger) gin.HandlerFunc {
 			case http.ErrAbortHandler:
 				panic(err)
 			default:
-				log.Error("panic", "path", c.Request.URL.Path, "error", err)
+				log.Error("panic", "route", routeOf(c), "error", err)
 				c.AbortWithStatus(http.StatusInternalServerError)
 			}
 		}()
@@ -160,7 +163,7 @@ func logged(log *slog.Logger) gin.HandlerFunc {
 		if !log.Enabled(c, level) {
 			return
 		}
-		log.Log(c, level, "request", "method", c.Request.Method, "path", c.Request.URL.Path,
+		log.Log(c, level, "request", "method", c.Request.Method, "route", routeOf(c),
 			"status", c.Writer.Status(), "took", time.Since(begun))
 	}
 }

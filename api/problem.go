@@ -3,10 +3,12 @@ package api
 import (
 	"context"
 	"errors"
+	"fmt"
 	"log/slog"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/go-sql-driver/mysql"
 
 	"keeler/app"
 	"keeler/core/fault"
@@ -53,10 +55,19 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 	case errors.Is(err, app.ErrForbidden):
 		return huma.Error403Forbidden("This is not for your part in the operation. Ask its owner.")
 	}
-	log.ErrorContext(ctx, "operation failed", "error", err)
+	log.ErrorContext(ctx, "operation failed", "error", impersonal(err))
 	if method == http.MethodGet {
 		return huma.Error503ServiceUnavailable("This could not be read just now. Try again.")
 	}
 	// The database may have done it, and its word got lost.
 	return huma.Error503ServiceUnavailable("Whether this was saved is not known: the database did not answer. Send it again; what is sent twice counts once.")
+}
+
+// impersonal is an error as it is logged: MariaDB's words may hold what somebody wrote.
+func impersonal(err error) string {
+	var of *mysql.MySQLError
+	if errors.As(err, &of) {
+		return fmt.Sprintf("MariaDB error %d (%s)", of.Number, of.SQLState)
+	}
+	return err.Error()
 }

@@ -4,6 +4,7 @@ package app
 
 import (
 	"context"
+	"sync/atomic"
 	"time"
 
 	"github.com/alexedwards/scs/v2"
@@ -48,6 +49,8 @@ type App struct {
 	set   Settings
 	began time.Time // by the clock of the work
 	bell  bell
+
+	refused atomic.Int64 // lines of rounds
 }
 
 // New joins a store with its settings.

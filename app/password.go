@@ -5,6 +5,7 @@ import (
 	_ "embed"
 	"slices"
 	"strings"
+	"sync/atomic"
 	"time"
 	"unicode/utf8"
 
@@ -28,11 +29,17 @@ var hashing = &argon2id.Params{Memory: 64 * 1024, Iterations: 1, Parallelism: 2,
 // atOnce keeps a flood of tries from taking all memory: the others wait their turn.
 var atOnce = make(chan struct{}, 2)
 
+// waiting is how many wait for their turn.
+var waiting atomic.Int64
+
 // inTurn does what takes much memory, or gives up when who asked has.
 func inTurn(ctx context.Context, do func()) error {
+	waiting.Add(1)
 	select {
 	case atOnce <- struct{}{}:
+		waiting.Add(-1)
 	case <-ctx.Done():
+		waiting.Add(-1)
 		return ctx.Err()
 	}
 	defer func() { <-atOnce }()

@@ -20,6 +20,9 @@ import (
 	"keeler/sim/weather"
 	"keeler/store"
 	"keeler/web"
+
+	"github.com/prometheus/client_golang/prometheus"
+	"github.com/prometheus/client_golang/prometheus/collectors"
 )
 
 // Settings say what a Keeler is made of.
@@ -44,6 +47,8 @@ type Settings struct {
 	Port string
 	// Proxies are the addresses (CIDR) of proxies in front of it.
 	Proxies []string
+	// Meters are told how it goes; nil: nobody is.
+	Meters prometheus.Registerer
 }
 
 // Server is a Keeler that can be listened to.
@@ -105,6 +110,11 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 		}
 		parts.Welcome = demo.Welcome()
 	}
+	if set.Meters != nil {
+		if err := set.Meters.Register(collectors.NewDBStatsCollector(set.Store.Pool(), "keeler")); err != nil {
+			return err
+		}
+	}
 	closing, closed := context.WithCancel(context.Background())
 	s.closing = closed
 	keeler := app.New(set.Store, parts)
@@ -112,7 +122,7 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 		return err
 	}
 	s.Handler, err = api.New(api.Front{
-		App: keeler, Port: set.Port, Proxies: set.Proxies, Page: api.Page{Files: web.Files()}, Log: set.Log, PublicURL: set.PublicURL,
+		App: keeler, Meters: set.Meters, Port: set.Port, Proxies: set.Proxies, Page: api.Page{Files: web.Files()}, Log: set.Log, PublicURL: set.PublicURL,
 		Secure: set.Secure || strings.HasPrefix(set.PublicURL, "https:"), Closing: closing.Done(),
 	})
 	return err

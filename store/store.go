@@ -55,6 +55,9 @@ func Open(dsn string) (*Store, error) {
 	return s, s.db.Callback().Create().Before("gorm:create").Register("operation", enter)
 }
 
+// Pool is the connections, for who watches over them.
+func (s *Store) Pool() *sql.DB { return s.pool }
+
 // Close gives the connections back.
 func (s *Store) Close() error { return s.pool.Close() }
 

@@ -15,6 +15,7 @@ import (
 
 type passwordCommand struct {
 	Login string `arg:"" help:"E-mail or name that the person signs in with."`
+	Drop  bool   `name:"drop-second-factor" help:"Ask for a second factor no more: the phone is lost, and so are the recovery codes."`
 }
 
 // Run makes the link for who has this machine: a lone owner has nobody to ask. It may be
@@ -24,7 +25,11 @@ func (p passwordCommand) Run(ctx context.Context, s settings) error {
 }
 
 func (p passwordCommand) do(ctx context.Context, s settings, d database, out io.Writer) error {
-	link, err := app.New(d.Store, app.Settings{Work: time.Now, Wall: time.Now}).PasswordLinkFor(ctx, p.Login)
+	keeler := app.New(d.Store, app.Settings{Work: time.Now, Wall: time.Now})
+	link, err := keeler.PasswordLinkFor(ctx, p.Login)
+	if err == nil && p.Drop {
+		err = keeler.DropSecond(ctx, p.Login)
+	}
 	if errors.Is(err, store.ErrNotFound) {
 		return fmt.Errorf("nobody signs in as %q here", p.Login)
 	}

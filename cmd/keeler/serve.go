@@ -41,6 +41,11 @@ func (s settings) serve(ctx context.Context, d database, set server.Settings) er
 	if err != nil {
 		return err
 	}
+	measured, err := s.measure(&set)
+	if err != nil {
+		return errors.Join(err, listener.Close())
+	}
+	defer measured()
 	set.Proxies, set.Port = s.Proxies, strconv.Itoa(listener.Addr().(*net.TCPAddr).Port)
 	keeler, err := server.New(ctx, set)
 	if err != nil {

@@ -16,6 +16,7 @@ type settings struct {
 	Proxies     []string   `name:"trusted-proxies" env:"KEELER_TRUSTED_PROXIES" help:"Addresses (CIDR) of reverse proxies whose X-Forwarded-For is believed; else none is."`
 	Forecast    string     `env:"KEELER_FORECAST" help:"Address of a forecast service (docs/formats/forecast.md); else none, and in the demo a simulated one."`
 	Instruments []string   `env:"KEELER_INSTRUMENTS" help:"Balances and thermometers to read, host:port each (docs/formats/instruments.md); else none, and in the demo simulated ones."`
+	Metrics     string     `env:"KEELER_METRICS" help:"Address to serve /metrics for Prometheus on, such as 127.0.0.1:9464; else nowhere."`
 	Log         slog.Level `env:"KEELER_LOG" default:"info" help:"Least level logged: debug, info, warn or error."`
 }
 
@@ -26,6 +27,7 @@ type commandLine struct {
 	Demo        demoCommand        `cmd:"" help:"Serve it with the demo scenario, its clock pinned."`
 	Password    passwordCommand    `cmd:"" help:"Make a link by which a person sets a new password."`
 	Migrate     migrateCommand     `cmd:"" help:"Bring the database to the newest schema, telling what is done, then stop."`
+	Unit        unitCommand        `cmd:"" help:"Print a systemd unit (docs/operations.md)."`
 	Cert        certCommand        `cmd:"" help:"Make a certificate for HTTPS in the local network."`
 	Weather     weatherCommand     `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`
 	Instruments instrumentsCommand `cmd:"" help:"Serve simulated balances and a thermometer, to try --instruments with."`

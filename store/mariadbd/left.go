@@ -72,7 +72,7 @@ func runFolder(told string) (string, error) {
 	if err != nil && !errors.Is(err, os.ErrNotExist) {
 		return "", err
 	}
-	folder, err := os.MkdirTemp("", name)
+	folder, err := os.MkdirTemp(os.Getenv("RUNTIME_DIRECTORY"), name) // systemd's, where it runs this
 	if err != nil {
 		return "", err
 	}
