@@ -57,7 +57,9 @@ func calculate[In, Out any](h huma.API, name, summary string, work func(In) (Out
 	operation.SkipValidateBody = true // exact does it
 	operation.MaxBodyBytes = wideBody
 	huma.Register(h, operation, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
+		slots <- struct{}{}
 		out, err := work(in.Body.value)
+		<-slots
 		if err != nil {
 			return nil, problem(ctx, slog.Default(), operation.Method, err)
 		}

@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"io"
 	"reflect"
+	"runtime"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -12,6 +13,44 @@ import (
 
 // errNoJSON is told of what cannot be read at all, in place of the library's words.
 var errNoJSON = plain("This cannot be read as JSON of the documented shape.")
+
+// errTooLong is told of lists that nothing takes, before they are read.
+var errTooLong = plain("A list in this is too long: the document says how many each may hold.")
+
+// mostInList is more than any list may hold.
+const mostInList = 5000
+
+// tooLong reports whether a JSON text has a list, or would have if it is one, with more
+// entries than that: found by looking at each byte once at most, which costs nothing
+// beside reading it.
+func tooLong(raw []byte, most int) bool {
+	var open []int // entries so far, of each list and object around
+	quoted := false
+	for i := 0; i < len(raw); i++ {
+		switch c := raw[i]; {
+		case quoted:
+			if c == '\\' {
+				i++
+			} else if c == '"' {
+				quoted = false
+			}
+		case c == '"':
+			quoted = true
+		case c == '[' || c == '{':
+			open = append(open, 1)
+		case c == ',' && len(open) > 0:
+			if open[len(open)-1]++; open[len(open)-1] > most {
+				return true
+			}
+		case (c == ']' || c == '}') && len(open) > 0:
+			open = open[:len(open)-1]
+		}
+	}
+	return false
+}
+
+// slots keeps calculating, which is for everybody, from taking every processor.
+var slots = make(chan struct{}, max(1, runtime.NumCPU()/2))
 
 // plain is an error in words for people.
 type plain string
@@ -22,6 +61,10 @@ func (p plain) Error() string { return string(p) }
 var tolerant = huma.Format{
 	Marshal: func(w io.Writer, v any) error { return json.NewEncoder(w).Encode(v) },
 	Unmarshal: func(raw []byte, into any) error {
+		if b, is := into.(interface{ take(raw []byte) }); is {
+			b.take(raw)
+			return nil
+		}
 		if err := wire.Read(raw, into, false); err != nil {
 			return errNoJSON
 		}
@@ -53,32 +96,38 @@ func (checked[T]) Schema(r huma.Registry) *huma.Schema {
 // Resolve tells what is wrong, before the operation is begun.
 func (b *checked[T]) Resolve(huma.Context) []error { return b.wrong }
 
-// UnmarshalJSON fails for what is no JSON and otherwise keeps what is wrong.
-func (b *checked[T]) UnmarshalJSON(raw []byte) error {
-	if err := b.check(raw); err != nil || len(b.wrong) > 0 {
-		return err
+// take reads a body and keeps what is wrong with it. None of it is ever sent back.
+func (b *checked[T]) take(raw []byte) {
+	if b.check(raw); len(b.wrong) == 0 && wire.Read(raw, &b.value, false) != nil {
+		b.refuse(errNoJSON)
 	}
-	return wire.Read(raw, &b.value, false)
 }
 
-// UnmarshalJSON is the same, but a body that fits is read once.
-func (b *exact[T]) UnmarshalJSON(raw []byte) error {
-	if wire.Read(raw, &b.value, true) == nil {
-		return nil
+func (b *exact[T]) take(raw []byte) {
+	slots <- struct{}{}
+	defer func() { <-slots }()
+	if !tooLong(raw, mostInList) && wire.Read(raw, &b.value, true) == nil {
+		return
 	}
-	err := b.check(raw)
-	if err == nil && len(b.wrong) == 0 {
-		b.wrong = []error{&huma.ErrorDetail{Location: "body", Message: errNoJSON.Error()}}
+	if b.check(raw); len(b.wrong) == 0 {
+		b.refuse(errNoJSON)
 	}
-	return err
 }
 
 // check holds a body against the schema.
-func (b *checked[T]) check(raw []byte) error {
+func (b *checked[T]) check(raw []byte) {
+	if tooLong(raw, mostInList) {
+		b.refuse(errTooLong)
+		return
+	}
 	var parsed any
 	if err := wire.Read(raw, &parsed, false); err != nil {
-		return errNoJSON
+		b.refuse(errNoJSON)
+		return
 	}
 	b.wrong = unfit(b.Schema(shapes), parsed)
-	return nil
+}
+
+func (b *checked[T]) refuse(why error) {
+	b.wrong = []error{&huma.ErrorDetail{Location: "body", Message: why.Error()}}
 }

@@ -38,6 +38,10 @@ func ours(publicURL string, next http.Handler) (http.Handler, error) {
 			refuse(w, http.StatusMisdirectedRequest, "Keeler is not known by this name here: --public-url sets it.")
 			return
 		}
+		if r.ContentLength > wideBody && !strings.HasPrefix(r.URL.Path, "/api/import/") { // none of it is read
+			refuse(w, http.StatusRequestEntityTooLarge, "This is more than is taken at once.")
+			return
+		}
 		next.ServeHTTP(w, r)
 	}), nil
 }

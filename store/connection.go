@@ -93,7 +93,7 @@ func (s *Store) Check(ctx context.Context) error {
 
 // enough asks for a MariaDB that has all that the schema uses.
 func enough(version string) error {
-	const major, minor = 10, 10 // utf8mb4_uca1400_as_ci
+	const major, minor = 10, 11 // Debian 12's
 	number, _, _ := strings.Cut(version, "-")
 	parts := strings.SplitN(number, ".", 3)
 	if !strings.Contains(version, "MariaDB") || len(parts) < 2 {

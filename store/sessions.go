@@ -59,26 +59,35 @@ func (s Sessions) CommitCtx(ctx context.Context, token string, data []byte, expi
 	const swept = 100
 	ctx, cancel := context.WithTimeout(ctx, answerWithin)
 	defer cancel()
-	_, holds, err := scs.GobCodec{}.Decode(data)
+	row, err := sessionOf(data)
 	if err != nil {
 		return err
 	}
 	now := time.Now().UTC()
-	row := Session{Token: token, Data: data, BegunAt: now, SeenAt: now, Expiry: expiry.UTC()}
-	row.ID, _ = holds[SessionID].(string)
-	if row.ID == "" {
-		return errors.New("a session of nobody is not kept")
-	}
-	row.Device, _ = holds[SessionDevice].(string)
-	if user, is := holds[SessionUser].(int64); is {
-		id := uint64(user)
-		row.UserID = &id
-	}
+	row.Token, row.BegunAt, row.SeenAt, row.Expiry = token, now, now, expiry.UTC()
 	db := s.db.WithContext(ctx)
 	if err := db.Where("expiry < ?", now).Limit(swept).Delete(&Session{}).Error; err != nil {
 		return err
 	}
 	return db.Clauses(clause.OnConflict{DoUpdates: clause.AssignmentColumns([]string{"data", "expiry"})}).Create(&row).Error
+}
+
+// sessionOf reads what a session's data tell of it.
+func sessionOf(data []byte) (Session, error) {
+	_, holds, err := scs.GobCodec{}.Decode(data)
+	if err != nil {
+		return Session{}, err
+	}
+	row := Session{Data: data}
+	row.ID, _ = holds[SessionID].(string)
+	row.Device, _ = holds[SessionDevice].(string)
+	user, is := holds[SessionUser].(int64)
+	if row.ID == "" || !is || user <= 0 {
+		return Session{}, errors.New("a session of nobody is not kept")
+	}
+	id := uint64(user)
+	row.UserID = &id
+	return row, nil
 }
 
 // DeleteCtx ends a session.
