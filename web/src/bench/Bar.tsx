@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button'
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import styles from './bench.module.css'
 import { text } from './text'
 import { Press } from '../kit'
@@ -27,12 +27,13 @@ export interface BarProps {
 export function Bar({ onBack, first, busy, primary: offered, idle, held, second, third }: BarProps) {
   const primary = held === undefined ? offered : undefined
   const press = useRef<() => void>(() => undefined)
-  useEffect(() => {
+  // Before the button is seen: who presses as soon as it is there is heard.
+  useLayoutEffect(() => {
     press.current = () => {
       if (primary && !busy) primary.onPress()
     }
   })
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.key !== ' ' || e.repeat) return
       const there = e.target
