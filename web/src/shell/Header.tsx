@@ -69,7 +69,7 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
         <b>{start.me?.operation ?? start.place ?? day(start.now)}</b>
         <span>
           {start.demo ? `${day(start.now)} ` : clock(start.now)}
-          {start.demo && <DemoClock />}
+          {start.demo && start.me && <DemoClock />}
         </span>
       </div>
     </header>
