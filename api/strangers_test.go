@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
+	"net"
 	"net/http"
 	"strings"
 	"testing"
@@ -180,5 +181,21 @@ func TestBodiesAreLimited(t *testing.T) {
 		if status != http.StatusRequestEntityTooLarge {
 			t.Errorf("%s: %d for %d bytes", path, status, most)
 		}
+	}
+}
+
+// A body that is not sent to its end is not waited for: the connection is ended.
+func TestSlowBodyIsNotWaitedFor(t *testing.T) {
+	connection, err := net.Dial("tcp", strings.TrimPrefix(keeler.URL, "http://"))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = connection.Close() }()
+	if _, err := fmt.Fprintf(connection, "POST /api/dribble/plan HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 1000\r\n\r\n{"); err != nil {
+		t.Fatal(err)
+	}
+	answer, err := io.ReadAll(connection) // or this waits for ever
+	if err != nil || !strings.HasPrefix(string(answer), "HTTP/1.1 408") {
+		t.Errorf("%.100s %v", answer, err)
 	}
 }

@@ -10,6 +10,8 @@ import (
 	"sync/atomic"
 	"testing"
 
+	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/serviceworker"
 	"github.com/chromedp/chromedp"
 
 	"keeler/e2e/browser"
@@ -293,6 +295,52 @@ func TestReadyIsTrue(t *testing.T) {
 	ready()
 	upgraded.Store(false)
 	alone(9, "20")
+}
+
+// Where the browser wakes the worker, what waits is sent with no page open.
+func TestBackgroundSyncSendsWithoutAPage(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	url, away := offline(t, s)
+	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	p.byHand("No. 1 Big jar")
+	away.Store(true)
+	p.given()
+	p.says("[data-signal]", "1 waiting")
+	var worker serviceworker.RegistrationID
+	told := chromedp.Events(p.ctx, serviceworker.WorkerRegistrationUpdated)
+	if _, err := chromedp.Call(p.ctx, serviceworker.Enable, cdp.Empty{}); err != nil {
+		t.Fatal(err)
+	}
+	for e, err := range told {
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, r := range e.Registrations {
+			if strings.HasPrefix(r.ScopeURL, url) {
+				worker = r.RegistrationID
+			}
+		}
+		if worker != "" {
+			break
+		}
+	}
+	p.do(chromedp.Navigate("about:blank"))
+	away.Store(false)
+	_, err := chromedp.Call(p.ctx, serviceworker.DispatchSyncEvent, serviceworker.DispatchSyncEventParams{Origin: url + "/", RegistrationID: worker, Tag: "keeler.outbox", LastChance: true})
+	if err != nil {
+		t.Fatal(err)
+	}
+	heard := o.heard(job)
+	for len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records) == 0 && t.Context().Err() == nil {
+		<-heard // at first, and whenever something happens
+	}
+	if n := len(read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records); n != 1 {
+		t.Errorf("%d lines were sent", n)
+	}
 }
 
 // recorded is what a handler answers to a request.

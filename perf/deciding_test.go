@@ -64,16 +64,18 @@ func (c crew) post(path string, body any) error {
 	return err
 }
 
+// newClient keeps its cookies.
+func newClient() *http.Client {
+	cookies, _ := cookiejar.New(nil) // fails by its options alone
+	return &http.Client{Jar: cookies}
+}
+
 func newCrew(instruments ...string) (crew, error) {
 	s, err := stand.Up(context.Background(), false, instruments...)
 	if err != nil {
 		return crew{}, err
 	}
-	cookies, err := cookiejar.New(nil)
-	if err != nil {
-		return crew{}, err
-	}
-	c := crew{s, &http.Client{Jar: cookies}}
+	c := crew{s, newClient()}
 	return c, c.post("/api/claim", wire.Claim{Code: s.Code, Operation: "Bench", Login: "Owner", Password: "a long enough one"})
 }
 

@@ -8,7 +8,6 @@ import (
 	"io"
 	"net"
 	"net/http"
-	"net/http/cookiejar"
 	"os"
 	"os/exec"
 	"regexp"
@@ -64,11 +63,7 @@ func startAlone(data string) (a alone, err error) {
 	if err != nil {
 		return a, err
 	}
-	cookies, err := cookiejar.New(nil)
-	if err != nil {
-		return a, err
-	}
-	a.url, a.client = strings.TrimSpace(at[strings.Index(at, "http://"):]), &http.Client{Jar: cookies}
+	a.url, a.client = strings.TrimSpace(at[strings.Index(at, "http://"):]), newClient()
 	return a, a.ask("/api/claim", wire.Claim{Code: strings.TrimSpace(code[strings.LastIndex(code, ":")+1:]), Operation: "Quay", Login: "Owner", Password: secretOfMine})
 }
 

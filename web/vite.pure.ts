@@ -6,7 +6,7 @@ export default defineConfig({
   build: {
     outDir: 'pure',
     // What is not asked for by name is not in it.
-    rollupOptions: { treeshake: { moduleSideEffects: false } },
+    rolldownOptions: { treeshake: { moduleSideEffects: false } },
     lib: { entry: 'src/pure.ts', formats: ['iife'], name: 'pure', fileName: () => 'pure.js' },
   },
 })

@@ -10,6 +10,7 @@ import {
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
 import { ROUND_CACHE, TAG } from './api/names'
+import { kept } from './outbox/box'
 import { sendAll } from './outbox/sendAll'
 
 declare let self: ServiceWorkerGlobalScope
@@ -76,9 +77,13 @@ self.addEventListener('sync', (e) => {
   if (sync.tag === TAG) sync.waitUntil(waken())
 })
 
-/** Pages that are open send what waits; without one, it is sent from here. */
+/**
+ * Pages that are open send what waits; without one, it is sent from here. What still waits
+ * is a failure: the browser then wakes this again, when the pages may be closed.
+ */
 async function waken() {
   const pages = await self.clients.matchAll({ type: 'window' })
   if (pages.length === 0) return sendAll()
   pages.forEach((p) => p.postMessage(TAG))
+  if ((await kept()).length > 0) throw new Error('something waits')
 }
