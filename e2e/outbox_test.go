@@ -145,20 +145,27 @@ func TestRefusedLineBlocksNobody(t *testing.T) {
 	p.says("main", "Slipway H000", "Refused for a test: 403.", "I have written it down: drop it")
 }
 
-// What waits is in sight on every page, sent from whichever is open, warned of at signing
-// out, and can be had as a file.
-func TestQueueOnEveryPage(t *testing.T) {
+// oneWaits is an owner's phone that has no signal, with one dose of a round waiting on it.
+func oneWaits(t *testing.T) (o owner, p page, job, url string, away *atomic.Bool) {
+	t.Helper()
 	s := up(t, false)
-	o := ownerOf(t, s)
-	job, _, _ := o.job(3, 100)
-	url, away := offline(t, s)
-	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	o = ownerOf(t, s)
+	job, _, _ = o.job(3, 100)
+	url, away = offline(t, s)
+	p = open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
 	p.byHand("No. 1 Big jar")
 	away.Store(true)
 	p.given()
 	p.says("[data-signal]", "1 waiting")
+	return o, p, job, url, away
+}
+
+// What waits is in sight on every page, sent from whichever is open, warned of at signing
+// out, and can be had as a file.
+func TestQueueOnEveryPage(t *testing.T) {
+	o, p, job, url, away := oneWaits(t)
 	p.do(chromedp.Navigate(url + "/"))
 	p.says("[data-queue]", "1 waiting on this phone", "no signal")
 	p.click("[data-queue]")
@@ -299,17 +306,7 @@ func TestReadyIsTrue(t *testing.T) {
 
 // Where the browser wakes the worker, what waits is sent with no page open.
 func TestBackgroundSyncSendsWithoutAPage(t *testing.T) {
-	s := up(t, false)
-	o := ownerOf(t, s)
-	job, _, _ := o.job(3, 100)
-	url, away := offline(t, s)
-	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
-	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
-	p.byHand("No. 1 Big jar")
-	away.Store(true)
-	p.given()
-	p.says("[data-signal]", "1 waiting")
+	o, p, job, url, away := oneWaits(t)
 	var worker serviceworker.RegistrationID
 	told := chromedp.Events(p.ctx, serviceworker.WorkerRegistrationUpdated)
 	if _, err := chromedp.Call(p.ctx, serviceworker.Enable, cdp.Empty{}); err != nil {
