@@ -72,7 +72,7 @@ func (r routes) describe(methodAndPath, id, summary string, errors ...int) huma.
 
 const (
 	usualBody  = 32 << 10
-	wideBody   = 256 << 10        // a thousand colonies with their boards
+	wideBody   = 512 << 10        // a thousand colonies with their boards
 	bodyWithin = 20 * time.Second // to be sent, over poor signal
 	// answeredWithin is how long one waits for a database that is busy or stands still.
 	answeredWithin = 5 * time.Second

@@ -124,16 +124,16 @@ func many(n int) string { return "[" + strings.TrimSuffix(strings.Repeat("{},", 
 // than twenty places or sends back what was sent.
 func TestFewErrorsForMuch(t *testing.T) {
 	for path, body := range map[string]string{
-		"/api/dribble/dose":     `{"colonies":` + many(80_000) + `}`,
-		"/api/dribble/plan":     `{"colonies":` + many(80_000) + `}`,
-		"/api/strip/plan":       `{"colonies":` + many(80_000) + `}`,
+		"/api/dribble/dose":     `{"colonies":` + many(160_000) + `}`,
+		"/api/dribble/plan":     `{"colonies":` + many(160_000) + `}`,
+		"/api/strip/plan":       `{"colonies":` + many(160_000) + `}`,
 		"/api/strip/placement":  `{"colonies":` + many(900) + `}`,
 		"/api/hive/counts":      `{"typed":` + many(1000) + `}`,
-		"/api/round/lasts":      `{"expected":` + many(80_000) + `}`,
-		"/api/inspections":      `{"inspections":` + many(80_000) + `}`,
+		"/api/round/lasts":      `{"expected":` + many(160_000) + `}`,
+		"/api/inspections":      `{"inspections":` + many(160_000) + `}`,
 		"/api/counts":           `{"counts":` + many(900) + `}`,
 		"/api/batches":          `{"recipe":{"dribble":{"colonies":` + many(900) + `}}}`,
-		"/api/jobs":             `{"colonies":` + many(80_000) + `}`,
+		"/api/jobs":             `{"colonies":` + many(160_000) + `}`,
 		"/api/yards":            many(10_000),
 		"/api/lots":             `{"name":"` + strings.Repeat("a", 20_000) + `"}`,
 		"/api/pad/plan":         `{` + strings.TrimSuffix(strings.Repeat(`"x":{},`, 1000), ",") + `,` + names(20_000) + `}`,
@@ -160,7 +160,7 @@ func TestFewErrorsForMuch(t *testing.T) {
 		if n := len(told.Errors); n == 0 || n > 20 || len(raw) > 8000 {
 			t.Errorf("%s: %d errors in %d bytes", path, n, len(raw))
 		}
-		if strings.Contains(body, many(80_000)) && len(told.Errors) > 4 { // with what else is missing
+		if strings.Contains(body, many(160_000)) && len(told.Errors) > 4 { // with what else is missing
 			t.Errorf("%s: %d errors for a list that is too long", path, len(told.Errors))
 		}
 	}
@@ -176,7 +176,7 @@ func names(n int) string {
 
 // What is beyond a route's size is refused without being read to its end.
 func TestBodiesAreLimited(t *testing.T) {
-	for path, most := range map[string]int{"/api/yards": 40 << 10, "/api/dribble/plan": 300 << 10, "/api/session": 40 << 10, "/api/inspections": 300 << 10} {
+	for path, most := range map[string]int{"/api/yards": 40 << 10, "/api/dribble/plan": 600 << 10, "/api/session": 40 << 10, "/api/inspections": 600 << 10} {
 		status, _ := call(t, path, `{"x":"`+strings.Repeat("a", most)+`"}`)
 		if status != http.StatusRequestEntityTooLarge {
 			t.Errorf("%s: %d for %d bytes", path, status, most)

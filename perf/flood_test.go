@@ -151,7 +151,7 @@ func flood() ([]figure, error) {
 	}
 	paths := []string{"/api/inspections", "/api/counts", "/api/session", "/api/join", "/api/dribble/plan", "/api/dribble/dose", "/api/strip/plan", "/api/import/colonies"}
 	list := `{"inspections":[` + strings.TrimSuffix(strings.Repeat("{},", floodBody/3), ",") + `],"colonies":[{}]}`
-	many := `{"colonies":[` + strings.TrimSuffix(strings.Repeat("{},", 80_000), ",") + `]}`
+	many := `{"colonies":[` + strings.TrimSuffix(strings.Repeat("{},", 160_000), ",") + `]}`
 	end := make(chan struct{})
 	var strangers sync.WaitGroup
 	for i := range flooding {

@@ -16,8 +16,15 @@ type LogEntry struct {
 	Address     string
 }
 
-// Log writes an entry.
+// logLasts is how long the log remembers: it tells of people.
+const logLasts = 400 * 24 * time.Hour
+
+// Log writes an entry, and forgets those of long ago.
 func (o Operation) Log(ctx context.Context, e LogEntry) error {
+	const swept = 100
+	if err := o.own(ctx).Where("at < ?", e.At.Add(-logLasts)).Limit(swept).Delete(&LogEntry{}).Error; err != nil {
+		return err
+	}
 	return o.db.WithContext(ctx).Create(&e).Error
 }
 

@@ -91,6 +91,7 @@ CREATE TABLE IF NOT EXISTS log_entries (
   detail VARCHAR(200) NOT NULL,
   address VARCHAR(64) NOT NULL,
   PRIMARY KEY (operation_id, seq),
+  KEY by_age (operation_id, at),
   FOREIGN KEY (operation_id) REFERENCES operations (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
