@@ -20,7 +20,10 @@ const dataOption = "--datadir="
 func stopOrphans(data string) error {
 	deadline := time.Now().Add(stopTimeout)
 	for signal := syscall.SIGTERM; ; {
-		found := orphans(data)
+		for _, making := range orphans(data + fresh) { // what it makes is thrown away
+			_ = syscall.Kill(making, syscall.SIGKILL)
+		}
+		found := append(orphans(data), orphans(data+fresh)...)
 		if len(found) == 0 {
 			return nil
 		}
@@ -47,7 +50,7 @@ func orphans(data string) (pids []int) {
 		}
 		words := bytes.Split(line, []byte{0})
 		for _, w := range words[1:] {
-			if string(w) != dataOption+data && string(w) != dataOption+data+fresh {
+			if string(w) != dataOption+data {
 				continue
 			}
 			if pid, err := strconv.Atoi(strings.Split(path, "/")[2]); err == nil {
