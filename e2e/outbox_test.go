@@ -244,7 +244,7 @@ func TestReadyIsTrue(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, _, _ := o.job(3, 100)
-	var away, upgraded atomic.Bool
+	var away, upgraded, told atomic.Bool
 	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
 		switch {
 		case away.Load():
@@ -253,7 +253,7 @@ func TestReadyIsTrue(t *testing.T) {
 			w.Header().Set("Content-Type", "text/javascript")
 			answer := recorded(onward, r)
 			_, _ = w.Write(append(answer.Body.Bytes(), "\n// another version"...))
-		case upgraded.Load() && strings.HasPrefix(r.URL.Path, "/api/"):
+		case told.Load() && strings.HasPrefix(r.URL.Path, "/api/"):
 			answer := recorded(onward, r)
 			for name, values := range answer.Header() {
 				w.Header()[name] = values
@@ -296,11 +296,12 @@ func TestReadyIsTrue(t *testing.T) {
 	ready()
 	alone(8, "15")
 	upgraded.Store(true)
+	told.Store(true)
 	p.do(chromedp.Reload())
 	p.says("[data-updated]", "Keeler was updated")
-	p.choose("Reload")
-	ready()
-	upgraded.Store(false)
+	told.Store(false)
+	p.click("[data-updated] button")
+	p.until(`document.querySelector('[data-updated]') === null && document.querySelector('[data-ready]') !== null`)
 	alone(9, "20")
 }
 

@@ -15,17 +15,25 @@ export function Updated() {
   )
 }
 
+/** ms: until a page is loaded again whatever the worker does. */
+const PATIENCE = 8000
+
 /** The worker's newer self takes over first: it is what serves the page. */
 async function reload() {
+  setTimeout(() => location.reload(), PATIENCE)
   const worker = await workers?.getRegistration()
-  await worker?.update().catch(() => undefined)
+  // One that waits already is not looked for again: that may take as long as it likes.
+  if (!worker?.installing && !worker?.waiting) await worker?.update().catch(() => undefined)
   const next = worker?.installing ?? worker?.waiting
-  if (next) {
-    workers?.addEventListener('controllerchange', () => location.reload())
-    const go = () => {
-      if (next.state === 'installed') next.postMessage('take over')
-    }
-    next.addEventListener('statechange', go)
-    go()
-  } else location.reload()
+  if (!next) {
+    location.reload()
+    return
+  }
+  workers?.addEventListener('controllerchange', () => location.reload())
+  const go = () => {
+    if (next.state === 'installed') next.postMessage('take over')
+    if (next.state === 'redundant') location.reload() // it could not be fetched whole
+  }
+  next.addEventListener('statechange', go)
+  go()
 }
