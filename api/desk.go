@@ -135,6 +135,7 @@ func (d *desks) member(ctx context.Context) (app.Member, error) {
 		if errors.Is(err, store.ErrNotFound) {
 			err = errSignedOut
 		}
+		m.Address = cameFrom(ctx)
 		return m, err
 	}
 	user := d.sessions.GetInt64(ctx, store.SessionUser)

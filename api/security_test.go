@@ -160,7 +160,10 @@ func TestSecondFactor(t *testing.T) {
 		}
 		return out
 	}
-	prove := func(c string) (int, map[string]any) { return call(t, "/api/second-factor", `{"code":"`+c+`"}`) }
+	prove := func(c string) (int, map[string]any) {
+		typed := c[:3] + " " + c[3:] // as an app shows it
+		return call(t, "/api/second-factor", `{"code":"`+typed+`"}`)
+	}
 	if status, _ := prove("000000"); status != http.StatusUnprocessableEntity && code(0) != "000000" {
 		t.Errorf("a guess turns it on: %d", status)
 	}
@@ -246,6 +249,12 @@ func TestTokenForAScript(t *testing.T) {
 	}
 	if status, _ := send(t, script, http.MethodPost, "/api/yards", `{"name":"By script","latitude":57}`); status != http.StatusOK {
 		t.Errorf("a keeper's work: %d", status)
+	}
+	_, log := call(t, "/api/log", "")
+	for _, entry := range log["entries"].([]any) {
+		if e := entry.(map[string]any); e["address"] == nil || e["address"] == "" {
+			t.Errorf("from nowhere: %v", e)
+		}
 	}
 	_, list := call(t, "/api/tokens", "")
 	if rows := list["tokens"].([]any); len(rows) != 1 || rows[0].(map[string]any)["name"] != "Backup" || rows[0].(map[string]any)["token"] != nil {

@@ -47,7 +47,7 @@ func (d Desk) TurnSecondOn(ctx context.Context, in wire.ProveSecond) (wire.Secon
 	if err != nil {
 		return wire.SecondFactor{}, err
 	}
-	step, fits := d.app.step(u.SecondSecret, in.Code)
+	step, fits := d.app.step(u.SecondSecret, spaceless(in.Code))
 	if !fits {
 		return wire.SecondFactor{}, wrongCode
 	}
@@ -93,7 +93,7 @@ var wrongCode = fault.List{{Field: "code", Reason: fault.WrongCode}}
 // second asks for the code of a user who has a second factor: a fault at "code" when it is
 // missing or wrong. No code is taken twice.
 func (a *App) second(ctx context.Context, u store.User, code string) error {
-	code = strings.ToLower(strings.ReplaceAll(strings.TrimSpace(code), " ", ""))
+	code = strings.ToLower(spaceless(code))
 	if !u.SecondOn {
 		return nil
 	}
@@ -112,6 +112,9 @@ func (a *App) second(ctx context.Context, u store.User, code string) error {
 	}
 	return err
 }
+
+// spaceless is a code without the spaces that an app shows it with.
+func spaceless(code string) string { return strings.Join(strings.Fields(code), "") }
 
 // step finds the step of now, or one beside it, that a code is of.
 func (a *App) step(secret, code string) (int64, bool) {
