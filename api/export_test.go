@@ -1,7 +1,6 @@
 package api_test
 
 import (
-	"context"
 	"fmt"
 	"io"
 	"net/http"
@@ -9,32 +8,16 @@ import (
 	"testing"
 
 	"github.com/google/uuid"
-
-	"keeler/e2e/stand"
-	"keeler/store/mariadbd"
 )
 
 // An export is whole, as its last line shows, or an error: wherever the database is cut
 // off, half a register never ends like a whole one.
 func TestExportIsWholeOrAnError(t *testing.T) {
-	its, err := keeler.DB.Database(t.Context(), t.Name())
-	if err != nil {
-		t.Fatal(err)
-	}
-	line, through, err := mariadbd.NewLine(its)
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer line.Close()
-	s, err := stand.On(context.Background(), through, false)
-	if err != nil {
-		t.Fatal(err)
-	}
+	s, line := onLine(t, false)
 	mine, by := keeler, owner
 	keeler, owner = s, browser()
 	t.Cleanup(func() {
 		keeler, owner = mine, by
-		_ = s.Down()
 	})
 	if err := claim(owner); err != nil {
 		t.Fatal(err)

@@ -13,20 +13,7 @@ import (
 // A database that stands still makes nobody wait for ever: each is told so, and when it
 // goes on again so does Keeler.
 func TestFrozenDatabaseIsTold(t *testing.T) {
-	its, err := keeler.DB.Database(t.Context(), t.Name())
-	if err != nil {
-		t.Fatal(err)
-	}
-	line, through, err := mariadbd.NewLine(its)
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer line.Close()
-	s, err := stand.On(context.Background(), through, true)
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = s.Down() }()
+	s, line := onLine(t, true)
 	who := browser()
 	if response, err := who.Post(s.URL+"/api/demo", "application/json", nil); err != nil || response.StatusCode != http.StatusOK {
 		t.Fatal(response, err)
@@ -76,4 +63,24 @@ func TestThreeHundredReadAtOnce(t *testing.T) {
 		})
 	}
 	all.Wait()
+}
+
+// onLine is a Keeler for one test, whose database is at the end of a line of its own.
+func onLine(t *testing.T, withDemo bool) (*stand.Stand, *mariadbd.Line) {
+	t.Helper()
+	its, err := keeler.DB.Database(t.Context(), t.Name())
+	if err != nil {
+		t.Fatal(err)
+	}
+	line, through, err := mariadbd.NewLine(its)
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(line.Close)
+	s, err := stand.On(context.Background(), through, withDemo)
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = s.Down() })
+	return s, line
 }
