@@ -88,7 +88,7 @@ func TestWaitingLineBelongsToItsPerson(t *testing.T) {
 	p.do(chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ login: 'Owner', password: 'a long enough one' }) })`, chromedp.EvalAwaitPromise))
 	p.until(`document.querySelector('[data-who]')?.innerText === 'Owner'`)
 	p.do(chromedp.Navigate(url + "/yards"))
-	p.says("[data-queue]", "1 of somebody else wait here")
+	p.says("[data-queue]", "1 of somebody else’s waits here")
 	records := func() []wire.Application { return read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records }
 	if r := records(); len(r) > 1 || len(r) == 1 && r[0].By != "Anna" {
 		t.Fatalf("it was sent as %+v", r)

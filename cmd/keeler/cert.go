@@ -45,9 +45,8 @@ func (certCommand) Run(s settings) error {
 
 // makeCert writes a certificate for this machine's names and addresses, signed by an
 // authority of its own, so that a phone in the same network can use HTTPS once it was told
-// to trust that. The authority signs for this machine and private networks alone. No key that is there is overwritten:
-// the authority's is used again, and the certificate's made anew only when it was moved
-// away.
+// to trust that. No key that is there is overwritten: the authority's is used again, and
+// the certificate's made anew only when it was moved away.
 func makeCert(folder string, names []string, addresses []net.IP, out io.Writer) error {
 	if err := os.MkdirAll(folder, 0o700); err != nil {
 		return err
@@ -86,7 +85,8 @@ func makeCert(folder string, names []string, addresses []net.IP, out io.Writer) 
 	return nil
 }
 
-// makeAuthority makes what signs for some names and addresses and for nothing else.
+// makeAuthority makes what signs for some names and addresses and for private networks, and
+// for nothing else.
 func makeAuthority(cert, key string, names []string, addresses []net.IP) (*x509.Certificate, *ecdsa.PrivateKey, error) {
 	now := time.Now()
 	template := &x509.Certificate{

@@ -3,7 +3,7 @@ export const text = {
   waiting: (n: number) => `${n} waiting on this phone`,
   offline: 'no signal',
   refused: (n: number) => `${n} refused`,
-  others: (n: number) => `${n} of somebody else wait here`,
+  others: (n: number) => `${n} of somebody else’s ${n === 1 ? 'waits' : 'wait'} here`,
   unsigned: (n: number) =>
     `${n === 1 ? 'One line of a round waits' : `${n} lines of a round wait`} on this phone, to be sent when who wrote ${n === 1 ? 'it' : 'them'} signs in here.`,
   see: 'Look at them',
@@ -13,7 +13,7 @@ export const text = {
     'What was done in a round without signal. It is sent by itself, in your name, as soon as there is signal.',
   none: 'Nothing of yours waits here.',
   othersWhy: (n: number) =>
-    `${n === 1 ? 'One line' : `${n} lines`} of somebody else who used this phone. Theirs alone to send: they are sent when that person signs in here.`,
+    `${n === 1 ? 'One line belongs' : `${n} lines belong`} to somebody else who used this phone. Theirs alone to send: they are sent when that person signs in here.`,
   unsent: 'not sent yet',
   drop: 'I have written it down: drop it',
   toRound: 'To the round',
