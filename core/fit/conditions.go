@@ -83,10 +83,15 @@ var Protocols = []Conditions{
 		ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High},
 }
 
+// Short reports whether it is formic acid that is gone in a day or two, and is given again.
+func (c Conditions) Short() bool {
+	return c.Method == method.Pad && c.Visits > 1 && (!c.Label || c.DaysInHigh == 0)
+}
+
 // courseDays is over how many days the weather must suit formic acid: a sheet or
 // sponge its own day and the next, a filling as long as it lasts.
 func (c Conditions) courseDays() int {
-	if c.Visits > 1 && !c.Label {
+	if c.Short() {
 		return 2
 	}
 	return max(1, c.DaysInHigh)

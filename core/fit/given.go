@@ -15,7 +15,7 @@ const (
 	stripsLinger = 14
 	// otherAcidApart is how close formic and oxalic acid should not be.
 	otherAcidApart = 7
-	// visitLate is how far apart two visits may be that are still one course.
+	// visitLate is how far apart two visits are that are no longer one course.
 	visitLate = 10
 )
 
@@ -75,22 +75,22 @@ func repeat(c Case) (Reason, bool) {
 	return r, true
 }
 
-// lateAfter is after how many days a missed visit begins a new course.
-func (c Conditions) lateAfter() int { return max(visitLate, c.ApartHigh+3) }
+// LateAfter is from how many days on after the last one a missed visit begins a new course.
+func (c Conditions) LateAfter() int { return max(visitLate, c.ApartHigh+3) }
 
 // visits counts the visits of the course that is under way on the case's day, and tells
 // when the last was: none where it is so long ago that the course begins again.
 func visits(c Case, m method.Name) (n int, last calendar.Day) {
 	var given []calendar.Day
 	for _, t := range c.Colony.Treatments {
-		if t.Method == m && t.Given <= c.On {
+		if t.Method == m && t.Given <= c.On && !t.Extra {
 			given = append(given, t.Given)
 		}
 	}
 	slices.Sort(given)
 	given = slices.Compact(given)
 	before := c.On
-	for i := len(given) - 1; i >= 0 && int(before-given[i]) <= c.Under.lateAfter(); i-- {
+	for i := len(given) - 1; i >= 0 && int(before-given[i]) < c.Under.LateAfter(); i-- {
 		n++
 		last, before = max(last, given[i]), given[i]
 	}

@@ -120,3 +120,35 @@ func (c Colony) happen(h Event) Colony {
 	}
 	return c
 }
+
+// SealedAbout is the newest day between two on which sealed brood was seen; 0 for none.
+func SealedAbout(seen []Inspection, from, to calendar.Day) (on calendar.Day) {
+	for _, i := range seen {
+		if i.Brood != "" && i.Brood != BroodNone && i.On >= from && i.On <= to {
+			on = max(on, i.On)
+		}
+	}
+	return on
+}
+
+// BroodAround is within how many days of a treatment sealed brood that was seen was there.
+const BroodAround = 14
+
+// BroodBefore is the sealed brood of a colony when it was treated, by the newest look in the
+// fortnight before; where nobody looked, what the time of the year and the protocol let one
+// think.
+func BroodBefore(seen []Inspection, on calendar.Day, broodless bool, latitude float64) (brood Brood, unseen bool) {
+	newest := calendar.Day(0)
+	for _, i := range seen {
+		if i.Brood != "" && i.On <= on && i.On >= on-BroodAround && i.On >= newest {
+			brood, newest = i.Brood, i.On
+		}
+	}
+	switch {
+	case newest != 0:
+		return brood, false
+	case broodless || on.Cold(latitude):
+		return BroodNone, true
+	}
+	return BroodMuch, true
+}

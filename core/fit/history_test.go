@@ -87,3 +87,42 @@ func TestStops(t *testing.T) {
 		t.Errorf("strips in, for strips: %+v", s)
 	}
 }
+
+// Ten days after the last a course begins again; nine days after it still goes on. What was
+// topped up or replaced in between is no visit of it.
+func TestVisitsOfACourse(t *testing.T) {
+	formic, _ := Protocol("formic")
+	dose := func(on calendar.Day, extra bool) treatment.Treatment {
+		return treatment.Treatment{Method: method.Pad, Given: on, Out: on + 5, Extra: extra}
+	}
+	for _, c := range []struct {
+		on   calendar.Day
+		want int
+	}{{29, 2}, {30, 0}} {
+		n, _ := visits(Case{On: c.on, Under: formic, Colony: Colony{Treatments: []treatment.Treatment{dose(15, false), dose(17, true), dose(20, false)}}}, method.Pad)
+		if n != c.want {
+			t.Errorf("on day %d: %d visits, not %d", c.on, n, c.want)
+		}
+	}
+}
+
+// The brood of the time of the treatment counts, whatever was seen since.
+func TestBroodOfThen(t *testing.T) {
+	on := december
+	seen := []Inspection{{On: on - 30, Brood: BroodMuch}, {On: on - 3, Brood: BroodLittle}, {On: on + 5, Brood: BroodNone}, {On: on + 100, Brood: BroodMuch}}
+	if b, unseen := BroodBefore(seen, on, true, north); b != BroodLittle || unseen {
+		t.Errorf("%s %v", b, unseen)
+	}
+	if s := SealedAbout(seen, on-BroodAround, on+BroodAround); s != on-3 {
+		t.Errorf("sealed brood on %d", s-on)
+	}
+	for _, c := range []struct {
+		on        calendar.Day
+		broodless bool
+		want      Brood
+	}{{december, false, BroodNone}, {calendar.Of(2026, 8, 1), true, BroodNone}, {calendar.Of(2026, 8, 1), false, BroodMuch}} {
+		if b, unseen := BroodBefore(nil, c.on, c.broodless, north); b != c.want || !unseen {
+			t.Errorf("nobody looked: %s %v", b, unseen)
+		}
+	}
+}

@@ -5,6 +5,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/mites"
+	"keeler/core/treatment"
 )
 
 // Need is whether a colony needs a treatment.
@@ -23,9 +24,10 @@ const (
 type Counted struct {
 	Standing    mites.Standing
 	On          calendar.Day
-	Value, High float64 // of its rate and interval
-	Threshold   float64 // that it is held against
-	Colony      *Colony // nil: nothing is known of its brood
+	Board       calendar.Day // of a board: the day from which it lay; 0: a wash
+	Value, High float64      // of its rate and interval
+	Threshold   float64      // that it is held against
+	Colony      *Colony      // nil: nothing is known of its brood
 	Latitude    float64
 }
 
@@ -78,14 +80,15 @@ func (c Counted) grown(rate float64, on calendar.Day) float64 {
 	return rate * math.Exp2(float64(days)/broodDouble)
 }
 
-// treatedSince reports whether something was given after the count, which then says
-// nothing of today's mites.
+// treatedSince reports whether something was given after the count, or was killing mites
+// while its board lay: then it says nothing of today's mites.
 func (c Counted) treatedSince(on calendar.Day) bool {
 	if c.Colony == nil {
 		return false
 	}
 	for _, t := range c.Colony.Treatments {
-		if t.Given > c.On && t.Given <= on {
+		falling := c.Board != 0 && t.Given <= c.On && (t.In(c.On) || c.Board <= t.Out+treatment.StillFalls)
+		if t.Given > c.On && t.Given <= on || falling {
 			return true
 		}
 	}

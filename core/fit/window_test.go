@@ -102,6 +102,28 @@ func TestNeeds(t *testing.T) {
 	}
 }
 
+// What falls on a board while a treatment kills tells nothing of the mites that are left:
+// until a fortnight after a dribble, or after what was in came out. A wash does.
+func TestFallOfATreatmentIsNoNeed(t *testing.T) {
+	dribbled := &Colony{Treatments: []treatment.Treatment{{Method: method.Dribble, Given: december - 20, Out: december - 20}}}
+	strips := &Colony{Treatments: []treatment.Treatment{{Method: method.Strip, Given: december - 50}}}
+	for _, c := range []struct {
+		what    string
+		counted Counted
+		want    Need
+	}{
+		{"three days after a dribble", Counted{Standing: mites.Over, On: december - 17, Board: december - 20, Colony: dribbled}, NeedRecount},
+		{"from the day before it", Counted{Standing: mites.Over, On: december - 17, Board: december - 21, Colony: dribbled}, NeedRecount},
+		{"from 15 days after it", Counted{Standing: mites.Over, On: december - 1, Board: december - 5, Colony: dribbled}, NeedTreat},
+		{"a wash three days after", Counted{Standing: mites.Over, On: december - 17, Colony: dribbled}, NeedTreat},
+		{"strips are in", Counted{Standing: mites.Over, On: december - 1, Board: december - 8, Colony: strips}, NeedRecount},
+	} {
+		if got := c.counted.need(december); got != c.want {
+			t.Errorf("%s: %s", c.what, got)
+		}
+	}
+}
+
 // A count of 1 per 100 (2.4 at most) against 3: without brood it holds all winter; with
 // brood it has doubled after 30 days, and its upper end reaches 3 after 30 × log2(3/2.4) =
 // 9.7 days. An estimate of 2 against 3 reaches it after 17.5. What is over stays over
@@ -117,17 +139,17 @@ func TestCountsAgeByGrowth(t *testing.T) {
 		on      calendar.Day
 		want    Need
 	}{
-		{"60 days in the cluster", Counted{mites.Under, december - 60, 1, 2.4, 3, broodless, north}, december, NeedNone},
-		{"15 days in the cluster, with brood", Counted{mites.Under, december - 15, 1, 2.4, 3, brooding, north}, december, NeedRecount},
-		{"9 days of summer", Counted{mites.Under, summer - 9, 1, 2.4, 3, broodless, north}, summer, NeedNone},
-		{"10 days of summer", Counted{mites.Under, summer - 10, 1, 2.4, 3, broodless, north}, summer, NeedRecount},
-		{"a swarm without brood", Counted{mites.Under, summer - 9, 1, 2.9, 3, &Colony{Brood: At(BroodNone, summer-9)}, north}, summer, NeedNone},
-		{"near, 17 days", Counted{mites.Near, summer - 17, 2, 4, 3, broodless, north}, summer, NeedWatch},
-		{"near, 18 days", Counted{mites.Near, summer - 18, 2, 4, 3, broodless, north}, summer, NeedRecount},
-		{"over, long ago", Counted{mites.Over, summer - 80, 4, 7, 3, broodless, north}, summer, NeedTreat},
-		{"over, and treated since", Counted{mites.Over, december - 10, 4, 7, 3, treated, north}, december, NeedRecount},
-		{"cannot tell", Counted{mites.CannotTell, summer, 1, 4, 3, broodless, north}, summer, NeedCount},
-		{"no line", Counted{mites.NoThreshold, summer, 1, 4, 0, broodless, north}, summer, NeedCount},
+		{"60 days in the cluster", Counted{Standing: mites.Under, On: december - 60, Value: 1, High: 2.4, Threshold: 3, Colony: broodless, Latitude: north}, december, NeedNone},
+		{"15 days in the cluster, with brood", Counted{Standing: mites.Under, On: december - 15, Value: 1, High: 2.4, Threshold: 3, Colony: brooding, Latitude: north}, december, NeedRecount},
+		{"9 days of summer", Counted{Standing: mites.Under, On: summer - 9, Value: 1, High: 2.4, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedNone},
+		{"10 days of summer", Counted{Standing: mites.Under, On: summer - 10, Value: 1, High: 2.4, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedRecount},
+		{"a swarm without brood", Counted{Standing: mites.Under, On: summer - 9, Value: 1, High: 2.9, Threshold: 3, Colony: &Colony{Brood: At(BroodNone, summer-9)}, Latitude: north}, summer, NeedNone},
+		{"near, 17 days", Counted{Standing: mites.Near, On: summer - 17, Value: 2, High: 4, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedWatch},
+		{"near, 18 days", Counted{Standing: mites.Near, On: summer - 18, Value: 2, High: 4, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedRecount},
+		{"over, long ago", Counted{Standing: mites.Over, On: summer - 80, Value: 4, High: 7, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedTreat},
+		{"over, and treated since", Counted{Standing: mites.Over, On: december - 10, Value: 4, High: 7, Threshold: 3, Colony: treated, Latitude: north}, december, NeedRecount},
+		{"cannot tell", Counted{Standing: mites.CannotTell, On: summer, Value: 1, High: 4, Threshold: 3, Colony: broodless, Latitude: north}, summer, NeedCount},
+		{"no line", Counted{Standing: mites.NoThreshold, On: summer, Value: 1, High: 4, Threshold: 0, Colony: broodless, Latitude: north}, summer, NeedCount},
 		{"nothing", Counted{}, summer, NeedCount},
 	} {
 		if got, _ := Needs([]Counted{c.counted}, c.on); got[0] != c.want {
