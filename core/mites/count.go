@@ -20,16 +20,27 @@ const (
 	MaxMites = 100_000
 	MaxDays  = 60
 	MaxBees  = 5_000
+	MinShare = 0.01
 )
 
 // Count is one count. Days (0.1 to 60, of the board) or Bees (1 to 5,000, of the
-// sample) is given by its kind.
+// sample) is given by its kind. Share is how much of a full board was counted, squares
+// spread over all of it: above 0 to 1; 0 stands for all.
 type Count struct {
 	Kind  Kind
 	Mites int
 	Days  float64
+	Share float64
 	Bees  int
 	On    calendar.Day
+}
+
+// over is the days of a whole board that the mites were counted on.
+func (c Count) over() float64 {
+	if c.Share == 0 {
+		return c.Days
+	}
+	return c.Days * c.Share
 }
 
 // Rate is a count by day or by 100 bees, with its 95 % interval.
@@ -49,6 +60,9 @@ func (c Count) Check(today calendar.Day) error {
 			l.AddRange("days", fault.Missing, 0.1, MaxDays, "days")
 		} else {
 			l.Within("days", c.Days, 0.1, MaxDays, "days")
+		}
+		if c.Share != 0 {
+			l.Within("share", c.Share, MinShare, 1, "of the board")
 		}
 	case Wash:
 		if c.Bees == 0 {
@@ -70,7 +84,7 @@ func (c Count) Check(today calendar.Day) error {
 func (c Count) Rate() Rate {
 	if c.Kind == Board {
 		low, high := poisson(float64(c.Mites))
-		return Rate{float64(c.Mites) / c.Days, low / c.Days, high / c.Days}
+		return Rate{float64(c.Mites) / c.over(), low / c.over(), high / c.over()}
 	}
 	low, high := wilson(float64(c.Mites), float64(c.Bees))
 	return Rate{100 * float64(c.Mites) / float64(c.Bees), 100 * low, 100 * high}

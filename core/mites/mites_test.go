@@ -186,3 +186,25 @@ func FuzzRate(f *testing.F) {
 		}
 	})
 }
+
+// A quarter of a full board: 30 mites in 5 days are 24 a day, as sure as 30 are, not as
+// sure as the 120 that lie on the whole of it.
+func TestPartOfABoard(t *testing.T) {
+	part := Count{Kind: Board, Mites: 30, Days: 5, Share: 0.25}
+	r, whole := part.Rate(), Count{Kind: Board, Mites: 30, Days: 1.25}.Rate()
+	if r != whole || r.Value != 24 {
+		t.Errorf("%+v, not %+v", r, whole)
+	}
+	if s := part.Sample(); s != (Sample{30, 1.25}) {
+		t.Errorf("%+v", s)
+	}
+	if part.On = 100; part.Began() != 95 {
+		t.Errorf("it lay from day %d", part.Began())
+	}
+	for _, share := range []float64{-0.1, 0.001, 1.5} {
+		part.Share = share
+		if part.Check(100) == nil {
+			t.Errorf("a share of %v", share)
+		}
+	}
+}
