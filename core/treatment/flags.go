@@ -19,6 +19,9 @@ const (
 	PastDay  Flag = "past_day"   // the batch was past its use-by day
 	NotMade  Flag = "not_made"   // from a batch that was not finished at the bench
 	Again    Flag = "again"      // the same acid was given not long before, in any job
+	MoreOut  Flag = "more_out"   // more pieces than were in it
+	NoneIn   Flag = "none_in"    // nothing of it was in the hive by the register
+	Rose     Flag = "rose"       // it weighs more than the last time, and nothing was added
 )
 
 // Stronger reports whether a dose holds more acid than was meant, both in mg: by more

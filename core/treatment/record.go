@@ -16,6 +16,12 @@ const (
 	Skipped Kind = "skipped"
 	Out     Kind = "out"   // strips or pads taken out
 	Other   Kind = "other" // given outside a job: recorded only
+
+	// What is done at a hive besides.
+	Board      Kind = "board"   // a clean board put under it
+	MovedAlong Kind = "moved"   // strips or sponges moved to the brood, or seen to hang well
+	Weighed    Kind = "weighed" // a bottle or pad: how much is left, g
+	Checked    Kind = "checked" // looked for the queen and eggs
 )
 
 // Reasons are why a colony got something else than was meant, or nothing.
@@ -32,10 +38,13 @@ const Dead = "dead"
 // TakenBack is the reason of a record that was a slip: the colony is open again.
 const TakenBack = "taken_back"
 
+// BoardIn is a clean board put under the hive on the way.
+const BoardIn = "board_in"
+
 // Extras are what the same visit may include, ticked on the colony's line. Source:
 // the trade's list of work around a treatment.
 var Extras = []string{
-	"hefted", "mouse_guard", "upper_entrance", "insulation", "wrapped", "weighted", "tipped", "woodpecker_guard", "fed",
+	BoardIn, "hefted", "mouse_guard", "upper_entrance", "insulation", "wrapped", "weighted", "tipped", "woodpecker_guard", "fed",
 }
 
 // Record is what was done at one colony.
@@ -46,6 +55,7 @@ type Record struct {
 	Reason  string
 	Amount  float64 // mL or pieces
 	Unit    string
+	Area    float64 // of Weighed: the wick left open, cm²
 	// Of Out.
 	Came, Missing, Chewed int
 }
@@ -55,12 +65,16 @@ type Record struct {
 const (
 	mostML     = 1000
 	mostPieces = 100
+	mostG      = 20_000 // of a bottle with its holder
+	mostWick   = 2000   // cm², beyond which it is no wick
 )
 
 // Check appends what cannot be.
 func (r Record) Check(l *fault.List) {
 	most, least := float64(mostML), 0.0
 	switch {
+	case r.Kind == Weighed:
+		most = mostG
 	case r.Unit == "pieces":
 		most = mostPieces
 	case r.Dribble:
@@ -74,6 +88,11 @@ func (r Record) Check(l *fault.List) {
 	case Given:
 		least = 0.1
 	case Other:
+	case Weighed:
+		least = 0.1
+		l.Within("area_cm2", r.Area, 0, mostWick, "cm²")
+	case Board, MovedAlong, Checked:
+		most = 0
 	case Skipped:
 		most = 0
 		if r.Reason == "" {

@@ -20,6 +20,7 @@ type Treatment struct {
 	Given   calendar.Day
 	Out     calendar.Day
 	Carried bool // given before a split or union, to the same bees
+	Extra   bool // it replaces or tops up a part of what is in: no visit of its own
 	// DaysLow and DaysHigh are how long it is to stay by what it was given under; 0
 	// where that is not known, see UsualDays.
 	DaysLow, DaysHigh int
@@ -27,6 +28,9 @@ type Treatment struct {
 	arrived calendar.Day // in this hive
 	written int          // its place among the applications of its colony
 }
+
+// StillFalls is for how many days after a treatment what it killed still falls.
+const StillFalls = 14
 
 // UsualDays is how long what stays is in the hive where its own rule is not known.
 var UsualDays = map[method.Name]struct{ Low, High int }{method.Strip: {42, 56}, method.Pad: {10, 14}}
@@ -69,6 +73,8 @@ type Application struct {
 	On                calendar.Day
 	Ends              string // of Out: the application that comes out; "" for all of the method
 	DaysLow, DaysHigh int
+	Extra             bool // of Given: it replaces or tops up a part of what is in
+	Swaps             bool // of Given: it takes the place of all of its method that was in
 }
 
 // Move is bees that came from another colony. Alone: without what was in the hive, as a
@@ -104,7 +110,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 			continue
 		}
 		t := Treatment{
-			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
 			arrived: a.On, written: i,
 		}
 		if !t.Method.Stays() {
@@ -130,7 +136,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 		}
 	}
 	for i, a := range b.Applications[colony] {
-		if a.Kind == Out && a.On <= last {
+		if (a.Kind == Out || a.Kind == Given && a.Swaps) && a.On <= last {
 			takeOut(out, a, i)
 		}
 	}
@@ -139,10 +145,11 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 }
 
 // takeOut ends what an application takes out of what was in the hive on its day; what was
-// put in after it on the same day, as pads that are swapped, stays.
+// put in after it on the same day stays. One that swaps takes nothing of its own day's: a
+// second dose is one.
 func takeOut(all []Treatment, a Application, written int) {
 	for i, t := range all {
-		after := t.Given == a.On && t.written > written
+		after := t.Given == a.On && (a.Swaps || t.written > written)
 		if t.In(a.On) && t.arrived <= a.On && !after && t.Method == a.Method && (a.Ends == "" || a.Ends == t.ID) {
 			all[i].Out = a.On
 		}
@@ -152,8 +159,9 @@ func takeOut(all []Treatment, a Application, written int) {
 // InHive is all of one method that is in a hive.
 type InHive struct {
 	Amount   float64
+	Doses    int          // how many it is made up of: of a liquid each is one sheet, sponge or bottle
 	Since    calendar.Day // the oldest of it
-	From, By calendar.Day // when the newest of it comes out
+	From, By calendar.Day // when the newest of it comes out; what was replaced comes out with the rest
 }
 
 // Standing adds up what of a method is in on a day; false when nothing is.
@@ -167,7 +175,10 @@ func Standing(all []Treatment, m method.Name, on calendar.Day) (in InHive, there
 		}
 		there = true
 		in.Amount += t.Amount
-		in.From, in.By, _ = t.Due()
+		in.Doses++
+		if !t.Extra || in.Doses == 1 {
+			in.From, in.By, _ = t.Due()
+		}
 	}
 	return in, there
 }

@@ -112,3 +112,29 @@ func TestStanding(t *testing.T) {
 		t.Errorf("by its label, seven days: %d on the eighth", label.Overdue(18))
 	}
 }
+
+// What is swapped takes the place of what was put in on earlier days; a real second dose on
+// one day does not: both are in. A strip that was replaced comes out with the rest, on the
+// days of those that were there first.
+func TestSwappedAndReplaced(t *testing.T) {
+	swap := func(id string, on calendar.Day) Application {
+		a := given(id, method.Pad, on)
+		a.Swaps = true
+		return a
+	}
+	book := Book{Applications: map[string][]Application{"A": {given("a", method.Pad, 10), swap("b", 15), swap("c", 15), swap("d", 20)}}}
+	if got := told(book.Of("A")); got != "a 10–15, b 15–20, c 15–20, d 20–0" {
+		t.Error(got)
+	}
+	extra := given("e", method.Strip, 30)
+	extra.Extra = true
+	book.Applications["A"] = []Application{given("s", method.Strip, 10), extra}
+	in, there := Standing(book.Of("A"), method.Strip, 40)
+	if !there || in.Amount != 4 || in.Doses != 2 || in.Since != 10 || in.From != 52 || in.By != 66 {
+		t.Errorf("%+v", in)
+	}
+	book.Applications["A"] = []Application{extra}
+	if in, _ = Standing(book.Of("A"), method.Strip, 40); in.From != 72 {
+		t.Errorf("the replaced one alone: %+v", in)
+	}
+}
