@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"time"
 
 	"gorm.io/gorm"
@@ -34,6 +35,10 @@ type Application struct {
 	FormicMG       float64 `gorm:"column:formic_mg"`
 	DaysLow        int     // in the hive by what it was given under; 0: not known
 	DaysHigh       int
+	Extra          bool  // of given: it replaces or tops up a part of what is in
+	Swaps          bool  // of given: it takes the place of all of its method that was in
+	Eggs           *bool // of checked: seen or not; nil: not looked for
+	Board          bool  // a clean board went in with it
 	Detail         json.RawMessage
 	RuleKind       string
 	RuleWords      string
@@ -99,6 +104,11 @@ func (o Operation) Application(ctx context.Context, id string) (Application, err
 func (o Operation) Visited(ctx context.Context, job string, day time.Time) ([]Application, error) {
 	return all[Application](o.named(ctx).Table("applications a FORCE INDEX (by_job)").
 		Where("a.job_id = ? AND a.visit_day = ? AND a.superseded = 0", job, day).Order("a.seq"))
+}
+
+// JobLines lists what stands of a job, in the order in which it was written.
+func (o Operation) JobLines(ctx context.Context, job string) ([]Application, error) {
+	return all[Application](o.own(ctx).Table("applications FORCE INDEX (by_job)").Where("job_id = ? AND superseded = 0", job).Order("seq"))
 }
 
 // Line is a place in the register, to go on from.
@@ -200,10 +210,25 @@ func (o Operation) GivenTo(ctx context.Context, a Among) ([]Application, error) 
 	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", a.Colonies, a.Since))
 }
 
-func given(q *gorm.DB) ([]Application, error) {
-	return all[Application](q.Where("superseded = 0 AND kind <> 'skipped'").
-		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high").
-		Order("seq"))
+// given reads them column by column: there are thousands.
+func given(q *gorm.DB) (out []Application, err error) {
+	rows, err := q.Model(&Application{}).Where("superseded = 0 AND kind <> 'skipped'").
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high", "extra", "swaps",
+			"eggs", "board", "created_at").Order("seq").Rows()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { err = errors.Join(err, rows.Close()) }()
+	for rows.Next() {
+		var a Application
+		err := rows.Scan(&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.Unit, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
+			&a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, a)
+	}
+	return out, rows.Err()
 }
 
 // VisitExtras is what is ticked on visits in a season.

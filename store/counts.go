@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"time"
 
 	"gorm.io/gorm/clause"
@@ -15,6 +16,7 @@ type MiteCount struct {
 	Kind        string
 	Mites       int
 	Days        float64
+	Share       float64 // of the board; 0: all of it
 	Bees        int
 	CountedOn   time.Time
 	Note        string
@@ -49,11 +51,30 @@ func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, erro
 		Order("counted_on, created_at, colony_id"))
 }
 
+// CountsSince lists those of all colonies since a day, the oldest first, without void ones
+// and remarks. There are tens of thousands: they are read column by column.
+func (o Operation) CountsSince(ctx context.Context, since time.Time) (out []MiteCount, err error) {
+	rows, err := o.own(ctx).Model(&MiteCount{}).Where("voided_at IS NULL AND counted_on >= ?", since).
+		Select("colony_id", "kind", "mites", "days", "share", "bees", "counted_on").Order("counted_on").Rows()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { err = errors.Join(err, rows.Close()) }()
+	for rows.Next() {
+		var c MiteCount
+		if err := rows.Scan(&c.ColonyID, &c.Kind, &c.Mites, &c.Days, &c.Share, &c.Bees, &c.CountedOn); err != nil {
+			return nil, err
+		}
+		out = append(out, c)
+	}
+	return out, rows.Err()
+}
+
 // LastCounts gives the newest count of each colony that is not void.
 func (o Operation) LastCounts(ctx context.Context) ([]MiteCount, error) {
 	var out []MiteCount
 	// The order is said, for the planner would read every count of every colony.
-	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN c.colony_id, c.kind, c.mites, c.days, c.bees, c.counted_on
+	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN c.colony_id, c.kind, c.mites, c.days, c.share, c.bees, c.counted_on
 		FROM (SELECT colony_id, MAX(counted_on) AS last FROM mite_counts FORCE INDEX (newest)
 			WHERE operation_id = ? AND voided_at IS NULL GROUP BY colony_id) n
 		JOIN mite_counts c FORCE INDEX (newest)

@@ -36,7 +36,8 @@ type Job struct {
 	CreatedAt   time.Time
 	EndedOn     *time.Time
 	EndedHow    string
-	Colonies    []JobColony `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
+	Colonies    []JobColony  `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
+	Controls    []JobControl `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
 }
 
 // JobColony is a colony of a job, and how it was judged when the job was made.
@@ -92,10 +93,32 @@ func (o Operation) Jobs(ctx context.Context) ([]Job, error) {
 		Order("created_at DESC, id").Limit(100))
 }
 
+// JobsAmong lists some, without their colonies.
+func (o Operation) JobsAmong(ctx context.Context, ids []string) ([]Job, error) {
+	return all[Job](o.own(ctx).Where("id IN ?", ids))
+}
+
 // Job reads one whole.
 func (o Operation) Job(ctx context.Context, id string) (Job, error) {
 	return first[Job](o.own(ctx).Where("id = ?", id).
 		Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }))
+}
+
+// JobControl is a colony that a job left untreated, to compare.
+type JobControl struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	JobID       string `gorm:"primaryKey"`
+	ColonyID    string `gorm:"primaryKey"`
+}
+
+// ControlsOf lists the colonies that some jobs left untreated, by job.
+func (o Operation) ControlsOf(ctx context.Context, jobs []string) (map[string][]string, error) {
+	rows, err := all[JobControl](o.own(ctx).Where("job_id IN ?", jobs))
+	out := map[string][]string{}
+	for _, r := range rows {
+		out[r.JobID] = append(out[r.JobID], r.ColonyID)
+	}
+	return out, err
 }
 
 // EndJob closes a job; ErrStale when it was closed already.
@@ -133,7 +156,7 @@ func (o Operation) Waits(ctx context.Context, since time.Time) ([]Waiting, error
 		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
 		WHERE j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
 			SELECT 1 FROM applications a FORCE INDEX (of_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
-			AND a.superseded = 0 AND a.reason <> 'taken_back')
+			AND a.superseded = 0 AND a.reason <> 'taken_back' AND a.kind IN ('given', 'skipped'))
 		ORDER BY c.day`, o.id, since).Scan(&out).Error
 	return out, err
 }
@@ -145,7 +168,7 @@ func (o Operation) DoneOf(ctx context.Context, jobs []string) (map[string]map[st
 		Day   time.Time
 		N     int
 	}
-	err := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND job_id IN ? AND NOT superseded AND reason <> 'taken_back'", o.id, jobs).
+	err := o.db.WithContext(ctx).Table("applications").Where("operation_id = ? AND job_id IN ? AND NOT superseded AND reason <> 'taken_back' AND kind IN ('given', 'skipped')", o.id, jobs).
 		Select("job_id, visit_day AS day, COUNT(DISTINCT colony_id) AS n").Group("job_id, visit_day").Scan(&rows).Error
 	out := map[string]map[string]int{}
 	for _, r := range rows {

@@ -71,15 +71,22 @@ func emptied(t *testing.T) (direct, through *Store, line *mariadbd.Line) {
 // later is the schema with a step after it, as an upgrade has.
 func later(t *testing.T) fs.FS {
 	t.Helper()
-	first, err := fs.ReadFile(schema, "00001_schema.sql")
+	steps := fstest.MapFS{
+		"00099_more.sql": {Data: []byte("-- +goose Up\nCREATE TABLE IF NOT EXISTS more (id INT PRIMARY KEY);\nALTER TABLE yards ADD COLUMN IF NOT EXISTS more INT NULL;\n" +
+			"UPDATE yards SET more = 1;\n-- +goose Down\nALTER TABLE yards DROP COLUMN IF EXISTS more;\nDROP TABLE IF EXISTS more;\n")},
+	}
+	names, err := fs.Glob(schema, "*.sql")
 	if err != nil {
 		t.Fatal(err)
 	}
-	return fstest.MapFS{
-		"00001_schema.sql": {Data: first},
-		"00002_more.sql": {Data: []byte("-- +goose Up\nCREATE TABLE IF NOT EXISTS more (id INT PRIMARY KEY);\nALTER TABLE yards ADD COLUMN IF NOT EXISTS more INT NULL;\n" +
-			"UPDATE yards SET more = 1;\n-- +goose Down\nALTER TABLE yards DROP COLUMN IF EXISTS more;\nDROP TABLE IF EXISTS more;\n")},
+	for _, name := range names {
+		step, err := fs.ReadFile(schema, name)
+		if err != nil {
+			t.Fatal(err)
+		}
+		steps[name] = &fstest.MapFile{Data: step}
 	}
+	return steps
 }
 
 // Cut off at any statement, before it is done or after, a migration is done over: the
@@ -121,7 +128,7 @@ func TestMigrationSurvivesACutAtEveryStatement(t *testing.T) {
 // program is refused, and so is a step before the first.
 func TestUpgradeAndBack(t *testing.T) {
 	s, _, _ := emptied(t)
-	if v, err := s.Versions(t.Context()); err != nil || v.Is != 0 || v.Newest != 1 || v.Upgrades() {
+	if v, err := s.Versions(t.Context()); err != nil || v.Is != 0 || v.Newest != 2 || v.Upgrades() {
 		t.Errorf("an empty database: %+v %v", v, err)
 	}
 	if err := s.Migrate(t.Context()); err != nil {
@@ -146,6 +153,12 @@ func TestUpgradeAndBack(t *testing.T) {
 	}
 	if is, err := s.For(FirstOperation).Yard(t.Context(), y.ID); err != nil || is.Name != "Kept" {
 		t.Errorf("%+v %v", is, err)
+	}
+	if err := s.StepBack(t.Context()); err != nil {
+		t.Fatal(err)
+	}
+	if is, err := s.For(FirstOperation).Yard(t.Context(), y.ID); err != nil || is.Name != "Kept" {
+		t.Errorf("a step further back: %+v %v", is, err)
 	}
 	if err := s.StepBack(t.Context()); !errors.Is(err, ErrFirst) {
 		t.Errorf("before the first: %v", err)

@@ -1,0 +1,43 @@
+-- +goose Up
+-- What is done at a hive besides a dose, and what is skipped of what a keeper comes back for.
+ALTER TABLE applications
+  MODIFY kind VARCHAR(10) NOT NULL CHECK (kind IN ('given', 'skipped', 'out', 'other', 'board', 'moved', 'weighed', 'checked')),
+  ADD COLUMN IF NOT EXISTS extra BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'of given: it replaces or tops up a part of what is in' AFTER days_high,
+  ADD COLUMN IF NOT EXISTS swaps BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'of given: it takes the place of all of its method that was in' AFTER extra,
+  ADD COLUMN IF NOT EXISTS eggs BOOLEAN NULL COMMENT 'of checked: seen or not; none: not looked for' AFTER swaps,
+  ADD COLUMN IF NOT EXISTS board BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'a clean board went in with it' AFTER eggs;
+
+ALTER TABLE mite_counts
+  ADD COLUMN IF NOT EXISTS share DOUBLE NOT NULL DEFAULT 0 COMMENT 'of a board that was counted, its squares spread; 0: all of it' AFTER days,
+  ADD INDEX IF NOT EXISTS by_day (operation_id, counted_on, voided_at, colony_id, kind, mites, days, share, bees);
+
+CREATE TABLE IF NOT EXISTS followup_skips (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  colony_id UUID NOT NULL,
+  what VARCHAR(80) NOT NULL COMMENT 'kind, number, and the job or application that it follows from',
+  reason VARCHAR(300) NOT NULL,
+  user_id BIGINT UNSIGNED NOT NULL,
+  created_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, colony_id, what),
+  FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id),
+  FOREIGN KEY (user_id) REFERENCES users (id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
+CREATE TABLE IF NOT EXISTS job_controls (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  job_id UUID NOT NULL,
+  colony_id UUID NOT NULL COMMENT 'left untreated, drawn by chance from colonies with like counts',
+  PRIMARY KEY (operation_id, job_id, colony_id),
+  FOREIGN KEY (operation_id, job_id) REFERENCES jobs (operation_id, id),
+  FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
+-- +goose Down
+DROP TABLE IF EXISTS job_controls, followup_skips;
+ALTER TABLE mite_counts DROP INDEX IF EXISTS by_day, DROP COLUMN IF EXISTS share;
+UPDATE applications a JOIN applications b ON b.operation_id = a.operation_id AND b.id = a.amends_id
+  SET a.amends_id = NULL WHERE b.kind IN ('board', 'moved', 'weighed', 'checked');
+DELETE FROM applications WHERE kind IN ('board', 'moved', 'weighed', 'checked');
+ALTER TABLE applications
+  MODIFY kind VARCHAR(10) NOT NULL CHECK (kind IN ('given', 'skipped', 'out', 'other')),
+  DROP COLUMN IF EXISTS board, DROP COLUMN IF EXISTS eggs, DROP COLUMN IF EXISTS swaps, DROP COLUMN IF EXISTS extra;
