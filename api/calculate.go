@@ -25,6 +25,8 @@ func calculations(h huma.API) {
 	calculate(h, "hive/counts", "Seams as they were counted and typed, hive by hive", wire.ReadCounts)
 	calculate(h, "round/lasts", "How far what is left in a jar goes", wire.Lasts)
 
+	calculate(h, "reach/visits", "Which mites in a colony a set of visits could meet", wire.Reach)
+
 	calculate(h, "strip/plan", "A whole pot of acid in glycerol: what to weigh, how many strips, where they go", wire.PlanStrip)
 	calculate(h, "strip/placement", "Which gaps of each hive the strips hang in", wire.PlaceStrips)
 	list(h, "strip/protocols", "The established recipes for strips, weakest first", wire.StripProtocols)

@@ -16,8 +16,11 @@ type ByDay struct {
 // visits registers the work in the yard.
 func visits(r routes) {
 	answer(r, r.describe(get+" jobs/{id}/visit", "get-visit", "A day of a job in the yard", 404, 422), app.Viewer,
-		func(ctx context.Context, desk app.Desk, in *ByDay) (wire.Visit, error) {
-			return desk.Visit(ctx, in.ID, in.Day)
+		func(ctx context.Context, desk app.Desk, in *struct {
+			ByDay
+			Act string `query:"act" doc:"give, out, move, weigh, check or board; when left out, give on a day of the job, else out."`
+		}) (wire.Visit, error) {
+			return desk.Visit(ctx, in.ID, in.Day, in.Act)
 		})
 	answer(r, r.much().describe(post+" jobs/{id}/applications", "apply", "Write what was done, each line alone; sent twice, it counts once", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {

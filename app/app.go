@@ -4,11 +4,13 @@ package app
 
 import (
 	"context"
+	"math/rand/v2"
 	"sync/atomic"
 	"time"
 
 	"github.com/alexedwards/scs/v2"
 
+	"keeler/core/mites"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -37,6 +39,8 @@ type Settings struct {
 	PublicURL string
 	// Weather is asked for forecasts; nil: there are none.
 	Weather Weather
+	// Chance draws which colonies are left untreated; nil: by chance.
+	Chance mites.Chance
 	// Instruments are read at the bench; nil: there are none.
 	Instruments Instruments
 }
@@ -55,6 +59,9 @@ type App struct {
 
 // New joins a store with its settings.
 func New(s *store.Store, set Settings) *App {
+	if set.Chance == nil {
+		set.Chance = rand.IntN
+	}
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}
 	}

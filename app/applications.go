@@ -83,6 +83,7 @@ func (d Desk) takeBack(ctx context.Context, was store.Application, in wire.Appli
 	}
 	row := was
 	row.ID, row.AmendsID, row.EndsID, row.Kind, row.Reason, row.Amount = in.ID, &was.ID, nil, in.Kind, in.Reason, 0
+	row.Extra, row.Swaps, row.Board, row.Eggs = false, false, false, nil
 	row.OADMG, row.FormicMG, row.UserID, row.CreatedAt = 0, 0, d.who.User, d.stamp()
 	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID) })
 	return after(ctx, err, d.line, in.ID)
@@ -99,6 +100,9 @@ func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
 
 // apply writes a line with all that goes with it; was is the line it amends.
 func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *store.Application) (bool, error) {
+	if was != nil {
+		in.Amends = was.ID
+	}
 	row, err := d.newLine(ctx, v, in)
 	if err != nil {
 		return false, err
@@ -120,15 +124,18 @@ func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *stor
 func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.Application, error) {
 	var l fault.List
 	now := d.app.clock()
-	if in.Kind == string(treatment.Out) && v.day > d.today() {
+	if in.Kind != string(treatment.Given) && in.Kind != string(treatment.Skipped) && v.day > d.today() {
 		l.Add("kind", fault.Future)
 	}
 	timing, flags := treatment.Timing{Ago: in.AgoS, Open: in.OpenS}.Believed()
 	ago := time.Duration(timing.Ago * float64(time.Second))
+	kind := treatment.Kind(in.Kind)
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
 		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleKind: v.job.RuleKind, RuleWords: v.job.RuleWords,
 		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason,
+		Extra: in.Extra && kind == treatment.Given, Swaps: v.under.Swap && !v.planned && !in.Extra && kind == treatment.Given,
+		Board: kind == treatment.Board || kind == treatment.Given && slices.Contains(in.Extras, treatment.BoardIn),
 		OpenS: int(timing.Open), GivenAt: now.Add(-ago), UserID: d.who.User, CreatedAt: d.stamp(),
 	}
 	if in.Kind == string(treatment.Other) {
@@ -140,13 +147,24 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	if in.Kind == string(treatment.Given) && strings.TrimSpace(in.Against) != "" {
 		row.OverrideReason = strings.TrimSpace(in.Against)
 	}
+	if kind == treatment.Checked {
+		row.Eggs = in.Eggs
+	}
+	if kind == treatment.Weighed {
+		row.Unit = method.Grams
+	}
 	flags = append(flags, d.flags(v, in, ago)...)
+	besides, err := d.besides(ctx, v, row, in)
+	if err != nil {
+		return row, err
+	}
+	flags = append(flags, besides...)
 	if err := d.from(ctx, v, in, &row, &flags, &l); err != nil {
 		return row, err
 	}
 	treatment.Record{
 		Kind: treatment.Kind(in.Kind), Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
-		Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
+		Area: in.AreaCM2, Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
 	}.Check(&l)
 	treatment.CheckExtras(in.Extras, &l)
 	if err := l.Err(); err != nil {
@@ -172,25 +190,6 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
 	row.Detail, err = in.Kept()
 	return row, err
-}
-
-// flags is what about a line should be looked at, as far as it tells by itself.
-func (d Desk) flags(v visit, in wire.Application, ago time.Duration) []treatment.Flag {
-	var out []treatment.Flag
-	if _, in := v.colonies[in.ColonyID]; !in {
-		out = append(out, treatment.NotInJob)
-	}
-	wall := d.app.now().Add(-ago)
-	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
-		out = append(out, treatment.Clock)
-	}
-	if in.Kind != string(treatment.Given) {
-		return out
-	}
-	if slices.ContainsFunc(v.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
-		out = append(out, treatment.Again)
-	}
-	return out
 }
 
 // from takes what it was given from into a line: the unit, the acids, the product.
@@ -246,6 +245,7 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 	if r.Product == "" && r.BatchID != nil {
 		out.Product = words.Product(r.RuleKind, r.RuleWords)
 	}
+	out.Extra, out.Eggs = r.Extra, r.Eggs
 	out.ReasonWords = words.Outcome(r.Reason)
 	if r.Flags != "" {
 		out.Flags = strings.Split(r.Flags, ",")

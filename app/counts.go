@@ -21,13 +21,13 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 	for i, c := range in.Counts {
 		before := len(l)
 		on := readDay("on", c.On, d.today(), d.today(), &l)
-		count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: on}
+		count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees, On: on}
 		if of, wrong := count.Check(d.today()).(fault.List); wrong {
 			l = append(l, of...)
 		}
 		l.Beneath(before, "counts", i)
 		rows[i] = store.MiteCount{
-			ID: c.ID, ColonyID: c.ColonyID, Kind: c.Kind, Mites: c.Mites, Days: c.Days, Bees: c.Bees,
+			ID: c.ID, ColonyID: c.ColonyID, Kind: c.Kind, Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees,
 			CountedOn: timeOf(on), Note: strings.TrimSpace(c.Note), UserID: d.who.User, CreatedAt: d.stamp(),
 		}
 	}
@@ -66,7 +66,7 @@ func (d Desk) VoidCount(ctx context.Context, id string, in wire.Void) error {
 func countOf(r store.MiteCount, latitude float64, thresholds mites.Thresholds) wire.MiteCount {
 	s := standing(r, latitude, thresholds)
 	out := wire.MiteCount{
-		ID: r.ID, ColonyID: r.ColonyID, Kind: r.Kind, Mites: r.Mites, Days: r.Days, Bees: r.Bees,
+		ID: r.ID, ColonyID: r.ColonyID, Kind: r.Kind, Mites: r.Mites, Days: r.Days, Share: r.Share, Bees: r.Bees,
 		On: r.CountedOn.Format(dateForm), Note: r.Note, Standing: &s,
 	}
 	if r.VoidedAt != nil {

@@ -10,6 +10,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
+	"keeler/core/reach"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -65,7 +66,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 		out.Conditions = append(out.Conditions, c)
 	}
 	forecasts := d.forecasts(ctx, yards)
-	told := reasons{places: map[string]int{}, day: day}
+	told := reasons{places: map[string]int{}, day: day, met: map[string]float64{}}
 	for i, y := range yards {
 		if q.Yard != "" && q.Yard != y.ID {
 			continue
@@ -136,6 +137,7 @@ func (m matrix) write(colonies []situation, told *reasons) wire.DecideYard {
 		for j, c := range cases {
 			c.Colony = k.bees
 			row.Cells[j] = told.cell(fit.Judge(c))
+			told.meets(&row.Cells[j], c)
 		}
 		out.Colonies[i] = row
 	}
@@ -183,6 +185,26 @@ type reasons struct {
 	list   []wire.Reason
 	places map[string]int
 	day    calendar.Day
+	met    map[string]float64 // of all mites, by conditions and brood
+}
+
+// meets tells which share of the mites a treatment could meet, by the brood that was seen.
+func (r *reasons) meets(cell *wire.Cell, c fit.Case) {
+	b := c.Colony.Brood
+	if !b.Seen || b.On > c.On || c.On-b.On > reach.BroodHolds {
+		return
+	}
+	key := c.Under.ID + " " + string(b.What)
+	once, there := r.met[key]
+	if !there {
+		of, err := reach.Of(b.What, false, reach.Planned(c.Under))
+		if err != nil {
+			return
+		}
+		once = of.Once
+		r.met[key] = once
+	}
+	cell.Meets, cell.MeetsWhy = wire.Round(once), words.Meets(string(c.Under.Method), string(b.What), once)
 }
 
 func (r *reasons) cell(j fit.Judgement) wire.Cell {

@@ -7,6 +7,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fit"
+	"keeler/core/followup"
 	"keeler/core/method"
 	"keeler/core/treatment"
 	"keeler/store"
@@ -25,6 +26,7 @@ type history struct {
 	seen   map[string][]fit.Inspection
 	events map[string][]store.Event
 	given  treatment.Book
+	lines  map[string][]followup.Line // what was done at a hive besides a dose
 }
 
 // history reads what decides of all colonies, in a fixed number of statements.
@@ -75,6 +77,7 @@ func historyOf(inspections []store.Inspection, events []store.Event, given []sto
 	h := history{
 		map[string][]fit.Inspection{}, map[string][]store.Event{},
 		treatment.Book{Applications: map[string][]treatment.Application{}, Moves: map[string][]treatment.Move{}},
+		map[string][]followup.Line{},
 	}
 	for _, i := range inspections {
 		h.seen[i.ColonyID] = append(h.seen[i.ColonyID], seenBy(i))
@@ -86,9 +89,22 @@ func historyOf(inspections []store.Inspection, events []store.Event, given []sto
 		}
 	}
 	for _, a := range given {
+		if a.Board {
+			h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: treatment.Board, On: dayOf(a.VisitDay)})
+		}
+		if a.Eggs != nil {
+			h.seen[a.ColonyID] = append(h.seen[a.ColonyID], fit.Inspection{On: dayOf(a.VisitDay), Order: a.CreatedAt.UnixMicro(), Eggs: a.Eggs})
+		}
+		if kind := treatment.Kind(a.Kind); kind != treatment.Given && kind != treatment.Other && kind != treatment.Out {
+			if kind != treatment.Board {
+				h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: kind, On: dayOf(a.VisitDay)})
+			}
+			continue
+		}
 		h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
 			ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
 			On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+			Extra: a.Extra, Swaps: a.Swaps,
 		})
 	}
 	return h

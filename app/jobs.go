@@ -3,12 +3,13 @@ package app
 import (
 	"cmp"
 	"context"
+	"slices"
 	"strings"
 
-	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
+	"keeler/core/mites"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
@@ -91,11 +92,45 @@ func (d Desk) SaveJob(ctx context.Context, in wire.SaveJob) (wire.Job, error) {
 	if under.card != nil {
 		row.Protocol, row.CardID = "", &under.card.ID
 	}
+	if _, err := d.op.Job(ctx, in.ID); in.Controls > 0 && err == nil {
+		return d.Job(ctx, in.ID) // it was sent before, and drawn
+	}
+	if in.Colonies, row.Controls, err = d.draw(ctx, in); err != nil {
+		return wire.Job{}, err
+	}
 	if row.Colonies, err = d.judged(ctx, in.ID, in.Colonies, under); err != nil {
 		return wire.Job{}, err
 	}
 	_, err = d.op.SaveJob(ctx, &row)
 	return after(ctx, err, d.Job, in.ID)
+}
+
+// draw takes those out of a job that are left untreated to compare: by chance, one of each
+// so many with like counts.
+func (d Desk) draw(ctx context.Context, in wire.SaveJob) ([]wire.JobColony, []store.JobControl, error) {
+	var l fault.List
+	if l.Within("controls", float64(in.Controls), 0, float64(len(in.Colonies)/2), "hives"); len(l) > 0 || in.Controls == 0 {
+		return in.Colonies, nil, l.Err()
+	}
+	counts, err := d.op.LastCounts(ctx)
+	if err != nil {
+		return nil, nil, err
+	}
+	rates := map[string]float64{}
+	for _, c := range counts {
+		rates[c.ColonyID] = mitesOf(c).Rate().Value
+	}
+	drawn := mites.Draw(lo.Map(in.Colonies, func(c wire.JobColony, _ int) float64 { return rates[c.ColonyID] }), in.Controls, d.app.set.Chance)
+	var controls []store.JobControl
+	treated := []wire.JobColony{}
+	for i, c := range in.Colonies {
+		if slices.Contains(drawn, i) {
+			controls = append(controls, store.JobControl{ColonyID: c.ColonyID})
+			continue
+		}
+		treated = append(treated, c)
+	}
+	return treated, controls, nil
 }
 
 // Jobs lists the newest.
@@ -132,6 +167,7 @@ func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) 
 	read, ids := reading{ctx: ctx}, lo.Map(rows, func(r store.Job, _ int) string { return r.ID })
 	colonies, h := all(&read, d.op.Names), all(&read, d.history)
 	days, done := by(&read, d.op.DaysOf, ids), by(&read, d.op.DoneOf, ids)
+	controls := by(&read, d.op.ControlsOf, ids)
 	in := map[string][]treatment.Treatment{} // what of a job is in hives, one a colony
 	for colony := range h.given.Applications {
 		counted := map[string]bool{}
@@ -148,6 +184,9 @@ func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) 
 			out.Days[i].Done = done[r.ID][day.Day]
 		}
 		out.In = len(in[r.ID])
+		for _, id := range controls[r.ID] {
+			out.Untreated = append(out.Untreated, colonies[id].Name)
+		}
 		out.Open = r.EndedOn == nil && d.open(days[r.ID], out.In > 0)
 		out.EndedOn, out.EndedHow = optionalDay(r.EndedOn), r.EndedHow
 		for i, t := range in[r.ID] {
@@ -163,11 +202,8 @@ func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) 
 func (d Desk) jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {
 	out := wire.Job{CreatedAt: d.local(r.CreatedAt).Format(workTime)}
 	out.SaveJob = wire.SaveJob{
-		ID: r.ID, Name: r.Name, Method: r.Method, Under: r.Protocol, RuleKind: r.RuleKind, Rule: r.RuleWords,
+		ID: r.ID, Name: r.Name, Method: r.Method, Under: underOf(r), RuleKind: r.RuleKind, Rule: r.RuleWords,
 		People: r.People, Colonies: make([]wire.JobColony, len(r.Colonies)),
-	}
-	if r.CardID != nil {
-		out.Under = card.Prefix + *r.CardID
 	}
 	at := map[string]int{}
 	for i, c := range r.Colonies {

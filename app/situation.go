@@ -7,6 +7,7 @@ import (
 	"keeler/core/fit"
 	"keeler/core/hive"
 	"keeler/core/mites"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 
@@ -19,6 +20,7 @@ type situation struct {
 	bees   fit.Colony
 	count  *wire.Standing
 	stands fit.Counted
+	board  calendar.Day // since when a clean board lies under it; 0: nobody said
 }
 
 // situations tells of living colonies, in a fixed number of statements. latitudes is by
@@ -29,6 +31,11 @@ func (d Desk) situations(r *reading, rows []store.Colony, latitudes map[string]f
 	at := make(map[string]int, len(rows))
 	for i, row := range rows {
 		out[i] = begin(row, h.colony(row.ID))
+		for _, l := range h.lines[row.ID] {
+			if l.Act == treatment.Board {
+				out[i].board = max(out[i].board, l.On)
+			}
+		}
 		at[row.ID] = i
 	}
 	for _, c := range counts {
@@ -56,14 +63,20 @@ func (k *situation) counted(c store.MiteCount, latitude float64, thresholds mite
 		Standing: s.Stands, On: dayOf(c.CountedOn), Value: s.Value, High: s.High, Threshold: s.Threshold,
 		Latitude: latitude,
 	}
+	if count := mitesOf(c); count.Kind == mites.Board {
+		k.stands.Board = count.Began()
+		k.board = max(k.board, count.On) // it was read, and lies there clean
+	}
 }
 
 // standing holds a count against the threshold of its season.
 func standing(c store.MiteCount, latitude float64, thresholds mites.Thresholds) wire.Standing {
-	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Bees: c.Bees, On: dayOf(c.CountedOn)}
-	r, stood := count.Rate(), thresholds.Stand(count, latitude)
+	return standingOf(mitesOf(c), latitude, thresholds)
+}
+
+func standingOf(c mites.Count, latitude float64, thresholds mites.Thresholds) wire.Standing {
 	return wire.Standing{
-		Kind: c.Kind, Mites: c.Mites, Rate: r, Stood: stood, On: written(count.On),
+		Kind: string(c.Kind), Mites: c.Mites, Rate: c.Rate(), Stood: thresholds.Stand(c, latitude), On: written(c.On),
 	}
 }
 
@@ -85,7 +98,8 @@ func (k situation) record(need fit.Need, board [][]float64, today calendar.Day) 
 	out := wire.ColonyRecord{
 		ID: r.ID, YardID: r.YardID, Name: r.Name, Nuc: r.Nuc, ForHoney: r.ForHoney, Notes: r.Notes,
 		Version: r.Version, StartedOn: r.StartedOn.Format(dateForm), EndedOn: optionalDay(r.EndedOn), EndReason: r.EndReason,
-		Boxes: boxesOf(r), Seen: seenOf(k.bees, board), Count: k.count, Need: string(need),
+		BoardOn: knownDay(k.board),
+		Boxes:   boxesOf(r), Seen: seenOf(k.bees, board), Count: k.count, Need: string(need),
 	}
 	for _, t := range k.bees.Treatments {
 		if t.In(today) && t.Method.Stays() {

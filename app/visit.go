@@ -7,7 +7,6 @@ import (
 	"slices"
 
 	"keeler/core/calendar"
-	"keeler/core/card"
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
@@ -21,9 +20,15 @@ import (
 
 // Visit is a day of a job in the yard: its colonies in stand order as they were last
 // seen, what can be given from, and what was done so far.
-func (d Desk) Visit(ctx context.Context, job, day string) (wire.Visit, error) {
+func (d Desk) Visit(ctx context.Context, job, day, act string) (wire.Visit, error) {
 	v, err := d.visit(ctx, job, day)
+	if err == nil {
+		err = v.goesFor(act)
+	}
 	r := reading{ctx, err}
+	if r.err == nil && v.act == give && !v.planned {
+		d.onlyDue(&r, &v)
+	}
 	d.around(&r, &v, slices.Collect(maps.Keys(v.colonies)), true)
 	return after(ctx, r.err, d.roundOf, v)
 }
@@ -38,7 +43,8 @@ type visit struct {
 	giving   wire.Giving
 	chosen   chosen
 	under    fit.Conditions
-	later    bool // than the job's own days
+	planned  bool   // the day is one of the job's own
+	act      string // what it goes out for
 	yards    map[string]store.Yard
 	rows     []store.Colony // in stand order, yard by yard
 	latitude float64
@@ -61,20 +67,13 @@ func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 			v.colonies[c.ColonyID] = c
 		}
 	}
-	if len(v.colonies) == 0 && method.Name(v.job.Method).Stays() { // a later day: what was put in is taken out
-		v.later = true
-		for _, c := range v.job.Colonies {
+	v.planned, v.act = len(v.colonies) > 0, give
+	for _, c := range v.job.Colonies {
+		if !v.planned {
 			v.colonies[c.ColonyID] = c
 		}
 	}
-	if len(v.colonies) == 0 {
-		return v, fault.List{{Field: "day", Reason: fault.Unknown}}
-	}
-	under := v.job.Protocol
-	if v.job.CardID != nil {
-		under = card.Prefix + *v.job.CardID
-	}
-	chosen, err := d.choose(ctx, "under", method.Name(v.job.Method), under)
+	chosen, err := d.choose(ctx, "under", method.Name(v.job.Method), underOf(v.job))
 	if err != nil {
 		return v, err
 	}
@@ -104,7 +103,7 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 		v.latitude = v.yards[v.rows[0].YardID].Latitude
 	}
 	v.under = v.chosen.on(v.day, v.latitude)
-	if !v.later {
+	if v.act == give {
 		d.stopAt(r, v, jobs)
 	}
 }
@@ -161,22 +160,35 @@ func (d Desk) roundOf(ctx context.Context, v visit) (wire.Visit, error) {
 	out := wire.Visit{
 		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.giving.CapML,
 		Base: v.recipe.Recipe.Bare(), Colonies: []wire.VisitColony{}, Batches: []wire.VisitBatch{}, All: wire.Choices(),
-		Gear: v.giving.Gear, MeantMg: v.giving.MeantMg, Out: v.later,
+		Gear: v.giving.Gear, MeantMg: v.giving.MeantMg, Act: v.act,
+		Next: !v.planned && v.act == give, Swaps: v.under.Swap && !v.planned && v.act == give,
 	}
-	if v.under.DaysInLow > 0 {
+	if v.under.DaysInLow > 0 && v.act == give {
 		out.DueOut, out.DueLast = written(v.day+calendar.Day(v.under.DaysInLow)), written(v.day+calendar.Day(v.under.DaysInHigh))
 	}
 	r := reading{ctx: ctx}
 	out.Season = seasonName(v.day, v.latitude)
 	out.Colonies, out.Records, out.Extras = by(&r, d.visitColonies, v), by(&r, d.visited, v), by(&r, d.extras, out.Season)
-	if !v.later { // nothing is given where what is in comes out
+	switch v.act {
+	case give, move, weigh: // what is replaced or topped up comes out of a jar, too
 		out.Batches = by(&r, d.pourable, v)
-	} else {
+	}
+	switch v.act {
+	case takeOut, move, weigh:
 		out.Colonies = slices.DeleteFunc(out.Colonies, func(c wire.VisitColony) bool {
 			return c.InHive == 0 && !slices.ContainsFunc(out.Records, func(r wire.Application) bool { return r.ColonyID == c.ID })
 		})
 	}
 	return out, r.err
+}
+
+// pieces is how many pieces are in a hive: of a liquid a sheet, sponge or bottle for each
+// dose.
+func (v visit) pieces(in treatment.InHive) int {
+	if v.giving.Unit == method.Millilitres {
+		return in.Doses
+	}
+	return int(in.Amount)
 }
 
 // visited is what stands of a day; a colony that has two is flagged on both.
@@ -208,6 +220,10 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 	r := reading{ctx: ctx}
 	boards := by(&r, d.op.LastSeams, ids)
 	given := d.givenTo(&r, ids)
+	weights := map[string]store.Application{}
+	if v.act == weigh {
+		weights = d.weights(&r, v.job.ID)
+	}
 	if r.err != nil {
 		return nil, r.err
 	}
@@ -218,7 +234,10 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
 		}
 		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.day); there {
-			out[i].InHive, out[i].DaysIn, out[i].Early = int(in.Amount), int(v.day-in.Since), max(0, int(in.From-v.day))
+			if w, weighed := weights[r.ID]; weighed {
+				out[i].WeightG, out[i].WeighedOn = w.Amount, w.VisitDay.Format(dateForm)
+			}
+			out[i].InHive, out[i].DaysIn, out[i].Early = v.pieces(in), int(v.day-in.Since), max(0, int(in.From-v.day))
 		}
 	}
 	return out, nil

@@ -11,11 +11,13 @@ type Application struct {
 	ID       string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
 	ColonyID string  `json:"colony_id" format:"uuid"`
 	YardID   string  `json:"yard_id,omitempty" format:"uuid" doc:"Where it stood; where it stands when left out."`
-	Kind     string  `json:"kind" enum:"given,skipped,out,other" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only."`
+	Kind     string  `json:"kind" enum:"given,skipped,out,other,board,moved,weighed,checked" doc:"Out: strips or pads taken out. Other: given outside a job, recorded only. Board: a clean one put in. Moved: strips or sponges moved along, or seen to hang well. Weighed: a bottle or pad. Checked: looked for the queen and eggs."`
 	Reason   string  `json:"reason,omitempty" maxLength:"20" doc:"Why it is other than was meant, from reasons; or taken_back for a slip. Needed for skipped."`
 	BatchID  string  `json:"batch_id,omitempty" format:"uuid" doc:"What it was given from."`
-	Amount   float64 `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says."`
+	Amount   float64 `json:"amount,omitempty" doc:"Given, in mL or pieces as its unit says; of weighed, g."`
 	Asked    float64 `json:"asked,omitempty" doc:"What was meant, in the same unit."`
+	Extra    bool    `json:"extra,omitempty" doc:"Of given: a strip or sponge replaced, a bottle topped up. It is no visit of its course."`
+	Eggs     *bool   `json:"eggs,omitempty" doc:"Of checked: seen, or looked for and not seen; left out when not looked for."`
 	ApplicationDetail
 	OpenS   float64    `json:"open_s,omitempty" doc:"How long the hive stood open, s; over 4 hours it is flagged."`
 	AgoS    float64    `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
@@ -36,7 +38,7 @@ type Application struct {
 	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
 	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
-	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day."`
+	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day, more_out, none_in, rose."`
 	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
 	ReasonWords string    `json:"reason_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
@@ -90,6 +92,8 @@ type ApplicationDetail struct {
 	Came    int         `json:"came,omitempty" doc:"Of out: pieces that came out."`
 	Missing int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
 	Chewed  int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
+	Dead    string      `json:"dead,omitempty" enum:"none,few,many" doc:"Of checked: dead bees at the entrance."`
+	AreaCM2 float64     `json:"area_cm2,omitempty" doc:"Of weighed: how much of the wick is left open from now on, cm²; 0 to 2000."`
 	Note    string      `json:"note,omitempty" maxLength:"500"`
 	Close   bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
 }

@@ -9,6 +9,7 @@ type MiteCount struct {
 	Kind       string    `json:"kind" enum:"board,wash" doc:"Fallen on a board, or washed or rolled off a sample of bees."`
 	Mites      int       `json:"mites" doc:"0 to 100000, in a wash not more than bees."`
 	Days       float64   `json:"days,omitempty" doc:"Board: days that it lay, 0.1 to 60."`
+	Share      float64   `json:"share,omitempty" doc:"Board: how much of it was counted, in squares spread over all of it, 0.01 to 1; all when left out. Mites are those counted."`
 	Bees       int       `json:"bees,omitempty" doc:"Wash: bees in the sample, 1 to 5000."`
 	On         string    `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 	Note       string    `json:"note,omitempty" maxLength:"500"`

@@ -29,9 +29,11 @@ type Reason struct {
 
 // Cell is one method for one colony.
 type Cell struct {
-	Verdict string `json:"verdict" enum:"fits,with_care,look_first,does_not_fit,must_not"`
-	Reasons []int  `json:"reasons" doc:"Places in the list of reasons: what must come out of the hive, then the weightiest first."`
-	Ask     bool   `json:"ask,omitempty" doc:"A reason is asked before it goes into a job."`
+	Verdict  string  `json:"verdict" enum:"fits,with_care,look_first,does_not_fit,must_not"`
+	Reasons  []int   `json:"reasons" doc:"Places in the list of reasons: what must come out of the hive, then the weightiest first."`
+	Meets    float64 `json:"meets,omitempty" doc:"Of all mites in it, how many the treatment could meet if it began on this day, 0 to 1; left out where nobody has seen its brood."`
+	MeetsWhy string  `json:"meets_in_words,omitempty"`
+	Ask      bool    `json:"ask,omitempty" doc:"A reason is asked before it goes into a job."`
 }
 
 // DecideYard is a yard with its colonies and its weather.

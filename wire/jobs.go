@@ -10,6 +10,7 @@ type SaveJob struct {
 	Rule     string      `json:"rule,omitempty" maxLength:"200" doc:"The same in words: which permit, which product."`
 	People   int         `json:"people,omitempty" doc:"The crew, 1 to 12."`
 	Colonies []JobColony `json:"colonies" minItems:"1" maxItems:"1000"`
+	Controls int         `json:"controls,omitempty" doc:"So many of them are left untreated to compare: drawn by chance from those with like counts, 0 to half of them."`
 }
 
 // JobColony is a colony of a job.
@@ -28,6 +29,7 @@ type Job struct {
 	CreatedAt string   `json:"created_at"`
 	Days      []JobDay `json:"days"`
 	Open      bool     `json:"open,omitempty" doc:"Neither finished nor cancelled, nor so long past its days that nobody will."`
+	Untreated []string `json:"untreated,omitempty" doc:"Names of the colonies that were drawn to compare."`
 	EndedOn   string   `json:"ended_on,omitempty"`
 	EndedHow  string   `json:"ended_how,omitempty" enum:"finished,cancelled"`
 	In        int      `json:"in,omitempty" doc:"Colonies that have something of it in them."`

@@ -15,15 +15,17 @@ type Sent struct {
 
 // VisitColony is a colony of a round, as it was last seen.
 type VisitColony struct {
-	ID       string `json:"id"`
-	YardID   string `json:"yard_id"`
-	Yard     string `json:"yard"`
-	Hive     Colony `json:"hive" doc:"Its boxes with the seams as last seen."`
-	Override string `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
-	InHive   int    `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
-	DaysIn   int    `json:"days_in,omitempty" doc:"And for how many days."`
-	Early    int    `json:"early_days,omitempty" doc:"So many days before they are to come out: taking them out is asked about."`
-	Stop     []Stop `json:"stop,omitempty" doc:"What to stop at before anything is given: it is given only with a reason."`
+	ID        string  `json:"id"`
+	YardID    string  `json:"yard_id"`
+	Yard      string  `json:"yard"`
+	Hive      Colony  `json:"hive" doc:"Its boxes with the seams as last seen."`
+	Override  string  `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
+	InHive    int     `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
+	DaysIn    int     `json:"days_in,omitempty" doc:"And for how many days."`
+	WeightG   float64 `json:"weight_g,omitempty" doc:"What its bottle or pad weighed last."`
+	WeighedOn string  `json:"weighed_on,omitempty"`
+	Early     int     `json:"early_days,omitempty" doc:"So many days before they are to come out: taking them out is asked about."`
+	Stop      []Stop  `json:"stop,omitempty" doc:"What to stop at before anything is given: it is given only with a reason."`
 }
 
 // Stop is a dose of the same acid that bees had not long ago, or another open job that
@@ -61,7 +63,9 @@ type Visit struct {
 	Rule     string        `json:"rule_worked_under"`
 	CapML    float64       `json:"cap_ml,omitempty" doc:"Of a dribble: at most for a colony."`
 	MeantMg  float64       `json:"meant_mg" doc:"mg of acid that were meant in 1 mL or piece; 0 where nobody can say."`
-	Out      bool          `json:"out,omitempty" doc:"It is a removal: what is in comes out, nothing is given."`
+	Act      string        `json:"act" enum:"give,out,move,weigh,check,board" doc:"What it goes out for: a dose, what is in comes out, strips or sponges are moved along, bottles are weighed, eggs and the queen are looked for, clean boards go in."`
+	Next     bool          `json:"next,omitempty" doc:"It is a later dose of a course, on a day that was not planned with the job."`
+	Swaps    bool          `json:"swaps,omitempty" doc:"What is given takes the place of what is in."`
 	Base     Recipe        `json:"base" doc:"The recipe without colonies: with one of them it is what that colony gets."`
 	Colonies []VisitColony `json:"colonies" doc:"In stand order, yard by yard."`
 	Batches  []VisitBatch  `json:"batches" doc:"The newest first."`
@@ -116,6 +120,20 @@ func (r Recipe) Dosing() Dosing {
 func dosingOf(of method.Recipe) Dosing {
 	d := of.Dosing()
 	return Dosing{SeamML: round(d.Seam), CapML: round(d.Cap)}
+}
+
+// Amount is how much of its own, mL or pieces, a recipe means where something else was given
+// of another strength: by the seams where it goes by them. A part of what was asked for
+// is meant to hold a part of it.
+func (g Giving) Amount(given, asked, seams float64) float64 {
+	if g.SeamML == 0 || seams == 0 || asked == 0 {
+		return given
+	}
+	meant := seams * g.SeamML
+	if g.CapML > 0 {
+		meant = min(meant, g.CapML)
+	}
+	return meant * given / asked
 }
 
 // Meant is the acid that is meant in 1 mL or piece, mg, of what is shared out otherwise:

@@ -5,7 +5,9 @@ import (
 	"encoding/json"
 
 	"keeler/core/fault"
+	"keeler/core/followup"
 	"keeler/core/method"
+	"keeler/core/mites"
 	"keeler/core/note"
 	"keeler/core/treatment"
 )
@@ -45,6 +47,21 @@ type catalogue struct {
 	Products map[string]string
 	// LeftOver has the name of the pot as {what}.
 	LeftOver string `json:"left_over"`
+	// Followups are what to come back for, by kind and variant: which of how many is {n} and
+	// {total}, what is done and with what {give} and {things}.
+	Followups map[string]struct{ Title, Why string }
+	// GivenThings are what each way gives, as {give} and {things} of a follow-up.
+	GivenThings map[followup.Way]struct{ Give, Things string } `json:"given_things"`
+	// Meets tells which mites a method could meet, {met} of 100, by the sealed brood.
+	Meets map[string]string
+	// Paces are how fast formic acid goes, with the cm² of wick that would do as {0}.
+	Paces map[string]string
+	// Results are outcomes, how they were come by, and what would tell.
+	Results map[string]string
+	// Uses are what a count is good for.
+	Uses map[mites.Use]string
+	// WhyNot has the figures as {0} and the day as {on}.
+	WhyNot map[string]string `json:"why_not"`
 	// Causes are why Keeler wrote something into a ledger by itself.
 	Causes map[string]string
 }

@@ -1,0 +1,281 @@
+package app
+
+import (
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+
+	"keeler/wire"
+)
+
+const aDay = 24 * time.Hour
+
+// writes sends lines of a round on a day, of which none may be refused.
+func (v *visitor) writes(day string, lines ...wire.Application) wire.Sent {
+	v.t.Helper()
+	for i := range lines {
+		lines[i].ID = uuid.NewString()
+	}
+	sent, err := v.d.Apply(v.t.Context(), v.job, day, wire.Applications{Applications: lines})
+	if err != nil {
+		v.t.Fatal(err)
+	}
+	for _, r := range sent.Results {
+		if r.State != "saved" {
+			v.t.Fatalf("%+v", r)
+		}
+	}
+	return sent
+}
+
+func (v *visitor) counts(kind, on string, over float64, mites ...int) {
+	v.t.Helper()
+	var in wire.MiteCounts
+	for i, n := range mites {
+		c := wire.MiteCount{ID: uuid.NewString(), ColonyID: v.hives[i], Kind: kind, Mites: n, On: on}
+		if c.Days, c.Bees = over, 0; kind == "wash" {
+			c.Days, c.Bees = 0, int(over)
+		}
+		in.Counts = append(in.Counts, c)
+	}
+	if _, err := v.d.Count(v.t.Context(), in); err != nil {
+		v.t.Fatal(err)
+	}
+}
+
+// stands tells the states of a kind of follow-up, hive by hive.
+func (v *visitor) stands(kind string) string {
+	v.t.Helper()
+	c, err := v.d.JobCheck(v.t.Context(), v.job)
+	if err != nil {
+		v.t.Fatal(err)
+	}
+	var out []string
+	for _, f := range c.Followups {
+		if f.Kind != kind {
+			continue
+		}
+		for _, k := range f.Colonies {
+			out = append(out, k.State)
+		}
+	}
+	return strings.Join(out, " ")
+}
+
+// A dribble of two hives, counted before (60 and 40 in four days), given with a board under
+// one, read on day 3 and a fortnight later (6 and 30 in ten days): 96 % and 70 %. What is
+// recorded does what was to be done, and what is skipped stays so.
+func TestCheckDribble(t *testing.T) {
+	v := goOut(t, "winter")
+	if got := v.stands("visit"); got != "due due" {
+		t.Errorf("planned for today: %s", got)
+	}
+	v.counts("board", outOn, 4, 60, 40)
+	if got := v.stands("count_before"); got != "done done" {
+		t.Errorf("counted before: %s", got)
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 30, Asked: 30, ApplicationDetail: wire.ApplicationDetail{Extras: []string{"board_in"}}},
+		wire.Application{ColonyID: v.hives[1], Kind: "given", Amount: 20, Asked: 30})
+	if got := v.stands("visit") + "; " + v.stands("board_in") + "; " + v.stands("board_read"); got != "done done; done due; coming coming coming coming" {
+		t.Errorf("given: %s", got)
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[1], Kind: "board"})
+	if got := v.stands("board_in"); got != "done done" {
+		t.Errorf("a board put in: %s", got)
+	}
+	v.d = later(v.d, 3*aDay)
+	v.counts("board", "2026-12-07", 3, 300, 150)
+	if err := v.d.SkipFollowups(t.Context(), wire.SkipFollowups{Key: "board_read.2." + v.job, Colonies: v.hives[1:], Reason: "no mesh floor"}); err != nil {
+		t.Fatal(err)
+	}
+	c, err := v.d.Check(t.Context())
+	if err != nil || slices.ContainsFunc(c.Followups, func(f wire.Followup) bool { return f.Kind == "board_read" && len(f.Colonies) != 1 }) {
+		t.Errorf("%+v %v", c.Followups, err)
+	}
+	if got := v.stands("board_read"); got != "done done coming skipped" {
+		t.Errorf("read on day 3: %s", got)
+	}
+	if err := v.d.SkipFollowups(t.Context(), wire.SkipFollowups{Key: "board_read.2." + v.job, Colonies: v.hives[1:], Undo: true}); err != nil {
+		t.Fatal(err)
+	}
+	v.d = later(v.d, 25*aDay)
+	v.counts("board", "2027-01-01", 10, 6, 30)
+	job, err := v.d.JobCheck(t.Context(), v.job)
+	if err != nil {
+		t.Fatal(err)
+	}
+	first, second := job.Colonies[0].Result, job.Colonies[1].Result
+	if first.Outcome != "surely" || off(first.Share, 0.96, 1e-9) || second.Outcome != "did_not" || off(second.Share, 0.7, 1e-9) {
+		t.Errorf("%+v, %+v", first, second)
+	}
+	// 36 of 100 in rates of 25 a day before and 3.6 after: 85.6 %.
+	if r := job.Result; off(r.Share, 0.856, 1e-9) || !r.Few || r.Before != 100 || r.After != 36 {
+		t.Errorf("together: %+v", r)
+	}
+	if why := job.Colonies[1].Why; len(why) != 1 || !strings.Contains(why[0], "67 % of what it should have been") {
+		t.Errorf("why: %v", why)
+	}
+	if len(job.Reach) != 1 || job.Reach[0].Once != 1 || len(job.Falls) == 0 || job.Falls[4].Mites != 75 {
+		t.Errorf("%+v %+v", job.Reach, job.Falls)
+	}
+}
+
+// A course of sheets: the second dose is a round of its own from day 4 on, before that it
+// stops; what is given takes the place of what is in; a missed one begins again.
+func TestCheckCourse(t *testing.T) {
+	v := goOut(t, "winter")
+	v.job = uuid.NewString()
+	in := wire.SaveJob{ID: v.job, Name: "Formic", Method: "pad", Under: "formic", RuleKind: "own", Rule: "permit held"}
+	for _, h := range v.hives {
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: "a warm winter"})
+	}
+	if _, err := v.d.SaveJob(t.Context(), in); err != nil {
+		t.Fatal(err)
+	}
+	given := wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 20, Asked: 20}
+	v.writes(outOn, given)
+	v.d = later(v.d, 2*aDay)
+	r, err := v.d.Visit(t.Context(), v.job, "2026-12-06", "give")
+	if err != nil || !r.Next || !r.Swaps || len(r.Colonies) != 1 || r.Colonies[0].ID != v.hives[0] || len(r.Colonies[0].Stop) != 1 {
+		t.Fatalf("two days after: %+v %v", r.Colonies, err)
+	}
+	v.d = later(v.d, 3*aDay)
+	if r, err = v.d.Visit(t.Context(), v.job, "2026-12-09", "give"); err != nil || len(r.Colonies) != 1 || len(r.Colonies[0].Stop) != 0 || r.Colonies[0].InHive != 1 {
+		t.Fatalf("five days after: %+v %v", r, err)
+	}
+	sent := v.writes("2026-12-09", given)
+	if len(sent.Records[0].Flags) != 1 || sent.Records[0].Flags[0] != "no_batch" {
+		t.Errorf("flagged %v", sent.Records[0].Flags)
+	}
+	c, err := v.d.Colony(t.Context(), v.hives[0])
+	if err != nil || len(c.In) != 1 || c.In[0].GivenOn != "2026-12-09" {
+		t.Errorf("in the hive: %+v %v", c.In, err)
+	}
+	// The hive that was passed over on the first day is late, and not in the second round.
+	if got := v.stands("visit"); got != "done late done coming" {
+		t.Errorf("the course: %s", got)
+	}
+	v.d = later(v.d, 10*aDay)
+	job, err := v.d.JobCheck(t.Context(), v.job)
+	i := slices.IndexFunc(job.Followups, func(f wire.Followup) bool { return f.Kind == "visit" && f.N == 3 })
+	if err != nil || i < 0 || !job.Followups[i].Again || job.Followups[i].Total != 6 {
+		t.Errorf("ten days after: %+v %v", job.Followups, err)
+	}
+}
+
+// On visits that give nothing: what was weighed and got heavier, what came out and was never
+// in, a queen that was looked for. What was replaced is no dose of its own day's round.
+func TestCheckVisits(t *testing.T) {
+	v := goOut(t, "strips")
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 2, Asked: 2, ApplicationDetail: wire.ApplicationDetail{ByHand: true}})
+	v.d = later(v.d, 7*aDay)
+	const day = "2026-12-11"
+	for act, hives := range map[string]int{"out": 1, "move": 1, "weigh": 1, "check": 2, "board": 2} {
+		r, err := v.d.Visit(t.Context(), v.job, day, act)
+		if err != nil || r.Act != act || len(r.Colonies) != hives || (act == "move") != (len(r.Batches) > 0 && act != "weigh") {
+			t.Errorf("%s: %+v %v", act, r, err)
+		}
+	}
+	if _, err := v.d.Visit(t.Context(), v.job, day, "give"); err == nil {
+		t.Error("strips have no next dose")
+	}
+	if _, err := v.d.Visit(t.Context(), v.job, day, "dance"); err == nil {
+		t.Error("nobody goes out for that")
+	}
+	if got := v.stands("hang"); got != "due" {
+		t.Errorf("within a week: %s", got)
+	}
+	eggs := true
+	sent := v.writes(day,
+		wire.Application{ColonyID: v.hives[0], Kind: "moved"},
+		wire.Application{ColonyID: v.hives[0], Kind: "given", Extra: true, BatchID: v.batch, Amount: 1},
+		wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 400},
+		wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 410},
+		wire.Application{ColonyID: v.hives[1], Kind: "checked", Eggs: &eggs},
+		wire.Application{ColonyID: v.hives[1], Kind: "out", ApplicationDetail: wire.ApplicationDetail{Came: 2}},
+		wire.Application{ColonyID: v.hives[0], Kind: "out", ApplicationDetail: wire.ApplicationDetail{Came: 4}},
+	)
+	want := [][]string{nil, nil, nil, {"rose"}, nil, {"none_in"}, {"more_out"}}
+	for i, r := range sent.Records {
+		if !slices.Equal(r.Flags, want[i]) {
+			t.Errorf("%s: %v, not %v", r.Kind, r.Flags, want[i])
+		}
+	}
+	if got := v.stands("hang"); got != "done" {
+		t.Errorf("seen to: %s", got)
+	}
+	refused, err := v.d.Apply(t.Context(), v.job, day, wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "weighed", Amount: 50_000}}})
+	if err != nil || refused.Results[0].State != "refused" {
+		t.Errorf("fifty kilograms: %+v %v", refused.Results, err)
+	}
+}
+
+// A bottle weighed when it was hung, and 35 g lighter two days after: 17.5 g a day, in the
+// middle of the band for one box. The day after that it lost 30: too fast for 40 cm² of wick,
+// which is told to be halved, nearly (40 × 17.5 ÷ 30). As much in December's cold is far more than
+// the rule says of it, and so it is learnt.
+func TestCheckEvaporation(t *testing.T) {
+	v := goOut(t, "winter")
+	v.job = uuid.NewString()
+	in := wire.SaveJob{ID: v.job, Name: "Bottles", Method: "pad", Under: "formic-bottle", RuleKind: "own", Rule: "permit held"}
+	for _, h := range v.hives {
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: "a warm winter"})
+	}
+	if _, err := v.d.SaveJob(t.Context(), in); err != nil {
+		t.Fatal(err)
+	}
+	weighs := func(day string, g, wick float64) *wire.Evaporation {
+		t.Helper()
+		v.writes(day, wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: g, ApplicationDetail: wire.ApplicationDetail{AreaCM2: wick}})
+		c, err := v.d.JobCheck(t.Context(), v.job)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return c.Colonies[0].Evaporation
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 200, Asked: 200})
+	if e := weighs(outOn, 500, 40); e != nil {
+		t.Errorf("weighed once: %+v", e)
+	}
+	v.d = later(v.d, 2*aDay)
+	if e := weighs("2026-12-06", 465, 0); e == nil || off(e.DayG, 17.5, 0.01) || e.Pace != "in_band" || e.LowG != 15 || e.HighG != 20 || e.Factor < 1.3 || e.EmptyOn == "" {
+		t.Errorf("after two days: %+v", e)
+	}
+	v.d = later(v.d, aDay)
+	if e := weighs("2026-12-07", 435, 0); e == nil || off(e.DayG, 30, 0.01) || e.Pace != "fast" || off(e.AreaCM2, 23.33, 0.01) || !strings.Contains(e.Words, "about 23.3 cm²") {
+		t.Errorf("a day later: %+v", e)
+	}
+	v.d = later(v.d, aDay)
+	if e := weighs("2026-12-08", 440, 0); e == nil || !e.Rose {
+		t.Errorf("heavier: %+v", e)
+	}
+}
+
+// One of two hives is left untreated, as chance has it; the same job sent again draws no
+// other. More than half are not.
+func TestControlsAreDrawnOnce(t *testing.T) {
+	v := goOut(t, "winter")
+	drawn := 0
+	set := v.d.app.set
+	set.Chance = func(n int) int { drawn++; return drawn % n }
+	v.d = New(records, set).Desk(v.d.who)
+	in := wire.SaveJob{ID: uuid.NewString(), Name: "Compared", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", Controls: 1}
+	for _, h := range v.hives {
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: "seen to"})
+	}
+	first, err := v.d.SaveJob(t.Context(), in)
+	if err != nil || len(first.Colonies) != 1 || len(first.Untreated) != 1 {
+		t.Fatalf("%+v %v", first, err)
+	}
+	again, err := v.d.SaveJob(t.Context(), in)
+	if err != nil || drawn != 1 || again.Untreated[0] != first.Untreated[0] {
+		t.Errorf("sent again: %+v, drawn %d times, %v", again, drawn, err)
+	}
+	in.ID, in.Controls = uuid.NewString(), 2
+	if _, err := v.d.SaveJob(t.Context(), in); err == nil {
+		t.Error("both are left untreated")
+	}
+}

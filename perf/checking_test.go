@@ -1,0 +1,130 @@
+package perf
+
+import (
+	"database/sql"
+	"fmt"
+	"io"
+	"net/http"
+	"slices"
+	"testing"
+	"time"
+
+	"keeler/core/fit"
+	"keeler/core/method/pad"
+	"keeler/core/mites"
+	"keeler/core/reach"
+)
+
+func BenchmarkChecking(b *testing.B) { report(b, checking) }
+
+// fiveYears is forty applications of each colony in five years, eight of them in the last
+// year: two courses, of which one is going on.
+const fiveYears = `INSERT INTO applications (operation_id, id, visit_day, colony_id, yard_id, kind, reason, method, product, amount, asked, unit, oad_mg, formic_mg,
+	days_low, days_high, detail, rule_kind, rule_words, withdrawal_days, override_reason, open_s, flags, given_at, user_id, created_at)
+	SELECT 1, UUID(), d.day, c.id, c.yard_id, 'other', '', ELT(1 + d.seq % 3, 'dribble', 'strip', 'vapour'), 'own mixture', 30, 30, 'ml', 0, 900, 0, 0,
+	'{}', 'permit', '', 0, '', 60, '', d.day, 1, d.day FROM colonies c
+	JOIN (SELECT seq, '2026-12-03' - INTERVAL seq * 45 DAY AS day FROM seq_1_to_40) d`
+
+// checking measures what follows for many colonies with years behind them, at the server.
+func checking() ([]figure, error) {
+	c, err := newCrew()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = c.Down() }()
+	if err := c.fill(); err != nil {
+		return nil, err
+	}
+	db, err := sql.Open("mysql", c.DB.DSN())
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = db.Close() }()
+	if _, err := db.Exec(fiveYears); err != nil {
+		return nil, err
+	}
+	asked := func() (n int, err error) {
+		var name string
+		return n, db.QueryRow("SHOW GLOBAL STATUS LIKE 'Com_select'").Scan(&name, &n)
+	}
+	once := func() (time.Duration, error) {
+		begun := time.Now()
+		response, err := c.client.Get(c.URL + "/api/check")
+		if err != nil {
+			return 0, err
+		}
+		_, err = io.Copy(io.Discard, response.Body)
+		_ = response.Body.Close()
+		if err == nil && response.StatusCode != http.StatusOK {
+			err = fmt.Errorf("check: %s", response.Status)
+		}
+		return time.Since(begun), err
+	}
+	var took []time.Duration
+	for range 15 {
+		one, err := once()
+		if err != nil {
+			return nil, err
+		}
+		took = append(took, one)
+	}
+	before, err := asked()
+	if err != nil {
+		return nil, err
+	}
+	if _, err := once(); err != nil {
+		return nil, err
+	}
+	after, err := asked()
+	if err != nil {
+		return nil, err
+	}
+	slices.Sort(took)
+	middle := took[len(took)/2]
+	const most, mostAsked = 100 * time.Millisecond, 25
+	return []figure{
+		{fmt.Sprintf("check, %d colonies, 40 applications each, median", coloniesMany), middle.Round(time.Millisecond).String(), "under " + most.String(), middle < most},
+		{"statements for it, the session's among them", fmt.Sprint(after - before), fmt.Sprintf("at most %d", mostAsked), after-before <= mostAsked},
+	}, nil
+}
+
+// BenchmarkJudging is the calculations of Check alone.
+func BenchmarkJudging(b *testing.B) {
+	pairs := make([]mites.Pair, coloniesMany)
+	for i := range pairs {
+		pairs[i] = mites.Pair{Before: mites.Sample{Mites: 10 + i%50, Over: 3}, After: mites.Sample{Mites: i % 7, Over: 7}}
+	}
+	each(b, "EfficacyOf500", 100*time.Millisecond, func() error {
+		for _, p := range pairs {
+			if _, ok := mites.Fewer([]mites.Pair{p}, nil); !ok {
+				return fmt.Errorf("%+v tells nothing", p)
+			}
+		}
+		if _, ok := mites.Fewer(pairs, pairs[:50]); !ok {
+			return fmt.Errorf("all together tell nothing")
+		}
+		return nil
+	})
+	formic, _ := fit.Protocol("formic")
+	strips, _ := fit.Protocol("strips")
+	each(b, "Reach", time.Millisecond, func() error {
+		_, err := reach.Of(fit.BroodMuch, true, reach.Planned(formic))
+		return err
+	})
+	each(b, "ReachOfStrips", time.Millisecond, func() error {
+		_, err := reach.Of(fit.BroodMuch, true, reach.Planned(strips))
+		return err
+	})
+	hours := make([]float64, 14*24)
+	for i := range hours {
+		hours[i] = 12 + float64(i%24)/2
+	}
+	each(b, "EvaporationOf200", 5*time.Millisecond, func() error {
+		for range 200 {
+			if r := (pad.Evaporating{Device: pad.Bottle, Boxes: 1, Full: 245}).Run(hours); r.Day <= 0 {
+				return fmt.Errorf("nothing evaporates: %+v", r)
+			}
+		}
+		return nil
+	})
+}
