@@ -35,6 +35,13 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 	at := func(t time.Time) *app.App {
 		return app.New(s, app.Settings{Work: app.Pinned(t), Wall: app.Pinned(t), Weather: sky})
 	}
+	// past is the same without a forecast, and with what chance drew.
+	past := func(t time.Time, drawn ...int) *app.App {
+		return app.New(s, app.Settings{Work: app.Pinned(t), Wall: app.Pinned(t), Chance: func(int) (next int) {
+			next, drawn = drawn[0], drawn[1:]
+			return next
+		}})
+	}
 	owner, err := at(time.Date(2025, time.March, 1, 9, 0, 0, 0, time.UTC)).SeedOwner(ctx, app.DemoLogin, town)
 	if err != nil {
 		return err
@@ -52,7 +59,9 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 			return err
 		}
 	}
-	return seedYards(ctx, desk)
+	return seedYards(ctx, desk, func() error {
+		return seedJobs(ctx, func(t time.Time, drawn ...int) app.Desk { return past(t, drawn...).Desk(owner) })
+	})
 }
 
 // keep writes a batch of the past down, unless it is there already, and gives the

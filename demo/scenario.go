@@ -23,7 +23,33 @@ type scenario struct {
 	}
 	Past  []kept
 	Yards []place
+	Jobs  []done
 	Job   wire.SaveJob
+}
+
+// done is a job of the past, and what was done in it.
+type done struct {
+	Made   time.Time
+	Drawn  []int // what chance drew, where hives were left untreated to compare
+	Save   wire.SaveJob
+	Hives  []string
+	Day    string
+	Seen   []struct{ On, Hive, Brood string }
+	Counts []struct {
+		Kind, On string
+		Days     float64
+		Mites    map[string]int
+	}
+	Done []struct {
+		On, Kind string
+		Hives    []string
+		Amount   float64
+		Amounts  map[string]float64 // where it is another one
+		Extras   []string
+		Eggs     *bool
+		Came     int
+	}
+	Finished string
 }
 
 // kept is a batch of earlier work.
@@ -48,6 +74,7 @@ type bench struct {
 // of their ids.
 type place struct {
 	ID, Name, Place string
+	Formic          bool // it was treated in August
 	Given           []wire.Treatment
 	Colonies        []stand
 }

@@ -21,8 +21,9 @@ const latitude = 57.5
 var yesterday = date(2026, time.December, 3)
 
 // seedYards writes the yards with a year of history, once.
-func seedYards(ctx context.Context, on func(time.Time) app.Desk) error {
+func seedYards(ctx context.Context, on func(time.Time) app.Desk, jobs func() error) error {
 	begun := on(date(2025, time.April, 2))
+	fresh := false
 	for _, p := range told.Yards {
 		degrees := latitude
 		_, err := begun.Yard(ctx, p.ID)
@@ -36,8 +37,21 @@ func seedYards(ctx context.Context, on func(time.Time) app.Desk) error {
 			return err
 		}
 		for _, s := range p.Colonies {
-			if err := s.keep(ctx, on, p); err != nil {
+			if err := s.stand(ctx, begun, p); err != nil {
 				return fmt.Errorf("%s: %w", s.Name, err)
+			}
+		}
+		fresh = true
+	}
+	if fresh {
+		if err := jobs(); err != nil {
+			return err
+		}
+		for _, p := range told.Yards {
+			for _, s := range p.Colonies {
+				if err := s.keep(ctx, on, p); err != nil {
+					return fmt.Errorf("%s: %w", s.Name, err)
+				}
 			}
 		}
 	}
@@ -48,18 +62,19 @@ func seedYards(ctx context.Context, on func(time.Time) app.Desk) error {
 // part makes the id of something of a colony out of the colony's.
 func (s stand) part(what string) string { return s.ID[:9] + what + s.ID[13:] }
 
-func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, p place) error {
+func (s stand) stand(ctx context.Context, d app.Desk, p place) error {
 	boxes, err := wire.ParseHive(s.Hive)
 	if err != nil {
 		return err
 	}
-	_, err = on(date(2025, time.April, 2)).AddColony(ctx, wire.SaveColony{
+	_, err = d.AddColony(ctx, wire.SaveColony{
 		ID: s.ID, YardID: p.ID, Name: s.Name, Nuc: s.Nuc, ForHoney: s.Honey, Queen: s.Queen, Boxes: boxes,
 	})
-	if err != nil {
-		return err
-	}
-	if _, err := on(yesterday).Count(ctx, wire.MiteCounts{Counts: s.counts()}); err != nil {
+	return err
+}
+
+func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, p place) error {
+	if _, err := on(yesterday).Count(ctx, wire.MiteCounts{Counts: s.counts(p.Formic)}); err != nil {
 		return err
 	}
 	for _, t := range p.Given {
@@ -69,18 +84,22 @@ func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, p place) e
 		}
 	}
 	supers, seen := 0, false
-	_, err = on(s.Looked).Inspect(ctx, wire.Inspections{Inspections: []wire.Inspection{{
+	_, err := on(s.Looked).Inspect(ctx, wire.Inspections{Inspections: []wire.Inspection{{
 		ID: s.part("1001"), ColonyID: s.ID, Board: s.board(), Brood: s.Brood, Eggs: &seen, Stores: s.Stores, Supers: &supers, Queen: s.Queen,
 	}}})
 	return err
 }
 
-func (s stand) counts() []wire.MiteCount {
+func (s stand) counts(treated bool) []wire.MiteCount {
+	august := 2*s.Autumn + 4
+	if treated {
+		august = 18 + s.Autumn*3/2
+	}
 	wash := func(id string, mites int, on string) wire.MiteCount {
 		return wire.MiteCount{ID: s.part(id), ColonyID: s.ID, Kind: "wash", Mites: mites, Bees: 300, On: on}
 	}
 	counts := []wire.MiteCount{
-		wash("2001", s.Autumn/2+1, "2026-04-28"), wash("2002", 2*s.Autumn+4, "2026-08-10"), wash("2003", s.Autumn, "2026-09-26"),
+		wash("2001", s.Autumn/2+1, "2026-04-28"), wash("2002", august, "2026-08-10"), wash("2003", s.Autumn, "2026-09-26"),
 	}
 	if s.Board != nil {
 		counts = append(counts, wire.MiteCount{ID: s.part("2004"), ColonyID: s.ID, Kind: "board", Mites: *s.Board, Days: 7, On: "2026-12-02"})
