@@ -18,6 +18,9 @@ const RoundPage = lazy(() => import('./treat/RoundPage'))
 const SheetPage = lazy(() => import('./treat/SheetPage'))
 const PracticePage = lazy(() => import('./treat/PracticePage'))
 const WaitingPage = lazy(() => import('./treat/WaitingPage'))
+const CheckPage = lazy(() => import('./check/CheckPage'))
+const JobCheckPage = lazy(() => import('./check/JobCheckPage'))
+const ReachPage = lazy(() => import('./check/ReachPage'))
 const RegisterPage = lazy(() => import('./book/register/RegisterPage'))
 const BenchPage = lazy(() => import('./bench/BenchPage'))
 const DecideScreen = lazy(() => import('./decide/DecideScreen'))
@@ -27,6 +30,7 @@ const Yards = lazy(() => import('./yards/YardsScreen'))
 const YardPage = lazy(() => import('./yards/YardPage'))
 const InspectionRun = lazy(() => import('./yards/InspectionRun'))
 const CountRun = lazy(() => import('./yards/CountRun'))
+const BoardsRun = lazy(() => import('./yards/BoardsRun'))
 const ColonyPage = lazy(() => import('./yards/ColonyPage'))
 const ImportPage = lazy(() => import('./yards/ImportPage'))
 const ThresholdsPage = lazy(() => import('./yards/ThresholdsPage'))
@@ -46,6 +50,7 @@ const OURS: [string, ComponentType][] = [
   ['/yards/:id', YardPage],
   ['/yards/:id/inspect', InspectionRun],
   ['/yards/:id/count', CountRun],
+  ['/yards/:id/boards', BoardsRun],
   ['/colonies/:id', ColonyPage],
   ['/import', ImportPage],
   ['/thresholds', ThresholdsPage],
@@ -55,9 +60,11 @@ const OURS: [string, ComponentType][] = [
   ['/batches/:id/label', LabelPage],
   ['/bench/:id', BenchPage],
   ['/treat', TreatPage],
-  ['/rounds/:id/:day', RoundPage],
+  ['/rounds/:id/:day/:act?', RoundPage],
   ['/rounds/:id/:day/sheet', SheetPage],
   ['/waiting', WaitingPage],
+  ['/check', CheckPage],
+  ['/check/:id', JobCheckPage],
   ['/register', RegisterPage],
   ['/stock', StockPage],
   ['/stock/:id', LotPage],
@@ -95,6 +102,7 @@ export function App() {
             <Route path="/join/:token" element={<Join />} />
             <Route path="/password/:token" element={<NewPassword />} />
             <Route path="/practice" element={<PracticePage />} />
+            <Route path="/reach" element={<ReachPage />} />
             {OURS.map(([path, Page]) => (
               <Route
                 key={path}

@@ -25,9 +25,9 @@ registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/healthz/] }),
 )
 
-/** What a round needs of the server: as it is now, or else as it was last seen. */
+/** What a round or a count needs of the server: as it is now, or else as it was last seen. */
 registerRoute(
-  /\/api\/(start|jobs\/[^/]+\/visit)/,
+  /\/api\/(start|jobs\/[^/]+\/visit|yards\/[^/]+$)/,
   new NetworkFirst({
     cacheName: ROUND_CACHE,
     networkTimeoutSeconds: 4,

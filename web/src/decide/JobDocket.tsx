@@ -10,6 +10,7 @@ import {
   Field,
   may,
   Press,
+  readOne,
   Said,
   seams as fraction,
   stale,
@@ -59,6 +60,7 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
   const amiss = rows.filter((r) => r.cells[at]!.ask)
   const name =
     choice.name || text.suggestion(yards.map((y) => y.name).join(', '), text.methods[choice.method])
+  const controls = readOne('controls', choice.controls ?? '')
   const saving = useSaving(
     async (rule_kind: Schemas['SaveJob']['rule_kind']) => {
       const colonies = rows.map((r) => ({
@@ -75,6 +77,7 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
         rule: choice.rule,
         people,
         colonies,
+        ...(controls.figure && { controls: controls.figure }),
       }
       return data(client.POST('/api/jobs', { body }))
     },
@@ -95,7 +98,13 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
       {rows.length === 0 ? (
         <p className="quiet">{text.jobEmpty}</p>
       ) : (
-        <Faults value={{ ...saving.faults, ...(unread && { override: unread }) }}>
+        <Faults
+          value={{
+            ...saving.faults,
+            ...(unread && { override: unread }),
+            ...(choice.controls && controls.faults),
+          }}
+        >
           <div className={styles.form}>
             <div className={shared.big}>
               <b>{text.hives(rows.length)}</b>
@@ -151,6 +160,13 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
                 onChange={(rule) => set({ ...choice, rule })}
               />
             )}
+            <Field
+              label={text.controls}
+              path="controls"
+              value={choice.controls ?? ''}
+              hint={text.controlsHint(controls.figure ?? 0)}
+              onChange={(v) => set({ ...choice, controls: v })}
+            />
             <Field
               text
               label={text.jobName}

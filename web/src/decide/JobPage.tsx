@@ -47,6 +47,8 @@ function Whole({ job }: { job: Schemas['Job'] }) {
         {job.rule && `: ${job.rule}`}
       </p>
       <JobState job={job} />
+      {job.untreated && <p data-untreated>{text.untreated(job.untreated.join(', '))}</p>}
+      <Press says={text.toCheck} to={`/check/${job.id}`} className="no-print" data-to-check />
       {job.days.map((d) => (
         <section key={d.day} data-job-day={d.day}>
           <div className={shared.big}>

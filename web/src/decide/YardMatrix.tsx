@@ -171,6 +171,9 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
               <span>
                 {text.verdicts[cell.verdict]}
                 <Brief reason={reasons[cell.reasons[0]!]} />
+                {cell.meets !== undefined && cell.meets < 0.95 && (
+                  <small data-meets>{text.meets(Math.round(100 * cell.meets))}</small>
+                )}
               </span>
             </button>
           </td>
@@ -183,6 +186,7 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
               {row.cells[open]!.reasons.map((i) => (
                 <ReasonLine key={i} reason={reasons[i]!} />
               ))}
+              {row.cells[open]!.meets_in_words && <li data-reach>{row.cells[open]!.meets_in_words}</li>}
             </ul>
           </td>
         </tr>

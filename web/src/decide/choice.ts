@@ -12,6 +12,8 @@ export interface Choice {
   name: string
   ruleKind: '' | Schemas['SaveJob']['rule_kind']
   rule: string
+  /** How many are left untreated to compare. */
+  controls?: string
   override: string
   /** Of the job to be made: a try that got no answer is repeated under it. */
   id: string
@@ -26,6 +28,7 @@ export const fresh = (day: string): Choice => ({
   name: '',
   ruleKind: '',
   rule: '',
+  controls: '',
   override: '',
   id: crypto.randomUUID(),
 })

@@ -22,6 +22,14 @@ export const text = {
   windows: (method: string) => `Windows for ${method}, next ten days`,
   today: 'today',
   hours: (from: number, to: number) => `${from}–${to} h`,
+  meets: (n: number) => `meets ${n} of 100`,
+  controls: 'Leave untreated to compare',
+  controlsHint: (n: number) =>
+    n > 0
+      ? 'Drawn by chance, one from each so many with like counts. They keep their mites and spread them: treat them as soon as the counts after are made.'
+      : 'Without some, nobody can tell the treatment from what would have happened anyway.',
+  untreated: (names: string) =>
+    `${names}: left untreated to compare, drawn by chance. Treat them once the counts after are made.`,
   takes: (n: number) => `${n} hives`,
   why: names.why as Record<string, string>,
   best: 'best',
@@ -57,6 +65,7 @@ export const text = {
   goRound: 'Go round',
   mixDay: (day: string) => `Mix for ${day}`,
   toDecide: '‹ Decide',
+  toCheck: 'What follows, and did it work',
   madeOn: (day: string) => `Made ${day}`,
   override: 'All the same, because',
   doneOf: (n: number, all: number) => `${n} of ${all} done`,

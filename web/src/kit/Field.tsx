@@ -20,6 +20,8 @@ interface Props {
   most?: number
   placeholder?: string
   hint?: string
+  /** What is typed goes here at once. */
+  focus?: boolean
 }
 
 /** One figure (or a short text) on a line of its own: label, large figure, small unit. */
@@ -35,6 +37,7 @@ export function Field(props: Props) {
         <InputBase
           id={id}
           value={value}
+          autoFocus={props.focus ?? false}
           placeholder={placeholder}
           onChange={(e) => onChange(e.target.value)}
           onFocus={(e) => !lines && e.target.select()}

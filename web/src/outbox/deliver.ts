@@ -15,6 +15,11 @@ export async function deliver(group: readonly Waiting[]): Promise<Outcome> {
   const [first] = group as [Waiting]
   const headers = { [FOR_WHOM]: first.by }
   try {
+    if (first.count) {
+      const counts = group.flatMap((l) => l.count ?? [])
+      await data(client.POST('/api/counts', { headers, body: { counts } }))
+      return { results: group.map(({ id }) => ({ id, state: 'saved' })) }
+    }
     if (first.amends) {
       const params = { path: { id: first.amends } }
       await data(client.POST('/api/register/{id}/amend', { headers, params, body: timed(first) }))
@@ -36,7 +41,7 @@ export async function deliver(group: readonly Waiting[]): Promise<Outcome> {
 
 /** How long ago it happened by this phone's own clock, and what that clock said. */
 const timed = (l: Waiting): Application => ({
-  ...l.application,
+  ...(l.application as Application),
   ago_s: (Date.now() - l.at) / 1000,
   phone_at: new Date(l.at).toISOString(),
 })

@@ -2,18 +2,20 @@ import type { Schemas } from '../api/client'
 
 export type Application = Schemas['Application']
 
-/** What waits on this phone until there is signal. */
+/** What waits on this phone until there is signal: something done in a round, or a count of mites. */
 export interface Waiting {
   id: string
   /** Who did it, in which operation: it is sent in that name and in no other. */
   by: string
   /** The order in which it happened, ms. */
   at: number
+  /** Empty for a count. */
   job: string
   day: string
   /** The line that it corrects. */
   amends?: string
-  application: Application
+  application?: Application
+  count?: Schemas['MiteCount']
   /** The hive, as people call it, and what it is treated by. */
   name?: string
   method?: Schemas['Visit']['method']

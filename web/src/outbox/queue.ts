@@ -5,7 +5,9 @@ import { TAG, workers } from '../api/names'
 import { empty, next, pause, reduce, type Happening, type Waiting } from './outbox'
 import { sendNext } from './sendNext'
 
-export const roundKey = (job: string, day: string) => ['round', job, day] as const
+/** Of one round, or without what it goes out for of all on that day. */
+export const roundKey = (job: string, day: string, act?: string) =>
+  ['round', job, day, ...(act ? [act] : [])] as const
 
 let outbox = empty
 let sending = false
@@ -67,9 +69,10 @@ async function told({ job, day }: Waiting, outcome: object) {
   const key = roundKey(job, day)
   const { told } = outcome as { told?: Pick<Schemas['Sent'], 'records' | 'batches'> }
   if (told)
-    queries.setQueryData(
-      key,
-      (was?: Schemas['Visit']) => was && { ...was, ...told, batches: was.out ? was.batches : told.batches },
+    queries.setQueriesData(
+      { queryKey: key },
+      (was?: Schemas['Visit']) =>
+        was && { ...was, ...told, batches: was.batches.length === 0 ? was.batches : told.batches },
     )
   // Until the server's word is here, the line it corrects stays hidden by this one.
   else if ('results' in outcome) await queries.refetchQueries({ queryKey: key })

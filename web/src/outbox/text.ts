@@ -8,15 +8,27 @@ export const text = {
     `${n === 1 ? 'One line of a round waits' : `${n} lines of a round wait`} on this phone, to be sent when who wrote ${n === 1 ? 'it' : 'them'} signs in here.`,
   see: 'Look at them',
 
+  /** Always in sight where one works in the yard. */
+  bar: {
+    sent: 'All sent',
+    waiting: (n: number) => `${n} waiting`,
+    offline: 'No signal',
+    ready: 'Ready without signal',
+    notReady: 'Not ready without signal yet',
+    refused: (n: number) => `${n} refused`,
+    full: 'This phone’s storage is full. This one is held in the page only: write it down.',
+  },
+
   title: 'Waiting on this phone',
   intro:
-    'What was done in a round without signal. It is sent by itself, in your name, as soon as there is signal.',
+    'What was done in a round, or counted, without signal. It is sent by itself, in your name, as soon as there is signal.',
   none: 'Nothing of yours waits here.',
   othersWhy: (n: number) =>
     `${n === 1 ? 'One line belongs' : `${n} lines belong`} to somebody else who used this phone. Theirs alone to send: they are sent when that person signs in here.`,
   unsent: 'not sent yet',
   drop: 'I have written it down: drop it',
   toRound: 'To the round',
+  mites: (n: number) => (n === 1 ? '1 mite counted' : `${n} mites counted`),
   save: 'Save them as a file',
   saveWhy: 'For safety, or to type them in elsewhere.',
 }

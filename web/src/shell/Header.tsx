@@ -35,6 +35,10 @@ export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () 
           <b>{text.treat}</b>
           <span>{text.treatSub}</span>
         </NavLink>
+        <NavLink to="/check">
+          <b>{text.check}</b>
+          <span>{text.checkSub}</span>
+        </NavLink>
         <NavLink to="/register">
           <b>{text.register}</b>
           <span>{text.registerSub}</span>

@@ -26,7 +26,8 @@ export function Finished({ round, batch, left, onBack }: Props) {
   return (
     <section className={styles.colony} data-finished>
       <h1>{text.finished}</h1>
-      {batch && (
+      {round.act !== 'give' && <Link to={`/check/${round.job_id}`}>{text.toCheck}</Link>}
+      {batch && round.act === 'give' && (
         <>
           <p className={styles.dose}>
             <b>{tenths(left)}</b> <small>{unit}</small>

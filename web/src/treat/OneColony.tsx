@@ -14,6 +14,7 @@ import type { Application } from '../outbox/outbox'
 import { StopFirst } from './StopFirst'
 import { TakeOut } from './TakeOut'
 import { text } from './text'
+import { Visiting } from './Visiting'
 import shared from './treat.module.css'
 import styles from './OneColony.module.css'
 import type { Jar } from './useJar'
@@ -45,9 +46,10 @@ export function OneColony(props: Props) {
   const [extras, setExtras] = useState<string[]>([])
   const [against, setAgainst] = useState<string>()
   const amount = amountOf(core, round, hive, jar.batch, fromAbove)
+  const gives = round.act === 'give'
   const cameOut = records.some((r) => r.kind === 'out')
-  const takesOut = (colony.in_hive ?? 0) > 0 && FACTS[round.method].stays && !cameOut
-  const done = records.some((r) => r.kind !== 'out' || round.out)
+  const takesOut = (colony.in_hive ?? 0) > 0 && FACTS[round.method].stays && !cameOut && !round.swaps
+  const done = records.some((r) => (gives ? r.kind !== 'out' : !r.extra))
   const stopped = (colony.stop?.length ?? 0) > 0 && against === undefined
   const write = (what: Partial<Application>) => {
     const given = what.kind === undefined || what.kind === 'given'
@@ -81,6 +83,18 @@ export function OneColony(props: Props) {
       </header>
       {done ? (
         <Done round={round} records={records} onUndo={props.onUndo} />
+      ) : round.act !== 'give' ? (
+        <Visiting
+          round={round}
+          colony={colony}
+          hive={hive}
+          amount={amount}
+          jar={jar}
+          records={records}
+          onUndo={props.onUndo}
+          onHive={props.onHive}
+          onWrite={write}
+        />
       ) : stopped && !takesOut ? (
         <StopFirst
           colony={colony}
@@ -92,6 +106,11 @@ export function OneColony(props: Props) {
         <TakeOut colony={colony} onOut={(out) => write({ kind: 'out', ...out })} />
       ) : (
         <>
+          {round.swaps && (colony.in_hive ?? 0) > 0 && (
+            <p className={shared.joint} data-swap>
+              {text.swap(FACTS[round.method].pieces(2), colony.days_in ?? 0)}
+            </p>
+          )}
           <Warnings amount={amount} />
           <Boards hive={hive} amount={amount} onHive={props.onHive} />
           {joint && (

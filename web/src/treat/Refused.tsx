@@ -11,7 +11,7 @@ export function Refused({ outbox, words }: { outbox: Outbox; words: Record<strin
       {text.refusedTitle}
       {outbox.refused.map((w) => (
         <p key={w.id}>
-          <b>{w.name}</b> {plain(w.application.amount ?? 0)} {words[w.application.reason ?? ''] ?? ''} ·{' '}
+          <b>{w.name}</b> {plain(w.application?.amount ?? 0)} {words[w.application?.reason ?? ''] ?? ''} ·{' '}
           {w.refused} <Press small says={text.drop} onPress={() => void outbox.remove(w.id)} />
         </p>
       ))}

@@ -4,6 +4,7 @@ import type { Core } from '../core/core'
 import { useKept } from '../kit'
 import { type Hive } from '../method/amount'
 import { amountOf } from '../method/amounts'
+import { OF_ACT } from './acts'
 import { Finished } from './Finished'
 import { JarBar } from './JarBar'
 import { JustDone } from './JustDone'
@@ -11,7 +12,7 @@ import { Line } from './Line'
 import { OneColony } from './OneColony'
 import type { Application, Waiting } from '../outbox/outbox'
 import { Refused } from './Refused'
-import { SignalBar } from './SignalBar'
+import { SignalBar } from '../outbox/SignalBar'
 import styles from './Round.module.css'
 import { useJar } from './useJar'
 import { useOnce } from './useOnce'
@@ -32,7 +33,7 @@ export function standing(round: Visit, mine: readonly Waiting[]) {
   const there = new Set(round.records.map((r) => r.id))
   const all: Application[] = [
     ...round.records.filter((r) => !gone.has(r.id)),
-    ...mine.filter((w) => !there.has(w.id)).map((w) => w.application),
+    ...mine.filter((w) => !there.has(w.id)).flatMap((w) => w.application ?? []),
   ].filter((r) => r.reason !== 'taken_back')
   return all
 }
@@ -46,7 +47,10 @@ export function Round(props: Props) {
 /** One colony open at a time, the jar above it, the line of hives below. */
 function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const { mine } = outbox
-  const records = useMemo(() => standing(round, mine), [round, mine])
+  const records = useMemo(
+    () => standing(round, mine).filter((r) => OF_ACT[round.act].includes(r.kind)),
+    [round, mine],
+  )
   const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
   const backwards = useKept(`round.way.${round.job_id}`, () => false)
   const above = useKept(`round.above.${round.job_id}`, () => false)
@@ -54,7 +58,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
     () => (backwards.value ? [...round.colonies].reverse() : round.colonies),
     [backwards.value, round.colonies],
   )
-  const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id))
+  const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id && !r.extra))
   const [at, setAt] = useState(first < 0 ? line.length : first)
   const [last, setLast] = useState<string>()
   const once = useOnce()
@@ -85,14 +89,14 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
     if (!once()) return
     void outbox.add(what)
     setLast(what.id)
-    if (what.kind !== 'out' || round.out) setAt(at + 1)
+    if ((what.kind !== 'out' || round.act === 'out') && !what.extra) setAt(at + 1)
   }
   const done = records.find((r) => r.id === last)
   return (
     <main ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} words={round.all.words} />
-      {!round.out && <JarBar round={round} jar={jar} lasts={lasts} />}
+      {round.act === 'give' && <JarBar round={round} jar={jar} lasts={lasts} />}
       {done && done.colony_id !== colony?.id && (
         <JustDone
           round={round}

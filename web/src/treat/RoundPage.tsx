@@ -4,14 +4,15 @@ import { Waiting } from '../kit'
 import { Round } from './Round'
 import styles from './RoundPage.module.css'
 import { text } from './text'
-import { useCore, useKeptForYard, useRound } from './useRound'
+import { useKeptForYard } from '../outbox/useKeptForYard'
+import { useCore, useRound } from './useRound'
 
 /** A round in the yard, colony by colony. */
 export default function RoundPage() {
-  const { id = '', day = '' } = useParams()
-  const round = useRound(id, day)
+  const { id = '', day = '', act } = useParams()
+  const round = useRound(id, day, act)
   const { core, failed } = useCore()
-  const ready = useKeptForYard(id, day)
+  const ready = useKeptForYard([`/api/jobs/${id}/visit?day=${day}${act ? `&act=${act}` : ''}`])
   if (!round.data) return <Waiting query={round} />
   if (!core)
     return failed ? (
@@ -21,5 +22,5 @@ export default function RoundPage() {
     ) : (
       <p className={styles.note}>{text.loading}</p>
     )
-  return <Round key={`${id} ${day}`} round={round.data} core={core} ready={ready} />
+  return <Round key={`${id} ${day} ${act}`} round={round.data} core={core} ready={ready} />
 }

@@ -9,7 +9,7 @@ import { type From } from '../method/amount'
 import { amountOf } from '../method/amounts'
 import { JarChoice } from './JarBar'
 import { standing } from './Round'
-import { SignalBar } from './SignalBar'
+import { SignalBar } from '../outbox/SignalBar'
 import { stopWords, text } from './text'
 import shared from './treat.module.css'
 import styles from './SheetPage.module.css'
@@ -20,7 +20,7 @@ import { useCore, useRound } from './useRound'
 /** The round on paper, a page a yard, and its figures typed in afterwards. */
 export default function SheetPage() {
   const { id = '', day = '' } = useParams()
-  const round = useRound(id, day)
+  const round = useRound(id, day, 'give')
   const { core } = useCore()
   if (!round.data || !core) return <Waiting query={round} />
   return <Sheet round={round.data} core={core} />

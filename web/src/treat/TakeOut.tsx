@@ -28,6 +28,7 @@ export function TakeOut({ colony, onOut }: Props) {
           {text.early(early)}
         </p>
       )}
+      <p className="quiet">{text.spent}</p>
       <Stepper label={text.missing} value={missing} most={all} onChange={setMissing} />
       <Stepper label={text.chewed} value={chewed} most={all - missing} onChange={setChewed} />
       <div className={shared.takes}>

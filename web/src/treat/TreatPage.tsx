@@ -39,7 +39,7 @@ export default function TreatPage() {
               )}
             </span>
             <span />
-            <Press main big says={text.startOut} to={`/rounds/${j.id}/${today}`} data-go-out />
+            <Press main big says={text.startOut} to={`/rounds/${j.id}/${today}/out`} data-go-out />
           </div>
         ))}
       {all

@@ -3,6 +3,7 @@ import { date, Press } from '../kit'
 import type { Waiting } from '../outbox/outbox'
 import { text } from '../outbox/text'
 import { useQueue } from '../outbox/useOutbox'
+import { roundOf } from './acts'
 import { wordsOf } from './text'
 import shared from './treat.module.css'
 import styles from './WaitingPage.module.css'
@@ -20,7 +21,8 @@ export default function WaitingPage() {
           <li key={w.id} data-waits={w.name}>
             <b>{w.name}</b>
             <span>
-              {date(w.day)} · {w.method && wordsOf(w.method, w.application)}
+              {date(w.day)} ·{' '}
+              {w.application && w.method ? wordsOf(w.method, w.application) : text.mites(w.count?.mites ?? 0)}
             </span>
             {w.refused === undefined ? (
               <span className="quiet">{text.unsent}</span>
@@ -30,7 +32,7 @@ export default function WaitingPage() {
                 <Press small says={text.drop} onPress={() => void remove(w.id)} />
               </span>
             )}
-            <Link to={`/rounds/${w.job}/${w.day}`}>{text.toRound}</Link>
+            {w.application && <Link to={roundOf(w.job, w.day, w.application.kind)}>{text.toRound}</Link>}
           </li>
         ))}
       </ul>

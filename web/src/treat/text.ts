@@ -82,14 +82,33 @@ export const text = {
   extrasChoose: 'Choose what is ticked this season',
   extrasDone: 'Done choosing',
 
-  sent: 'All sent',
-  waiting: (n: number) => `${n} waiting`,
-  offline: 'No signal',
-  ready: 'Ready without signal',
-  refused: (n: number) => `${n} refused`,
   refusedTitle: 'These could not be saved. Nothing is lost: write them down, or put them right.',
   drop: 'Drop it',
-  full: 'This phone’s storage is full. This one is held in the page only: write it down.',
+
+  swap: (pieces: string, days: number) =>
+    `Take out the old ${pieces} first, in for ${days === 1 ? '1 day' : `${days} days`}: these take their place.`,
+  toCheck: 'What to come back for',
+  acts: { moved: 'moved', board: 'clean board in' },
+  boardIn: 'Board in',
+  boardHint: 'A clean, greased board under the mesh floor. Note nothing: the day is taken down.',
+  moved: 'Moved',
+  movedHint: 'Between combs with brood, two frames apart. Scrape off wax, so that bees can walk on them.',
+  hangWell: 'They hang well',
+  weighed: (g: string) => `${g} g`,
+  weigh: 'What it weighs now',
+  weighLast: (g: string, on: string) => `${g} g on ${on}`,
+  weighFirst: 'The first weighing: write it down, and weigh it the same way next time.',
+  weighIt: 'Save weight',
+  wick: 'Wick left open',
+  eggsAsk: 'Eggs?',
+  eggs: { true: 'Eggs seen', false: 'No eggs', undefined: 'Not looked for' } as Record<string, string>,
+  eggsHint:
+    'Dead brood or many dead bees at the entrance: take the acid off, air the hive, look for the queen.',
+  deadAsk: 'Dead bees at the entrance',
+  dead: { none: 'None', few: 'A few', many: 'Many' },
+  replace: { strip: 'Replace a strip', pad: 'Top up or replace', dribble: '' },
+  replaceHow: { strip: 'Strips put in anew', pad: 'Put in anew', dribble: '' },
+  replaceHint: 'Written as a dose of its own in the same treatment; it comes out with the rest.',
 
   wear: 'Wear',
   finished: 'The round is done',
@@ -105,6 +124,8 @@ export const text = {
   earlyYes: 'Take them out all the same',
   daysIn: (n: number) => (n === 1 ? 'in for 1 day' : `in for ${n} days`),
   takeOut: 'Take out',
+  spent:
+    'Keep what came out sealed, away from bees and children; get rid of it as its label says. Never use it again.',
   came: 'Came out',
   missing: 'Missing',
   chewed: 'Chewed',
@@ -136,6 +157,9 @@ export const text = {
 /** What a line says was done, in a few words. */
 export function wordsOf(method: Method, r: Schemas['Application']) {
   if (r.kind === 'out') return text.tookOut(r.came ?? 0, r.missing ?? 0)
+  if (r.kind === 'weighed') return text.weighed(plain(r.amount ?? 0))
+  if (r.kind === 'checked') return text.eggs[`${r.eggs}`] ?? ''
+  if (r.kind === 'moved' || r.kind === 'board') return text.acts[r.kind]
   if (r.kind !== 'given') return text.skipped
   const amount = r.amount ?? 0
   const unit = r.unit === 'pieces' || !FACTS[method].vessel ? FACTS[method].pieces(amount) : text.ml

@@ -30,7 +30,7 @@ export function useJar(round: Round, waits: readonly Waiting[]): Jar {
   const poured = waits.reduce(
     (sum, w) =>
       sum +
-      (w.application.batch_id === batch?.id && !takenBack.has(w.id) ? (w.application.amount ?? 0) : 0) -
+      (w.application?.batch_id === batch?.id && !takenBack.has(w.id) ? (w.application?.amount ?? 0) : 0) -
       backOf(round, w.amends, batch?.id),
     0,
   )

@@ -39,6 +39,7 @@ export default function YardPage() {
             <>
               <Press main says={text.look} to="inspect" data-look />
               <Press main says={text.count} to="count" />
+              <Press outlined says={text.readBoards} to="boards" data-read-boards />
             </>
           )}
           {keeper && (

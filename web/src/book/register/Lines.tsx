@@ -68,7 +68,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         </small>
       </div>
       <div className={styles.figure}>
-        {line.kind === 'given' || (line.kind === 'other' && line.amount) ? (
+        {line.kind === 'given' || line.kind === 'weighed' || (line.kind === 'other' && line.amount) ? (
           <>
             {plain(line.amount ?? 0)} <small>{text.units[line.unit ?? ''] ?? ''}</small>
           </>
@@ -76,7 +76,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
           <small>
             {line.kind === 'out' && (line.came || line.missing)
               ? text.tookOut(line.came ?? 0, line.missing ?? 0)
-              : text.kinds[line.kind]}
+              : [text.kinds[line.kind], text.eggs[`${line.eggs}`]].filter(Boolean).join(': ')}
           </small>
         )}
         <small>{acids.join(' · ')}</small>

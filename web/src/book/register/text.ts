@@ -28,6 +28,7 @@ export const text = {
   batch: (n: number) => `No. ${n}`,
   lots: (l: string) => `from ${l}`,
   withdrawal: (d: number) => `honey after ${d} days`,
+  eggs: { true: 'seen', false: 'none' } as Record<string, string>,
   tookOut: (came: number, missing: number) => `${came} out${missing > 0 ? `, ${missing} missing` : ''}`,
   amended: 'amended',
   amend: 'Amend',

@@ -1,0 +1,80 @@
+import type { Schemas } from '../api/client'
+import { date, may, Press, useStart, weekday } from '../kit'
+import { Docket } from '../docket/Docket'
+import names from '../../../words/names/decide.json'
+import styles from './ComeBack.module.css'
+import { placeOf } from './goTo'
+import { useSkip } from './Task'
+import { text } from './text'
+
+type Followup = Schemas['Followup']
+
+interface Props {
+  check: Schemas['JobCheck']
+  helper: boolean
+}
+
+/** The paper that says when to go back, and for what. */
+export function ComeBack({ check, helper }: Props) {
+  const today = useStart().now.slice(0, 10)
+  const next = check.followups.find((f) => f.state === 'late' || f.state === 'due')
+  const place = next && placeOf(next, today)
+  const under = check.card ?? (names.protocols as Record<string, string>)[check.job.under]
+  return (
+    <Docket
+      title={text.comeBack}
+      sub={under ? text.under(under) : ''}
+      origin={`${check.job.name} · ${date(today)}`}
+    >
+      <ol className={styles.lines}>
+        {check.followups.map((f) => (
+          <Line key={`${f.key} ${f.yard_id}`} of={f} />
+        ))}
+      </ol>
+      {place && helper && (
+        <Press big main says={text.acts[next.kind]} to={place} className="no-print" data-next-step />
+      )}
+    </Docket>
+  )
+}
+
+function Line({ of: f }: { of: Followup }) {
+  const helper = may(useStart().me?.role, 'helper')
+  const skipping = useSkip()
+  const done = f.colonies.filter((c) => c.state === 'done')
+  const skipped = f.colonies.filter((c) => c.state === 'skipped')
+  const day = f.state === 'done' ? (done[0]?.on ?? f.from) : f.from
+  return (
+    <li className={styles[f.state]} data-line={f.kind} data-n={f.n} data-state={f.state}>
+      <span>
+        {weekday(day)} {date(day).split(' ')[1]}
+      </span>
+      <div>
+        <b>{f.title}</b>
+        <small>
+          {[
+            f.colonies.length > 1 || done.length === 0 ? text.doneOf(done.length, f.colonies.length) : '',
+            f.state === 'missed' ? text.missed : f.state === 'done' ? '' : f.why,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </small>
+        {skipped.length > 0 && (
+          <small>
+            {text.skipped}: {skipped[0]?.reason}{' '}
+            {helper && (
+              <Press
+                small
+                says={text.undo}
+                className="no-print"
+                onPress={() => skipping.save({ key: f.key, colonies: skipped.map((c) => c.id), undo: true })}
+                data-unskip
+              />
+            )}
+          </small>
+        )}
+      </div>
+      <span>{f.state === 'done' ? '✓' : f.state === 'skipped' ? '–' : ''}</span>
+    </li>
+  )
+}
