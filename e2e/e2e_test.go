@@ -19,7 +19,7 @@ import (
 )
 
 // patience is how long a step may take to come about.
-const patience = 20 * time.Second
+const patience = 60 * time.Second
 
 // together is how many journeys run at once, each in a browser of its own: the tabs of
 // one are throttled.
@@ -155,8 +155,11 @@ func (p page) do(steps ...browser.Action) {
 	}
 }
 
+// words is what the page says; nothing where it does not even answer any more.
 func (p page) words() string {
-	text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText`))
+	ctx, cancel := context.WithTimeout(p.ctx, 5*time.Second)
+	defer cancel()
+	text, _ := chromedp.Run(ctx, chromedp.Evaluate[string](`document.body.innerText`))
 	return text
 }
 

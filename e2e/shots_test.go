@@ -41,14 +41,13 @@ const (
 	r3 = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
 )
 
+const saltmarshHut = "/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1002"
+
 const saltmarsh = `[data-decide-yard="Saltmarsh Hut"] `
 
 var views = []view{
 	{name: "mix-desk", size: browser.Desk, path: "/", wait: "[data-dose]"},
 	{name: "mix-phone", size: browser.Phone, path: "/", wait: "[data-dose]"},
-	{name: "mix-dusk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
-		script(`[...document.querySelectorAll('header button')].find((b) => b.textContent.startsWith('Dark')).click()`),
-	}},
 	{name: "strip-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"),
 	}},
@@ -89,9 +88,13 @@ var views = []view{
 		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-just-done]"), click("[data-other]"),
 		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
 	}},
+	{name: "check-desk", size: browser.Desk, path: "/check", wait: "[data-job]", member: true},
+	{name: "job-check-desk", size: browser.Desk, path: "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", wait: "[data-falls]", member: true},
+	{name: "boards-phone", size: browser.Phone, path: saltmarshHut + "/boards", wait: "[data-board]", member: true, do: []browser.Action{
+		typed(`[data-path="mites"] input`, "27"), click("[data-save-board]"), shown(`[data-board="S2"]`), click("[data-full-board]"),
+		typed(`[data-path="mites"] input`, "41"), typed(`[data-path="squares"] input`, "48"), typed(`[data-path="counted"] input`, "12"), shown("[data-scaled]"),
+	}},
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
-	{name: "stock-desk", size: browser.Desk, path: "/stock", wait: "[data-lot-name]", member: true},
-	{name: "batches-desk", size: browser.Desk, path: "/batches", wait: "main ul li", member: true},
 	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }
 

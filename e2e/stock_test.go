@@ -86,7 +86,7 @@ func TestOtherTreatment(t *testing.T) {
 	p := open(t, s.URL, browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/register"))
-	p.says("[data-register]", "60 %, sponge from above", "Ropewalk", "taken out")
+	p.says("[data-register]", "Kiln Lane", "3 pieces", "looked for eggs: seen")
 	p.pick("Method", "vapour")
 	p.says("[data-register]", "Nothing is written here yet")
 	p.pick("Method", "all methods")
