@@ -17,20 +17,19 @@ func Of(c Colony, terms map[string]Terms, skipped map[string]string, today calen
 		}
 		return recorded(t)
 	}
-	var out []Followup
-	add := func(f Followup) {
-		f.stands(today, skipped)
-		out = append(out, f)
-	}
+	const each = 8 // follow-ups of a dose, at most as a rule
+	out := make([]Followup, 0, each*(len(c.Treatments)+len(c.Plans)))
 	given := map[string]bool{}
 	for _, k := range courses(c.Treatments, under) {
-		given[k.doses[0].Job] = true
-		for _, f := range c.after(k, today) {
-			f.Job, f.Way = k.doses[0].Job, k.Way
-			if f.Job == "" {
-				f.Of = string(k.doses[0].Method) + "." + k.begun().String()
-			}
-			add(f)
+		job, of, first := k.doses[0].Job, "", len(out)
+		given[job] = true
+		if job == "" {
+			of = string(k.doses[0].Method) + "." + k.begun().String()
+		}
+		out = c.after(out, k, today)
+		for i := range out[first:] {
+			f := &out[first+i]
+			f.Job, f.Of, f.Way = job, of, k.Way
 		}
 	}
 	for _, p := range c.Plans {
@@ -39,8 +38,11 @@ func Of(c Colony, terms map[string]Terms, skipped map[string]string, today calen
 		}
 		for _, f := range c.planned(p) {
 			f.Job, f.Way = p.Job, p.Under.Way
-			add(f)
+			out = append(out, f)
 		}
+	}
+	for i := range out {
+		out[i].stands(today, skipped)
 	}
 	slices.SortStableFunc(out, func(a, b Followup) int { return cmp.Or(cmp.Compare(a.From, b.From), cmp.Compare(a.By, b.By)) })
 	return out
@@ -53,12 +55,11 @@ func (c Colony) planned(p Plan) []Followup {
 	return []Followup{count, {Kind: Visit, N: 1, Total: max(1, p.Under.Visits), From: p.On, By: p.On, Until: p.On + giveUp}}
 }
 
-// after is what follows one course.
-func (c Colony) after(k course, today calendar.Day) []Followup {
+// after adds what follows one course.
+func (c Colony) after(out []Followup, k course, today calendar.Day) []Followup {
 	if k.doses[0].Carried { // it was asked for where it was given; but it must come out
-		return c.removal(k, today)
+		return append(out, c.removal(k, today)...)
 	}
-	var out []Followup
 	for i, day := range k.days {
 		out = append(out, Followup{Kind: Visit, N: k.first + i + 1, Total: k.first + max(k.Visits, len(k.days)), From: day, By: day, On: day})
 	}

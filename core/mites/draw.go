@@ -24,6 +24,27 @@ func Draw(like []float64, n int, chance Chance) []int {
 	return out
 }
 
+// Deal deals colonies to groups by chance within like strength: they are put in the order of
+// a figure, and of each so many neighbours one goes to each group. It gives the group of
+// each, from 0.
+func Deal(like []float64, groups int, chance Chance) []int {
+	order := ordered(like)
+	out := make([]int, len(like))
+	hand := make([]int, groups)
+	for i := range order {
+		left := groups - i%groups
+		if left == groups {
+			for g := range hand {
+				hand[g] = g
+			}
+		}
+		drawn := chance(left)
+		out[order[i]] = hand[drawn]
+		hand[drawn] = hand[left-1]
+	}
+	return out
+}
+
 func ordered(like []float64) []int {
 	order := make([]int, len(like))
 	for i := range order {

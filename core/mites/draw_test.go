@@ -37,3 +37,31 @@ func TestDrawn(t *testing.T) {
 		t.Errorf("none: %v", got)
 	}
 }
+
+// Ten hives to three groups: of each three neighbours in strength one goes to each, the tenth
+// to any; and each group is as likely as the others.
+func TestDealt(t *testing.T) {
+	r := rand.New(rand.NewPCG(9, 10))
+	like := []float64{5, 1, 9, 3, 7, 2, 8, 4, 10, 6}
+	first := map[int]int{}
+	for range 3000 {
+		got := Deal(like, 3, r.IntN)
+		first[got[1]]++ // of the weakest
+		for part := range 3 {
+			there := map[int]bool{}
+			for i, strength := range like {
+				if int(strength-1)/3 == part {
+					there[got[i]] = true
+				}
+			}
+			if len(there) != 3 {
+				t.Fatalf("%v: the groups of %d to %d are %v", got, 3*part+1, 3*part+3, there)
+			}
+		}
+	}
+	for g, n := range first {
+		if n < 860 || n > 1140 { // 1,000 ± 5.4 standard deviations
+			t.Errorf("the weakest went to %d %d times of 3000", g, n)
+		}
+	}
+}

@@ -6,19 +6,6 @@ import (
 	"testing"
 )
 
-func poissonOf(r *rand.Rand, mean float64) int {
-	n := 0
-	for ; mean > 200; mean -= 200 {
-		n += poissonOf(r, 200)
-	}
-	limit, product := math.Exp(-mean), r.Float64()
-	for product > limit {
-		n++
-		product *= r.Float64()
-	}
-	return n
-}
-
 // world is one cell of the grid: how many are killed, how colonies differ in their mites
 // and in what was killed (standard deviations of the logs), and mites before.
 type world struct{ killed, levels, spread, before float64 }
@@ -40,9 +27,9 @@ var grid = func() (out []world) {
 func (w world) pairs(r *rand.Rand, n int, left float64) []Pair {
 	out := make([]Pair, n)
 	for i := range out {
-		level := w.before * math.Exp(w.levels*r.NormFloat64()-w.levels*w.levels/2)
-		remains := left * math.Exp(w.spread*r.NormFloat64()-w.spread*w.spread/2)
-		out[i] = Pair{Sample{poissonOf(r, level), 3}, Sample{poissonOf(r, level*remains), 3}}
+		level := w.before * around(r, w.levels)
+		remains := left * around(r, w.spread)
+		out[i] = Pair{Sample{poissonDraw(r, level), 3}, Sample{poissonDraw(r, level*remains), 3}}
 	}
 	return out
 }
@@ -92,9 +79,9 @@ func TestFallIntervalsHold(t *testing.T) {
 			for range times {
 				falls := make([]Fall, n)
 				for i := range falls {
-					level := 10 * w.before * math.Exp(w.levels*r.NormFloat64()-w.levels*w.levels/2)
-					left := min(1, (1-w.killed)*math.Exp(w.spread*r.NormFloat64()-w.spread*w.spread/2))
-					falls[i] = Fall{float64(poissonOf(r, level*(1-left))), float64(poissonOf(r, level*left))}
+					level := 10 * w.before * around(r, w.levels)
+					left := min(1, (1-w.killed)*around(r, w.spread))
+					falls[i] = Fall{float64(poissonDraw(r, level*(1-left))), float64(poissonDraw(r, level*left))}
 				}
 				if k, ok := Fallen(falls); ok && k.Low <= w.killed && w.killed <= k.High {
 					hits++
