@@ -7,9 +7,7 @@ import (
 	"slices"
 	"strings"
 
-	"keeler/core/calendar"
 	"keeler/core/followup"
-	"keeler/core/mites"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
@@ -86,108 +84,6 @@ func grouped(colonies []comeback, jobs map[string]store.Job, wanted func(followu
 				g.From, g.By = min(g.From, written(f.From)), min(g.By, written(f.By))
 			}
 			g.Colonies = append(g.Colonies, wire.FollowupColony{ID: k.row.ID, Name: k.row.Name, State: state, On: knownDay(f.On), Reason: f.Reason})
-		}
-	}
-	return out
-}
-
-// told is a job as it is told whether it worked.
-type told struct {
-	job        store.Job
-	terms      followup.Terms
-	colonies   []treated // of those that were given anything
-	all        []comeback
-	controls   []comeback
-	today      calendar.Day
-	thresholds mites.Thresholds
-}
-
-// treated is a colony with its doses of a job and the counts around them.
-type treated struct {
-	comeback
-	followup.Around
-	counted mites.Around
-	fall    mites.Fall
-	fell    bool // and a second treatment told how many were left
-}
-
-func (t *told) add(k comeback) {
-	t.all = append(t.all, k)
-	around, given := followup.Job(k.bees.Treatments, t.job.ID, k.seen, t.terms, k.yard.Latitude, t.today)
-	if !given {
-		return
-	}
-	of := treated{comeback: k, Around: around, counted: around.Times.Around(k.counts)}
-	if around.Sure {
-		of.fall, of.fell = mites.FallBy(around.Times, around.Second, k.counts)
-	}
-	t.colonies = append(t.colonies, of)
-}
-
-// result is whether it worked in some of its colonies; nil where nothing was counted.
-func (t told) result(of []treated) *wire.Result {
-	falls := []mites.Fall{}
-	kinds := map[mites.Kind][]mites.Pair{}
-	var now mites.Count
-	counted, before, mixed := false, false, false
-	for _, c := range of {
-		if c.fell {
-			falls = append(falls, c.fall)
-		}
-		if c.counted.Kind != "" {
-			kinds[c.counted.Kind] = append(kinds[c.counted.Kind], c.counted.Pair)
-		}
-		before = before || slices.Contains(c.counted.Uses, mites.UseBefore)
-		mixed = mixed || slices.Contains(c.counted.Uses, mites.OtherKind)
-		if last := c.counted.Last; c.counted.There && (!counted || last.Kind == now.Kind) {
-			now.Kind, now.Mites, now.Days, now.Bees, now.On = last.Kind, now.Mites+last.Mites, now.Days+last.Days, now.Bees+last.Bees, max(now.On, last.On)
-			counted = true
-		}
-	}
-	kind := mites.Wash
-	if len(kinds[mites.Board]) > len(kinds[mites.Wash]) {
-		kind = mites.Board
-	}
-	var against []mites.Pair
-	for _, c := range t.controls {
-		if around := of[0].Times.Around(c.counts); around.Kind == kind {
-			against = append(against, around.Pair)
-		}
-	}
-	k, known := mites.Fallen(falls)
-	if len(falls) < len(kinds[kind]) || !known {
-		if k, known = mites.Fewer(kinds[kind], against); !known {
-			k, known = mites.Fewer(kinds[kind], nil)
-		}
-	}
-	if !known && !counted && !before {
-		return nil
-	}
-	out := &wire.Result{Killed: k, Enough: mites.GoodEnough}
-	stands := mites.Uncounted
-	if counted {
-		s := standingOf(now, of[0].yard.Latitude, t.thresholds)
-		out.Now, stands = &s, s.Stands
-	}
-	switch {
-	case known:
-		out.How = words.Measured(k)
-	case mixed:
-		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("other_kind")
-	case counted:
-		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("no_before")
-	default:
-		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("no_after")
-	}
-	outcome := out.Killed.Outcome(stands)
-	out.Outcome, out.Words = string(outcome), words.WhetherItWorked(outcome)
-	if outcome == mites.NotKnown && known {
-		pair := mites.Pair{}
-		for _, p := range kinds[kind] {
-			pair.Before, pair.After = pair.Before.And(p.Before), pair.After.And(p.After)
-		}
-		if pair.After.Over > 0 {
-			out.Tell = words.WouldTell(kind, pair, pair.WouldTell(kind))
 		}
 	}
 	return out

@@ -79,6 +79,11 @@ func (c Count) Check(today calendar.Day) error {
 	return l.Err()
 }
 
+// And is two counts of a kind together, of whole boards: their mean, as of one hive.
+func (c Count) And(other Count) Count {
+	return Count{Kind: c.Kind, Mites: c.Mites + other.Mites, Days: c.over() + other.over(), Bees: c.Bees + other.Bees, On: max(c.On, other.On)}
+}
+
 // Rate is mites a day for a board, by the exact Poisson interval (Garwood), and
 // mites per 100 bees for a wash, by Wilson's score interval for a share.
 func (c Count) Rate() Rate {

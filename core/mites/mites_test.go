@@ -208,3 +208,12 @@ func TestPartOfABoard(t *testing.T) {
 		}
 	}
 }
+
+// A quarter of a board read after 4 days is a whole one of 1 day: 5 mites in it and 7 in 3
+// days are 12 in 4 days.
+func TestCountsTogether(t *testing.T) {
+	both := Count{Kind: Board, Mites: 5, Days: 4, Share: 0.25, On: 10}.And(Count{Kind: Board, Mites: 7, Days: 3, On: 12})
+	if got := both.Rate().Value; got != 3 || both.Mites != 12 || both.On != 12 {
+		t.Errorf("%+v: %v a day", both, got)
+	}
+}

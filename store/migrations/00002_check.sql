@@ -32,8 +32,31 @@ CREATE TABLE IF NOT EXISTS job_controls (
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
+CREATE TABLE IF NOT EXISTS comparisons (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  id UUID NOT NULL,
+  name VARCHAR(200) NOT NULL,
+  made_on DATE NOT NULL COMMENT 'what was given before tells nothing of its groups',
+  dealt BOOLEAN NOT NULL COMMENT 'colonies went to groups by chance within like strength',
+  user_id BIGINT UNSIGNED NOT NULL,
+  created_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, id),
+  FOREIGN KEY (user_id) REFERENCES users (id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
+CREATE TABLE IF NOT EXISTS comparison_colonies (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  comparison_id UUID NOT NULL,
+  colony_id UUID NOT NULL,
+  position INT NOT NULL,
+  in_group VARCHAR(80) NOT NULL COMMENT 'its name',
+  PRIMARY KEY (operation_id, comparison_id, colony_id),
+  FOREIGN KEY (operation_id, comparison_id) REFERENCES comparisons (operation_id, id) ON DELETE CASCADE,
+  FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
 -- +goose Down
-DROP TABLE IF EXISTS job_controls, followup_skips;
+DROP TABLE IF EXISTS comparison_colonies, comparisons, job_controls, followup_skips;
 ALTER TABLE mite_counts DROP INDEX IF EXISTS by_day, DROP COLUMN IF EXISTS share;
 UPDATE applications a JOIN applications b ON b.operation_id = a.operation_id AND b.id = a.amends_id
   SET a.amends_id = NULL WHERE b.kind IN ('board', 'moved', 'weighed', 'checked');
