@@ -15,6 +15,7 @@ var columns = map[string]string{
 	"Claim.time_zone": "operations.time_zone", "SaveColony.name": "colonies.name", "SaveColony.notes": "colonies.notes", "End.reason": "colonies.end_reason",
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
+	"SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
 	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
@@ -31,7 +32,7 @@ var elsewhere = map[string]bool{
 }
 
 // answers repeat what a request of another name takes.
-var answers = map[string]bool{"Invitation": true, "Job": true, "LotStock": true, "LotBook": true, "Token": true}
+var answers = map[string]bool{"Invitation": true, "Comparison": true, "Job": true, "LotStock": true, "LotBook": true, "Token": true}
 
 // Whatever the document lets through fits into its column, and nothing that is written
 // freely is without a length.

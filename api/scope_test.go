@@ -21,7 +21,7 @@ var marked = map[string]string{
 	"{treatment}": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d03", "counts": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d04",
 	"cards": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d05", "jobs": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d06",
 	"batches": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07", "inspections": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d08",
-	"register": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0b",
+	"register": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0b", "comparisons": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0c",
 	"lots":     "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d09", "{portion}": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0a",
 }
 
@@ -36,6 +36,7 @@ const (
 // The first ones, in this order, make those rows.
 var bodies = []struct{ call, body string }{
 	{"POST /api/yards", `{"id":"<yards>","name":"Marked yard","latitude":57}`},
+	{"POST /api/colonies", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de6","yard_id":"<yards>","name":"Other hive",` + box + `}`},
 	{"POST /api/colonies", `{"id":"<colonies>","yard_id":"<yards>","name":"Marked hive",` + box + `}`},
 	{"POST /api/inspections", `{"inspections":[{"id":"<inspections>","colony_id":"<colonies>","brood":"none","note":"Marked look"}]}`},
 	{"POST /api/colonies/{id}/treatments", `{"id":"<{treatment}>","method":"strip","what":"Marked strips","given_on":"2026-11-30"}`},
@@ -49,6 +50,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/batches/{id}/bench/events", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de0","kind":"lot","act":"acid","answer":"<lots>"}`},
 	{"POST /api/batches/{id}/portions", `{"id":"<{portion}>","vessel":"Marked can","amount":20,"yard_id":"<yards>"}`},
 	{"POST /api/jobs/{id}/applications", `{"applications":[{"id":"<register>","colony_id":"<colonies>","kind":"given","amount":2,"note":"Marked dose"}]}`},
+	{"POST /api/comparisons", `{"id":"<comparisons>","name":"Marked comparison","groups":[{"name":"Marked group","colonies":[{"id":"<colonies>"}]},{"name":"Other","colonies":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de6"}]}]}`},
 
 	{"POST /api/register/{id}/amend", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de3","colony_id":"<colonies>","kind":"skipped","reason":"taken_back"}`},
 	{"POST /api/register", `{"colonies":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de4","colony_id":"<colonies>"}],"method":"vapour","product":"Taken","given_on":"2026-12-01"}`},
@@ -70,6 +72,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},
 	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
 	{"POST /api/followups/skip", `{"key":"count.1.<jobs>","colonies":["<colonies>"],"reason":"Taken over"}`},
+	{"POST /api/comparisons/power", `{"kind":"wash","over":300,"rate":3,"first":0.9,"second":0.5,"spread":"usual","groups":2}`},
 	{"POST /api/jobs/plan", `{"yard_id":"<yards>","method":"dribble","under":"winter","colonies":["<colonies>"],"people":1,"from":"2026-12-04"}`},
 	{"POST /api/batches/{id}/remarks", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dff","text":"Taken note"}`},
 	{"POST /api/batches/{id}/void", `{"reason":"Taken away"}`},
@@ -199,7 +202,7 @@ func joined(t *testing.T, login, role string) *http.Client {
 // whose part it is not.
 func TestNoRouteReachesAnotherOperation(t *testing.T) {
 	anew(t)
-	for _, b := range bodies[:14] {
+	for _, b := range bodies[:16] {
 		method, path, _ := strings.Cut(b.call, " ")
 		if status, answer := send(t, owner, method, at(path), fill(b.body)); status >= 300 {
 			t.Fatalf("%s: %d %v", b.call, status, answer)

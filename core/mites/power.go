@@ -30,13 +30,12 @@ const (
 var Spreads = map[string]float64{"alike": 0.3, "usual": 0.5, "unlike": 0.8}
 
 // Check names what no plan can be made of.
-func (p Plan) Check() error {
-	var l fault.List
+func (p Plan) Check(l *fault.List) {
 	l.Within("rate", p.Rate, 0.1, MostRate, "mites")
-	if l.Within("first", p.First, 0, mostKilled, "killed") && l.Within("second", p.Second, 0, mostKilled, "killed") && math.Abs(p.First-p.Second) < leastApart {
+	first, second := l.Within("first", p.First, 0, mostKilled, ""), l.Within("second", p.Second, 0, mostKilled, "")
+	if first && second && math.Abs(p.First-p.Second) < leastApart {
 		l.Add("second", fault.NotFitting)
 	}
-	return l.Err()
 }
 
 // Chances are of seeing the difference, by the colonies in each group.
