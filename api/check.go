@@ -24,7 +24,10 @@ func checking(r routes) {
 		func(ctx context.Context, desk app.Desk, in *ByID) (*none, error) {
 			return nil, desk.RemoveComparison(ctx, in.ID)
 		})
-	send(r, post+" comparisons/power", "plan-comparison", app.Viewer, "How many colonies a fair comparison takes", app.Desk.Power)
+	send(r, post+" comparisons/power", "plan-comparison", app.Viewer, "How many colonies a fair comparison takes",
+		func(_ app.Desk, _ context.Context, in wire.PowerRequest) (wire.PowerAnswer, error) {
+			return wire.Power(in)
+		})
 }
 
 // compared is which treatments are compared, and by what.

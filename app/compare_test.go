@@ -168,18 +168,3 @@ func TestComparisonIsDealtOnce(t *testing.T) {
 		t.Errorf("removed: %+v %v", l, err)
 	}
 }
-
-func TestPower(t *testing.T) {
-	v := goOut(t, "winter")
-	in := wire.PowerRequest{Kind: "wash", Over: 300, Rate: 5, First: 0.95, Second: 0.5, Spread: "usual", Groups: 2}
-	got, err := v.d.Power(t.Context(), in)
-	if err != nil || got.Enough < 3 || got.Enough > 8 || got.Wanted != 0.8 {
-		t.Errorf("%+v %v", got, err)
-	}
-	alike, few := in, in
-	alike.Second, few.Over = 0.95, 20
-	_, err = v.d.Power(t.Context(), alike)
-	at(t, "no difference", err, "second", fault.NotFitting)
-	_, err = v.d.Power(t.Context(), few)
-	at(t, "20 bees", err, "over", fault.TooLow)
-}

@@ -117,23 +117,3 @@ func (d Desk) comparisonsOf(ctx context.Context, rows []store.Comparison) ([]wir
 		return out
 	}), r.err
 }
-
-// Power tells how many colonies a fair comparison takes.
-func (d Desk) Power(_ context.Context, in wire.PowerRequest) (wire.PowerAnswer, error) {
-	var l fault.List
-	low, high, unit := 1.0, float64(mites.MaxDays), 1.0
-	if in.Kind == string(mites.Wash) {
-		low, high, unit = 50, 1000, 100
-	}
-	l.Within("over", in.Over, low, high, map[string]string{"wash": "bees", "board": "days"}[in.Kind])
-	l.Within("groups", float64(in.Groups), 2, 6, "groups")
-	plan := mites.Plan{
-		Rate: in.Rate, Over: in.Over / unit, First: in.First, Second: in.Second, Spread: mites.Spreads[in.Spread], Pairs: in.Groups * (in.Groups - 1) / 2,
-	}
-	plan.Check(&l)
-	if err := l.Err(); err != nil {
-		return wire.PowerAnswer{}, err
-	}
-	chances := plan.Chances()
-	return wire.PowerAnswer{Chances: chances, Enough: mites.Enough(chances), Wanted: mites.Wanted}, nil
-}

@@ -61,21 +61,3 @@ type Comparison struct {
 type Comparisons struct {
 	Comparisons []Comparison `json:"comparisons" doc:"The newest first."`
 }
-
-// PowerRequest asks how many colonies a fair comparison takes.
-type PowerRequest struct {
-	Kind   string  `json:"kind" enum:"board,wash"`
-	Over   float64 `json:"over" doc:"Days of a board, 1 to 60, or bees of a wash, 50 to 1000; each count before and after."`
-	Rate   float64 `json:"rate" doc:"Mites before, a day or per 100 bees, 0.1 to 100."`
-	First  float64 `json:"first" doc:"The share that the better one kills, 0 to 0.99."`
-	Second float64 `json:"second" doc:"And the other."`
-	Spread string  `json:"spread" enum:"alike,usual,unlike" doc:"How alike hives answer a treatment."`
-	Groups int     `json:"groups" doc:"2 to 6."`
-}
-
-// PowerAnswer tells it.
-type PowerAnswer struct {
-	Chances []mites.Chances `json:"chances" doc:"Of telling the better one, by the colonies in each group."`
-	Enough  int             `json:"enough,omitempty" doc:"So many colonies in each group see it in 8 tries of 10; left out where 40 are too few."`
-	Wanted  float64         `json:"wanted" doc:"The chance that is enough, 0 to 1."`
-}

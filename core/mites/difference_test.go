@@ -4,8 +4,6 @@ import (
 	"math"
 	"math/rand/v2"
 	"testing"
-
-	"keeler/core/fault"
 )
 
 // By hand: 0.9 (0.8 to 0.95) against 0.8 (0.65 to 0.9) is 0.1, down by √(0.1² + 0.1²) = 0.1414,
@@ -79,17 +77,6 @@ func TestPowerOfAPlan(t *testing.T) {
 	for _, c := range alike.Chances() {
 		if c.Chance > 0.05 { // each is the better one half of the 5 % that chance makes
 			t.Errorf("told apart though alike: %+v", c)
-		}
-	}
-}
-
-func TestPlanChecked(t *testing.T) {
-	for name, p := range map[string]Plan{
-		"alike": {Rate: 2, First: 0.9, Second: 0.9}, "no mites": {First: 0.9, Second: 0.5}, "all killed": {Rate: 2, First: 1, Second: 0.5},
-	} {
-		var l fault.List
-		if p.Check(&l); len(l) != 1 {
-			t.Errorf("%s: %v", name, l)
 		}
 	}
 }

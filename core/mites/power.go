@@ -3,40 +3,23 @@ package mites
 import (
 	"math"
 	"math/rand/v2"
-
-	"keeler/core/fault"
 )
 
 // Plan is a comparison of two groups that is yet to be made.
 type Plan struct {
 	Rate   float64 // mites before, per 100 bees or a day
 	Over   float64 // of each count: hundreds of bees, or days of a board
-	First  float64 // the share killed in the one group, 0 to 0.99
+	First  float64 // the share killed in the one group, 0 to 1
 	Second float64 // and in the other
 	Spread float64 // how hives differ in what is left: standard deviation of its log, one of Spreads
 	Pairs  int     // of groups that are looked at together, 1 or more
 }
 
-// Bounds of a plan.
-const (
-	MostRate   = 100
-	mostKilled = 0.99
-	leastApart = 0.02
-	// levels is how hives of a yard differ in their mites: standard deviation of the log.
-	levels = 0.5
-)
+// levels is how hives of a yard differ in their mites: standard deviation of the log.
+const levels = 0.5
 
 // Spreads are how alike hives answer a treatment.
 var Spreads = map[string]float64{"alike": 0.3, "usual": 0.5, "unlike": 0.8}
-
-// Check names what no plan can be made of.
-func (p Plan) Check(l *fault.List) {
-	l.Within("rate", p.Rate, 0.1, MostRate, "mites")
-	first, second := l.Within("first", p.First, 0, mostKilled, ""), l.Within("second", p.Second, 0, mostKilled, "")
-	if first && second && math.Abs(p.First-p.Second) < leastApart {
-		l.Add("second", fault.NotFitting)
-	}
-}
 
 // Chances are of seeing the difference, by the colonies in each group.
 type Chances struct {
