@@ -19,6 +19,8 @@ const SheetPage = lazy(() => import('./treat/SheetPage'))
 const PracticePage = lazy(() => import('./treat/PracticePage'))
 const WaitingPage = lazy(() => import('./treat/WaitingPage'))
 const CheckPage = lazy(() => import('./check/CheckPage'))
+const ComparePage = lazy(() => import('./check/compare/ComparePage'))
+const PlanPage = lazy(() => import('./check/compare/PlanPage'))
 const JobCheckPage = lazy(() => import('./check/JobCheckPage'))
 const ReachPage = lazy(() => import('./check/ReachPage'))
 const RegisterPage = lazy(() => import('./book/register/RegisterPage'))
@@ -65,6 +67,8 @@ const OURS: [string, ComponentType][] = [
   ['/waiting', WaitingPage],
   ['/check', CheckPage],
   ['/check/:id', JobCheckPage],
+  ['/compare', ComparePage],
+  ['/compare/plan', PlanPage],
   ['/register', RegisterPage],
   ['/stock', StockPage],
   ['/stock/:id', LotPage],

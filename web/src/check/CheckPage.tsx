@@ -36,7 +36,9 @@ export default function CheckPage() {
           ))}
         </div>
         <section className={styles.jobs}>
-          <h2>{text.jobs}</h2>
+          <h2>
+            {text.jobs} <Link to="/compare">{text.toCompare}</Link>
+          </h2>
           {jobs.length === 0 && (
             <p className="quiet">
               {text.noJobs} <Link to="/decide">{text.toDecide}</Link>

@@ -5,12 +5,12 @@ import { text } from './text'
 const WIDTH = 250
 
 /** A share with its interval beside the line from which it worked. */
-export function Interval({ result }: { result: Schemas['Result'] }) {
+export function Interval({ result, wide = false }: { result: Schemas['Result']; wide?: boolean }) {
   const x = (share: number) => WIDTH * Math.max(0, Math.min(1, share))
   const { low, high, share, outcome, enough } = result
   return (
     <svg
-      className={styles.interval}
+      className={wide ? styles.wide : styles.interval}
       viewBox={`-4 0 ${WIDTH + 8} 26`}
       preserveAspectRatio="xMinYMid"
       role="img"

@@ -41,6 +41,7 @@ function Whole({ check }: { check: Schemas['JobCheck'] }) {
               .join(' · ')}
           </span>
           <span className={page.actions}>
+            <Press says={text.compareYards} to={`/compare?by=yard&job=${job.id}`} />
             <Press says={text.toJob} to={`/jobs/${job.id}`} />
             <Press says={text.print} onPress={() => print()} />
           </span>

@@ -9,6 +9,8 @@ export const text = {
   jobs: 'Jobs',
   noJobs: 'No job has been made yet: Decide makes one.',
   toDecide: 'To Decide',
+  toCompare: 'Compare them',
+  compareYards: 'Compare',
   hives: (n: number) => (n === 1 ? '1 hive' : `${n} hives`),
   by: (day: string) => `by ${weekday(day)} ${month(day)}`,
   window: (from: string, by: string) =>

@@ -13,8 +13,8 @@ import {
   Waiting,
 } from '../kit'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useCallback, useState } from 'react'
-import { Link } from 'react-router'
+import { useCallback, useEffect, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
 import { Problem } from '../api/client'
 import styles from './DecideScreen.module.css'
@@ -30,6 +30,19 @@ export default function DecideScreen() {
   const today = now.slice(0, 10)
   const choice = useKept<Choice>('decide', () => fresh(today))
   const c = choice.value.day < today ? { ...choice.value, day: today } : choice.value
+  const { update } = choice
+  const [asked, setAsked] = useSearchParams()
+  useEffect(() => {
+    // Another page brings hives and a name for their job.
+    if (!asked.has('hive')) return
+    update((v) => ({
+      ...fresh(today),
+      people: v.people,
+      ticked: asked.getAll('hive'),
+      name: asked.get('name') ?? '',
+    }))
+    setAsked({}, { replace: true })
+  }, [asked, setAsked, update, today])
   const reader = new Reader('metric')
   const people = reader.needed('people', c.people, true)
   const set = choice.set
@@ -41,7 +54,6 @@ export default function DecideScreen() {
   })
   const cards = useQuery(cardsQuery)
   const [open, setOpen] = useState<string>()
-  const { update } = choice
   const tick = useCallback(
     (ids: readonly string[], on: boolean) =>
       update((v) => ({ ...v, ticked: [...v.ticked.filter((id) => !ids.includes(id)), ...(on ? ids : [])] })),

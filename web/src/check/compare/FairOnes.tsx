@@ -11,8 +11,7 @@ export function FairOnes({ chosen, keeper }: { chosen: string; keeper: boolean }
   const navigate = useNavigate()
   const made = useQuery(ask(['jobs', 'comparisons'], '/api/comparisons'))
   const removing = useSaving(
-    async () =>
-      data(client.DELETE('/api/comparisons/{id}', { params: { path: { id: chosen } } })),
+    async () => data(client.DELETE('/api/comparisons/{id}', { params: { path: { id: chosen } } })),
     () => {
       stale('jobs')
       void navigate('/compare')
@@ -35,7 +34,7 @@ export function FairOnes({ chosen, keeper }: { chosen: string; keeper: boolean }
       {keeper && <Press main big says={text.plan} to="/compare/plan" />}
       {keeper && chosen && (
         <Asking
-          says={text.remove}
+          action={text.remove}
           hint={text.removeHint}
           yes={text.removeSure}
           onYes={() => removing.save(undefined)}
