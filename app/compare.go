@@ -27,8 +27,8 @@ type treatedIn struct {
 	group wire.CompareGroup // its key and name
 }
 
-// Compare holds groups of treated colonies against each other: all are told by the same
-// kind of count.
+// Compare holds groups of treated colonies against each other, as far as they are told by the
+// same kind of count.
 func (d Desk) Compare(ctx context.Context, in Comparing) (wire.Compare, error) {
 	out := wire.Compare{By: in.By, Groups: []wire.CompareGroup{}, Pairs: []wire.ComparePair{}}
 	units, err := d.units(ctx, in, &out)
@@ -40,21 +40,27 @@ func (d Desk) Compare(ctx context.Context, in Comparing) (wire.Compare, error) {
 	for i, g := range out.Groups {
 		groups[i] = lo.Map(byKey[g.Key], func(u treatedIn, _ int) treated { return u.treated })
 	}
-	basis, some := bestBasis(groups...)
+	common, some := bestBasis(groups...)
 	if some > 0 {
-		out.Basis = string(basis)
+		out.Basis = string(common)
 	}
 	for i, of := range groups {
-		out.Groups[i].Colonies = lo.Uniq(lo.Map(of, func(c treated, _ int) string { return c.row.Name }))
-		out.Groups[i].Told = lo.CountBy(of, func(c treated) bool { return c.has(basis) })
+		g := &out.Groups[i]
+		g.Colonies = lo.Uniq(lo.Map(of, func(c treated, _ int) string { return c.row.Name }))
 		if len(of) == 0 {
 			continue
 		}
-		t := together(byKey[out.Groups[i].Key])
-		k, known := t.killed(of, basis)
-		out.Groups[i].Method, out.Groups[i].Result = t.job.Method, t.resultBy(of, basis, k, known)
+		t, by := together(byKey[g.Key]), common
+		k, known := t.killed(of, by)
+		if !known { // by a kind of its own, then, and held against nothing
+			by, k, known = t.best(of)
+		}
+		if known {
+			g.Basis, g.Told = string(by), lo.CountBy(of, func(c treated) bool { return c.has(by) })
+		}
+		g.Method, g.Result = t.job.Method, t.resultBy(of, by, k, known)
 	}
-	out.Pairs = pairsOfGroups(out.Groups)
+	out.Pairs = pairsOfGroups(out.Groups, out.Basis)
 	return out, nil
 }
 
@@ -73,10 +79,11 @@ func together(of []treatedIn) told {
 	return t
 }
 
-// pairsOfGroups holds each against each. Of very many nobody reads the pairs.
-func pairsOfGroups(groups []wire.CompareGroup) []wire.ComparePair {
+// pairsOfGroups holds each against each that is told by the same. Of very many nobody reads
+// the pairs.
+func pairsOfGroups(groups []wire.CompareGroup, by string) []wire.ComparePair {
 	const most = 6
-	told := lo.Filter(lo.Range(len(groups)), func(i, _ int) bool { return groups[i].Told > 0 && measured(groups[i].Result) })
+	told := lo.Filter(lo.Range(len(groups)), func(i, _ int) bool { return groups[i].Told > 0 && groups[i].Basis == by })
 	out := []wire.ComparePair{}
 	if len(told) > most {
 		return out
@@ -89,10 +96,6 @@ func pairsOfGroups(groups []wire.CompareGroup) []wire.ComparePair {
 		}
 	}
 	return out
-}
-
-func measured(r *wire.Result) bool {
-	return r != nil && r.Measure != "" && r.Measure != mites.AfterAlone
 }
 
 // units are the treated colonies that are wanted, each with its group; the groups are

@@ -106,13 +106,18 @@ func pairsOf(of []treated) []mites.Pair {
 
 // result is whether it worked in some of its colonies; nil where nothing was counted.
 func (t told) result(of []treated) *wire.Result {
-	by, _ := bestBasis(of)
-	k, known := t.killed(of, by)
-	if !known && by == byFall { // nothing fell
+	by, k, known := t.best(of)
+	return t.resultBy(of, by, k, known)
+}
+
+// best is the share by what tells most of some colonies.
+func (t told) best(of []treated) (by basis, k mites.Killed, known bool) {
+	by, _ = bestBasis(of)
+	if k, known = t.killed(of, by); !known && by == byFall { // nothing fell
 		by, _ = bestBasis(lo.Map(of, func(c treated, _ int) treated { c.fell = false; return c }))
 		k, known = t.killed(of, by)
 	}
-	return t.resultBy(of, by, k, known)
+	return by, k, known
 }
 
 // resultBy is the same where the share is known.

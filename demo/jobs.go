@@ -3,6 +3,7 @@ package demo
 import (
 	"context"
 	"fmt"
+	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -48,6 +49,16 @@ func (j done) keep(ctx context.Context, on func(time.Time, ...int) app.Desk) err
 	for _, h := range j.Hives {
 		save.Colonies = append(save.Colonies, wire.JobColony{ColonyID: hives[h], Day: j.Day})
 	}
+	if j.Compared != nil {
+		groups := j.Compared.Save
+		groups.Groups = slices.Clone(groups.Groups)
+		for _, h := range j.Hives {
+			groups.Groups[0].Colonies = append(groups.Groups[0].Colonies, wire.ComparisonColony{ID: hives[h]})
+		}
+		if _, err := on(j.Made, j.Compared.Drawn...).SaveComparison(ctx, groups); err != nil {
+			return err
+		}
+	}
 	if _, err := made.SaveJob(ctx, save); err != nil {
 		return err
 	}
@@ -66,7 +77,7 @@ func (j done) keep(ctx context.Context, on func(time.Time, ...int) app.Desk) err
 		}
 		var counts []wire.MiteCount
 		for hive, mites := range c.Mites {
-			counts = append(counts, wire.MiteCount{ID: j.part("count", i, hive), ColonyID: hives[hive], Kind: c.Kind, Mites: mites, Days: c.Days, On: c.On})
+			counts = append(counts, wire.MiteCount{ID: j.part("count", i, hive), ColonyID: hives[hive], Kind: c.Kind, Mites: mites, Days: c.Days, Bees: c.Bees, On: c.On})
 		}
 		if _, err := on(then).Count(ctx, wire.MiteCounts{Counts: counts}); err != nil {
 			return err

@@ -29,15 +29,21 @@ type scenario struct {
 
 // done is a job of the past, and what was done in it.
 type done struct {
-	Made   time.Time
-	Drawn  []int // what chance drew, where hives were left untreated to compare
-	Save   wire.SaveJob
+	Made  time.Time
+	Drawn []int // what chance drew, where hives were left untreated to compare
+	Save  wire.SaveJob
+	// Compared are groups that its hives were dealt to before, and what chance drew.
+	Compared *struct {
+		Drawn []int
+		Save  wire.SaveComparison
+	}
 	Hives  []string
 	Day    string
 	Seen   []struct{ On, Hive, Brood string }
 	Counts []struct {
 		Kind, On string
 		Days     float64
+		Bees     int
 		Mites    map[string]int
 	}
 	Done []struct {

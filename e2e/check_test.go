@@ -167,3 +167,43 @@ func TestReachByKeys(t *testing.T) {
 	p.choose("None")
 	p.says("[data-reach]", "100 of 100 could be met")
 }
+
+// Three kinds of strip: hives are dealt to them by chance, each group goes on to its job,
+// and those of the spring are told apart as far as so few can be.
+func TestComparisonOfThreeKinds(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL+"/yards", browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/compare/plan"))
+	p.says("[data-enough]", "hives in each group tell 95 from 80 %")
+	p.fill("second", "95")
+	p.says("main", "does not go with the rest")
+	p.fill("second", "40")
+	p.says("[data-enough]", "tell 95 from 40 %")
+	p.pick("Yard", "Saltmarsh Hut")
+	p.click(`[data-hive="S10"]`)
+	p.fill("groups", "3")
+	for i, name := range []string{"Card", "Felt", "Card"} {
+		p.fill(fmt.Sprintf("groups[%d].name", i), name)
+	}
+	p.says("[data-docket]", "9 hives: 3 in each group")
+	p.click("[data-save-comparison]")
+	p.says(`[data-path="groups[2].name"]`, "already")
+	p.fill("groups[2].name", "Sponge")
+	p.do(chromedp.Reload()) // what was typed stays
+	p.click("[data-save-comparison]")
+	for _, group := range []string{"Card", "Felt", "Sponge"} {
+		p.says(fmt.Sprintf("[data-group=%q]", group), "nothing given yet")
+	}
+	p.says("main", "Dealt by chance within like strength on 4 Dec 2026")
+	p.click(`[data-group="Felt"] a`)
+	p.says("[data-docket]", "3 hives")
+	p.until(`[...document.querySelectorAll('[data-docket] input')].some((i) => i.value === 'Saltmarsh Hut, comparison: Felt')`)
+
+	p.do(chromedp.Navigate(s.URL + "/compare"))
+	p.do(chromedp.Click(`//a[normalize-space()="Saltmarsh Hut, three kinds of strip"]`))
+	p.says(`[data-group="Long strips"]`, "4 hives: S3, S4, S8, S10", "93 %", "It worked · few hives")
+	p.says(`[data-pair="Long strips Sponges"]`, "more than chance")
+	p.says(`[data-pair="Short strips Sponges"]`, "could be chance")
+	p.neverNaN()
+}

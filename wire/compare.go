@@ -5,10 +5,10 @@ import "keeler/core/mites"
 // Compare is groups of treated colonies, held against each other.
 type Compare struct {
 	By         string         `json:"by" enum:"job,year,yard,method,protocol,batch,carrier,groups"`
-	Basis      string         `json:"basis,omitempty" enum:"fall,wash,board" doc:"What all shares are told by: what fell, by a second treatment; counts of one kind before and after. Left out where nothing can be told."`
+	Basis      string         `json:"basis,omitempty" enum:"fall,wash,board" doc:"What most shares are told by: what fell, by a second treatment; counts of one kind before and after. Left out where nothing can be told."`
 	Comparison *Comparison    `json:"comparison,omitempty" doc:"Of groups that were made for it."`
 	Groups     []CompareGroup `json:"groups"`
-	Pairs      []ComparePair  `json:"pairs" doc:"Each group against each; none where there are more than six."`
+	Pairs      []ComparePair  `json:"pairs" doc:"Each group against each that is told by the same; none where there are more than six."`
 }
 
 // CompareGroup is one of them.
@@ -18,6 +18,7 @@ type CompareGroup struct {
 	Method   string   `json:"method,omitempty" enum:"dribble,strip,pad" doc:"Where it is one for all of it."`
 	Colonies []string `json:"colonies" doc:"Names of those that were given anything."`
 	Told     int      `json:"told" doc:"How many of them the share is told by."`
+	Basis    string   `json:"basis,omitempty" enum:"fall,wash,board" doc:"What its share is told by; of another kind than most it is held against nothing."`
 	Result   *Result  `json:"result,omitempty" doc:"Left out where nothing was counted."`
 }
 

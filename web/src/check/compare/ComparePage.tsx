@@ -40,7 +40,7 @@ export default function ComparePage() {
         </div>
         <Choice
           label={text.byWhat}
-          columns={7}
+          columns={4}
           value={by === 'groups' ? '' : by}
           options={text.by}
           onChange={(by) => turn({ by, comparison: '' })}

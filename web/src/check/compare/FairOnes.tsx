@@ -31,16 +31,18 @@ export function FairOnes({ chosen, keeper }: { chosen: string; keeper: boolean }
           </li>
         ))}
       </ul>
-      {keeper && <Press main big says={text.plan} to="/compare/plan" />}
-      {keeper && chosen && (
-        <Asking
-          action={text.remove}
-          hint={text.removeHint}
-          yes={text.removeSure}
-          onYes={() => removing.save(undefined)}
-        />
-      )}
-      <Said message={removing.message} />
+      <div className={styles.acts}>
+        {keeper && <Press main big says={text.plan} to="/compare/plan" />}
+        {keeper && chosen && (
+          <Asking
+            action={text.remove}
+            hint={text.removeHint}
+            yes={text.removeSure}
+            onYes={() => removing.save(undefined)}
+          />
+        )}
+        <Said message={removing.message} />
+      </div>
     </Docket>
   )
 }

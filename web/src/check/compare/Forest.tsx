@@ -28,8 +28,11 @@ export function Forest({ compare, keeper }: { compare: Schemas['Compare']; keepe
           <li key={g.key} data-group={label(g)} data-outcome={g.result?.outcome}>
             <span className={styles.name}>
               {g.method && <Mark method={g.method} />}
-              <b>{label(g)}</b>
-              <small className="quiet">{members(g, comparison)}</small>
+              <span>
+                <b>{label(g)}</b>
+                <small className="quiet">{members(g, comparison)}</small>
+                {g.basis && g.basis !== compare.basis && <small>{text.otherBasis[g.basis]}</small>}
+              </span>
             </span>
             {told(g) && g.result ? (
               <>

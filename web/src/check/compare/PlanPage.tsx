@@ -59,7 +59,8 @@ export default function PlanPage() {
   const navigate = useNavigate()
   const keeper = may(useStart().me?.role, 'keeper')
   const yards = useQuery(yardsQuery)
-  const yard = useQuery({ ...yardQuery(p.yard), enabled: p.yard !== '' }).data
+  const at = p.yard || (yards.data?.[0]?.id ?? '')
+  const yard = useQuery({ ...yardQuery(at), enabled: at !== '' }).data
   const counted = readOne('groups', p.groups)
   const groups = Math.min(6, Math.max(2, Math.floor(counted.figure ?? 2) || 2))
   const names = Array.from({ length: groups }, (_, i) => p.names[i] ?? '')
@@ -112,8 +113,7 @@ export default function PlanPage() {
           <div className={page.bar}>
             <Pick
               label={text.yard}
-              none={text.chooseYard}
-              value={p.yard}
+              value={at}
               options={named(yards.data)}
               onChange={(yard) => set({ yard, out: [], sorted: {} })}
             />
@@ -133,47 +133,49 @@ export default function PlanPage() {
       <aside>
         <Docket title={p.name || (yard ? text.suggestion(yard.name) : text.planTitle)} sub="" origin="">
           <Faults value={{ ...counted.faults, ...saving.faults }}>
-            <Field text label={text.name} path="name" value={p.name} onChange={(name) => set({ name })} />
-            <Field
-              label={text.groups}
-              path="groups"
-              unit={text.groupsUnit}
-              value={p.groups}
-              onChange={(groups) => set({ groups })}
-            />
-            {names.map((name, g) => (
-              <div key={g}>
-                <Field
-                  text
-                  label={text.groupName(g + 1)}
-                  path={`groups[${g}].name`}
-                  value={name}
-                  onChange={(n) => set({ names: names.map((was, i) => (i === g ? n : was)) })}
-                />
-                <FaultLine path={`groups[${g}].colonies`} />
-              </div>
-            ))}
-            <Choice label={text.how} value={p.how} options={text.hows} onChange={(how) => set({ how })} />
-            <p className="quiet">{p.how === 'deal' ? text.dealHint : text.sortHint}</p>
-            {taken.length > 0 && (
-              <p>
-                <b>{text.hives(taken.length)}</b>
-                {p.how === 'deal' && `: ${text.each(taken.length, groups)}`}
-                {enough !== undefined && each < enough && ` · ${text.tooFew(enough)}`}
-              </p>
-            )}
-            <p>{text.exposed}</p>
-            {keeper && (
-              <Press
-                main
-                big
-                says={p.how === 'deal' ? text.save : text.saveSorted}
-                off={taken.length < groups || saving.busy}
-                onPress={() => saving.save(undefined)}
-                data-save-comparison
+            <div className={styles.form}>
+              <Field text label={text.name} path="name" value={p.name} onChange={(name) => set({ name })} />
+              <Field
+                label={text.groups}
+                path="groups"
+                unit={text.groupsUnit}
+                value={p.groups}
+                onChange={(groups) => set({ groups })}
               />
-            )}
-            <Said message={Object.keys(saving.faults).length === 0 ? saving.message : undefined} />
+              {names.map((name, g) => (
+                <div key={g}>
+                  <Field
+                    text
+                    label={text.groupName(g + 1)}
+                    path={`groups[${g}].name`}
+                    value={name}
+                    onChange={(n) => set({ names: names.map((was, i) => (i === g ? n : was)) })}
+                  />
+                  <FaultLine path={`groups[${g}].colonies`} />
+                </div>
+              ))}
+              <Choice label={text.how} value={p.how} options={text.hows} onChange={(how) => set({ how })} />
+              <p className="quiet">{p.how === 'deal' ? text.dealHint : text.sortHint}</p>
+              {taken.length > 0 && (
+                <p>
+                  <b>{text.hives(taken.length)}</b>
+                  {p.how === 'deal' && `: ${text.each(taken.length, groups)}`}
+                  {enough !== undefined && each < enough && ` · ${text.tooFew(enough)}`}
+                </p>
+              )}
+              <p>{text.exposed}</p>
+              {keeper && (
+                <Press
+                  main
+                  big
+                  says={p.how === 'deal' ? text.save : text.saveSorted}
+                  off={taken.length < groups || saving.busy}
+                  onPress={() => saving.save(undefined)}
+                  data-save-comparison
+                />
+              )}
+              <Said message={Object.keys(saving.faults).length === 0 ? saving.message : undefined} />
+            </div>
           </Faults>
         </Docket>
       </aside>

@@ -31,7 +31,7 @@ export function PowerCurve({
   return (
     <svg
       className={styles.curve}
-      viewBox={`0 0 ${WIDTH + 70} ${HEIGHT + FOOT}`}
+      viewBox={`0 0 ${WIDTH + 8} ${HEIGHT + FOOT}`}
       role="img"
       aria-label={curves
         .map(
@@ -61,12 +61,13 @@ export function PowerCurve({
         {text.perGroup}
       </text>
       {curves.map((c) => {
-        const last = c.chances.at(-1)
+        const reached = c.chances.find((k) => k.chance >= wanted)
+        const at = reached ?? c.chances.at(-1)
         return (
           <g key={c.label} className={c.mine ? styles.mine : styles.beside} data-curve={c.label}>
             <polyline points={c.chances.map((k) => `${x(k.colonies)},${y(k.chance)}`).join(' ')} />
-            {last && (
-              <text x={x(last.colonies) + 6} y={y(last.chance) + 4}>
+            {at && (
+              <text x={x(at.colonies)} y={reached ? y(at.chance) - 8 : y(at.chance) + 20} textAnchor="end">
                 {c.label}
               </text>
             )}

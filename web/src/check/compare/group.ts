@@ -7,4 +7,4 @@ type Group = Schemas['CompareGroup']
 export const label = (g: Group) => g.name ?? text.keys[g.key] ?? g.key
 
 /** Whether a share is told of it. */
-export const told = (g: Group) => g.told > 0 && g.result !== undefined && g.result.measure !== 'after_alone'
+export const told = (g: Group) => g.told > 0

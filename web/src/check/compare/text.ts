@@ -28,17 +28,22 @@ export const text = {
     string,
     string
   >,
-  killed: 'mites killed',
+  killed: 'Mites killed',
   basis: {
     fall: 'by what fell, with a second treatment to tell what was left',
     wash: 'by washes before and after',
     board: 'by boards before and after',
   },
+  otherBasis: {
+    fall: 'told by what fell: not held against the others',
+    wash: 'told by washes: not held against the others',
+    board: 'told by boards: not held against the others',
+  },
   hives: (n: number) => (n === 1 ? '1 hive' : `${n} hives`),
   told: (told: number, all: number) =>
     told === all ? (all === 1 ? '1 hive' : `${all} hives`) : `${told} of ${all} hives`,
   few: 'few hives',
-  notTold: 'no counts of that kind around it',
+  notTold: 'not counted before and after',
   nothingGiven: 'nothing given yet',
   none: 'Nothing to compare yet. It takes hives that were treated and counted before and after.',
   apart: 'Is it more than chance?',
@@ -46,7 +51,8 @@ export const text = {
     pairs > 1
       ? `Of ${pairs} pairs one may stand out by chance alone, so each must stand out further.`
       : 'By 95 % intervals.',
-  more: (a: string, b: string, n: string) => `${a} killed ${n} of 100 more than ${b}`,
+  more: (a: string, b: string, n: string) =>
+    n === '0' ? `${a} and ${b} killed alike` : `${a}: ${n} of 100 more killed than ${b}`,
   range: (low: string, high: string) => `95 %: ${low} to ${high} of 100`,
   beyond: 'more than chance',
   chance: 'could be chance',
@@ -95,7 +101,6 @@ export const text = {
   which: 'Which hives?',
   whichHint: 'Hives of one yard, on the same days. Press a hive to leave it out or take it in.',
   yard: 'Yard',
-  chooseYard: 'Choose a yard',
   name: 'Name',
   suggestion: (yard: string) => `${yard}, comparison`,
   groupName: (n: number) => `Group ${n}`,
