@@ -22,7 +22,7 @@ const lookAhead = 56
 // Check tells what there is to come back for, and how the jobs stand.
 func (d Desk) Check(ctx context.Context) (wire.Check, error) {
 	r := reading{ctx: ctx}
-	rows := all(&r, d.op.Colonies)
+	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
 	colonies, known := d.comebacks(&r, rows)
 	recent, thresholds := all(&r, d.op.Jobs), all(&r, d.thresholds)
 	controls := by(&r, d.op.ControlsOf, lo.Map(recent, func(j store.Job, _ int) string { return j.ID }))
@@ -96,7 +96,7 @@ func (t told) stands(j store.Job) wire.JobStands {
 		Yards: strings.Join(lo.Uniq(lo.Map(t.all, func(k comeback, _ int) string { return k.yard.Name })), ", "),
 	}
 	late, due := map[string]bool{}, map[string]bool{}
-	for _, k := range t.all {
+	for _, k := range slices.Concat(t.all, t.controls) {
 		for _, f := range k.all {
 			if f.Job == j.ID {
 				late[f.Key()] = late[f.Key()] || f.State == followup.Late
@@ -107,6 +107,9 @@ func (t told) stands(j store.Job) wire.JobStands {
 	out.Late = lo.CountBy(lo.Values(late), func(is bool) bool { return is })
 	out.Due = lo.CountBy(lo.Values(due), func(is bool) bool { return is })
 	for _, c := range t.colonies {
+		if c.row.EndedOn != nil {
+			out.Gone++
+		}
 		if first := written(c.Times.First); out.Given == "" || first < out.Given {
 			out.Given = first
 		}

@@ -279,3 +279,49 @@ func TestControlsAreDrawnOnce(t *testing.T) {
 		t.Error("both are left untreated")
 	}
 }
+
+// Of three hives one is left untreated and one dies: the untreated one is counted with the
+// others and then treated; the dead one stays in the job, with the day and why, and nothing
+// is to be done at it.
+func TestCheckSparedAndGone(t *testing.T) {
+	v := row(t, 3)
+	set := v.d.app.set
+	set.Chance = func(int) int { return 0 }
+	v.d = New(records, set).Desk(v.d.who)
+	v.job = uuid.NewString()
+	in := wire.SaveJob{ID: v.job, Name: "Spared", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", Controls: 1}
+	for _, h := range v.hives {
+		in.Colonies = append(in.Colonies, wire.JobColony{ColonyID: h, Day: outOn, Override: "seen to"})
+	}
+	job, err := v.d.SaveJob(t.Context(), in)
+	if err != nil || len(job.Untreated) != 1 {
+		t.Fatalf("%+v %v", job, err)
+	}
+	if got := v.stands("treat"); got != "" {
+		t.Errorf("before anything was given: %s", got)
+	}
+	v.hives = []string{job.Colonies[0].ColonyID, job.Colonies[1].ColonyID}
+	v.givesAll(outOn)
+	v.d = later(v.d, 13*aDay)
+	if read, treat := v.stands("board_read"), v.stands("treat"); !strings.HasSuffix(read, "due due due") || treat != "due" {
+		t.Errorf("a fortnight on: boards %s, treat %s", read, treat)
+	}
+	dead, err := v.d.Colony(t.Context(), v.hives[1])
+	if err != nil {
+		t.Fatal(err)
+	}
+	if _, err := v.d.End(t.Context(), v.hives[1], wire.End{Reason: "dead", Version: dead.Version}); err != nil {
+		t.Fatal(err)
+	}
+	c, err := v.d.JobCheck(t.Context(), v.job)
+	if err != nil || c.Treated != 2 || c.Colonies[1].EndReason != "dead" || c.Colonies[1].EndedOn == "" {
+		t.Fatalf("%+v %v", c, err)
+	}
+	if got := v.stands("board_read"); !strings.HasSuffix(got, "due due") || strings.HasSuffix(got, "due due due") {
+		t.Errorf("after one died: %s", got)
+	}
+	check, err := v.d.Check(t.Context())
+	if err != nil || !slices.ContainsFunc(check.Jobs, func(j wire.JobStands) bool { return j.ID == v.job && j.Gone == 1 }) {
+		t.Errorf("%+v %v", check.Jobs, err)
+	}
+}

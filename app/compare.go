@@ -102,7 +102,7 @@ func pairsOfGroups(groups []wire.CompareGroup, by string) []wire.ComparePair {
 // written down in the order in which they are told.
 func (d Desk) units(ctx context.Context, in Comparing, out *wire.Compare) ([]treatedIn, error) {
 	r := reading{ctx: ctx}
-	rows := all(&r, d.op.Colonies)
+	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
 	colonies, _ := d.comebacks(&r, rows)
 	jobs, thresholds, labels := all(&r, d.op.Jobs), all(&r, d.thresholds), all(&r, d.labels)
 	jobs = lo.Filter(jobs, func(j store.Job, _ int) bool {

@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"slices"
 	"strings"
 
 	"keeler/core/calendar"
@@ -28,8 +29,9 @@ type comeback struct {
 	all    []followup.Followup
 }
 
-// comebacks tells what follows for living colonies, in a fixed number of statements however
-// many they are. jobs are those that anything of it belongs to, by their ids.
+// comebacks tells what follows for colonies, in a fixed number of statements however many
+// they are: nothing for those that have ended. jobs are those that anything of it belongs
+// to, by their ids.
 func (d Desk) comebacks(r *reading, rows []store.Colony) (out []comeback, jobs map[string]store.Job) {
 	since := timeOf(d.today() - memory)
 	yards, h := all(r, d.op.Yards), all(r, d.history)
@@ -52,7 +54,9 @@ func (d Desk) comebacks(r *reading, rows []store.Colony) (out []comeback, jobs m
 		}
 		skipped[s.ColonyID][s.What] = s.Reason
 	}
+	controls := by(r, d.op.ControlsOf, lo.Keys(jobs))
 	out = make([]comeback, len(rows))
+	known := make([]followup.Colony, len(rows))
 	place := map[string]int{} // in the line of its yard
 	for i, row := range rows {
 		k := comeback{row: row, yard: standing[row.YardID], bees: h.colony(row.ID), seen: h.seen[row.ID], counts: counted[row.ID]}
@@ -74,8 +78,26 @@ func (d Desk) comebacks(r *reading, rows []store.Colony) (out []comeback, jobs m
 		for _, w := range waiting[row.ID] {
 			bees.Plans = append(bees.Plans, followup.Plan{Job: w.JobID, On: dayOf(w.Day), Under: terms[w.JobID]})
 		}
-		k.all = followup.Of(bees, terms, skipped[row.ID], d.today())
-		out[i] = k
+		if row.EndedOn == nil {
+			k.all = followup.Of(bees, terms, skipped[row.ID], d.today())
+		}
+		out[i], known[i] = k, bees
+	}
+	for job, of := range controls {
+		with, given := lo.Find(out, func(k comeback) bool {
+			return slices.ContainsFunc(k.all, func(f followup.Followup) bool {
+				return f.Job == job && f.Kind == followup.Visit && f.State == followup.Done
+			})
+		})
+		if !given {
+			continue
+		}
+		theirs := lo.Filter(with.all, func(f followup.Followup, _ int) bool { return f.Job == job })
+		for i, row := range rows {
+			if row.EndedOn == nil && slices.Contains(of, row.ID) {
+				out[i].all = append(out[i].all, followup.Spared(known[i], theirs, skipped[row.ID], d.today())...)
+			}
+		}
 	}
 	return out, jobs
 }

@@ -24,7 +24,7 @@ import (
 func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	r := reading{ctx: ctx}
 	job, told := by(&r, d.op.Job, id), by(&r, d.Job, id)
-	rows := all(&r, d.op.Colonies)
+	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
 	colonies, known := d.comebacks(&r, rows)
 	lines, controls := by(&r, d.op.JobLines, id), by(&r, d.op.ControlsOf, []string{id})
 	thresholds, labels := all(&r, d.thresholds), all(&r, d.labels)
@@ -38,7 +38,7 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	t := d.tell(job, conditions, colonies, controls[id], thresholds)
 	out := wire.JobCheck{
 		Job: told, Card: labels[lo.FromPtr(job.CardID)].Name, Treated: len(t.colonies), Colonies: []wire.ColonyTold{},
-		Falls: []wire.DayFall{}, Reach: t.reach(conditions), Followups: grouped(t.all, known, func(f followup.Followup) bool { return f.Job == id }),
+		Falls: []wire.DayFall{}, Reach: t.reach(conditions), Followups: grouped(slices.Concat(t.all, t.controls), known, func(f followup.Followup) bool { return f.Job == id }),
 	}
 	if len(t.colonies) > 0 {
 		out.Result, out.Falls = t.result(t.colonies), t.falls()
@@ -53,7 +53,7 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 		for _, dose := range c.Doses {
 			days[written(dose.Given)] = true
 		}
-		of := wire.ColonyTold{ID: c.row.ID, Name: c.row.Name, Yard: c.yard.Name, Result: t.result([]treated{c}), Counts: c.countsUsed()}
+		of := wire.ColonyTold{ID: c.row.ID, Name: c.row.Name, Yard: c.yard.Name, EndedOn: optionalDay(c.row.EndedOn), EndReason: c.row.EndReason, Result: t.result([]treated{c}), Counts: c.countsUsed()}
 		of.Evaporation = t.evaporation(c, doses[c.row.ID], sky)
 		if of.Result != nil && of.Result.Outcome == string(mites.DidNot) {
 			for _, why := range mites.WhyNot(t.circumstances(c, doses[c.row.ID], conditions, meant, colonies)) {
@@ -190,7 +190,7 @@ func (t told) circumstances(c treated, lines []store.Application, under fit.Cond
 		near := slices.ContainsFunc(k.bees.Treatments, func(g treatment.Treatment) bool {
 			return g.Given >= c.Times.First-nearAbout && g.Given <= c.Times.Last+nearAbout || g.In(c.Times.First)
 		})
-		if k.yard.ID == c.yard.ID && !near {
+		if k.yard.ID == c.yard.ID && !near && k.row.EndedOn == nil {
 			out.Untreated++
 		}
 	}

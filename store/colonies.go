@@ -52,8 +52,18 @@ func (o Operation) ColoniesAmong(ctx context.Context, ids []string) ([]Colony, e
 	return o.living(ctx, "id IN ?", ids)
 }
 
+// ColoniesSince lists those that live or ended on a day or later, likewise.
+func (o Operation) ColoniesSince(ctx context.Context, day time.Time) ([]Colony, error) {
+	return o.stacked(ctx, "(ended_on IS NULL OR ended_on >= ?)", day)
+}
+
 func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, error) {
-	living := func() *gorm.DB { return o.own(ctx).Where("ended_on IS NULL").Where(where, of) }
+	return o.stacked(ctx, "ended_on IS NULL AND "+where, of)
+}
+
+// stacked reads colonies with their boxes.
+func (o Operation) stacked(ctx context.Context, where string, of any) ([]Colony, error) {
+	living := func() *gorm.DB { return o.own(ctx).Where(where, of) }
 	out, err := all[Colony](living().Order("yard_id, position, name"))
 	if err != nil {
 		return nil, err

@@ -8,7 +8,7 @@ import (
 // Followup is one thing to come back for, for the hives of a job that stand in one yard.
 type Followup struct {
 	Key      string           `json:"key" doc:"Kind, number, and what it follows from: what a skip names."`
-	Kind     string           `json:"kind" enum:"count_before,visit,board_in,board_read,weigh,queen,hang,move,reversed,out,count,recount"`
+	Kind     string           `json:"kind" enum:"count_before,visit,board_in,board_read,weigh,queen,hang,move,reversed,out,count,recount,treat"`
 	N        int              `json:"n" doc:"Which of its kind, from 1."`
 	Total    int              `json:"total,omitempty" doc:"Of a visit: how many its course has."`
 	Again    bool             `json:"again,omitempty" doc:"So much time went by that the course begins again."`
@@ -60,6 +60,7 @@ type JobStands struct {
 	Colonies int     `json:"colonies"`
 	Treated  int     `json:"treated" doc:"How many were given anything."`
 	In       int     `json:"in,omitempty" doc:"In how many something is."`
+	Gone     int     `json:"gone,omitempty" doc:"How many have ended since: died, or were given away."`
 	Late     int     `json:"late,omitempty" doc:"Follow-ups."`
 	Due      int     `json:"due,omitempty"`
 	Result   *Result `json:"result,omitempty"`
@@ -95,6 +96,8 @@ type ColonyTold struct {
 	ID          string       `json:"id"`
 	Name        string       `json:"name"`
 	Yard        string       `json:"yard"`
+	EndedOn     string       `json:"ended_on,omitempty"`
+	EndReason   string       `json:"end_reason,omitempty" doc:"In words."`
 	Result      *Result      `json:"result,omitempty"`
 	Why         []string     `json:"why,omitempty" doc:"Where it did not work: what the records show, each with its datum."`
 	Evaporation *Evaporation `json:"evaporation,omitempty" doc:"Of a bottle or pad that was weighed twice."`

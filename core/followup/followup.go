@@ -26,10 +26,11 @@ const (
 	Out         Kind = "out"      // what is in comes out
 	Count       Kind = "count"    // mites, to tell whether it worked
 	Recount     Kind = "recount"  // again weeks later: mites come in
+	Treat       Kind = "treat"    // what was left untreated to compare
 )
 
 // Kinds are all of them.
-var Kinds = []Kind{CountBefore, Visit, BoardIn, BoardRead, Weigh, Queen, Hang, Move, Reversed, Out, Count, Recount}
+var Kinds = []Kind{CountBefore, Visit, BoardIn, BoardRead, Weigh, Queen, Hang, Move, Reversed, Out, Count, Recount, Treat}
 
 // State is how one stands on a day.
 type State string

@@ -266,3 +266,38 @@ func TestClosedJob(t *testing.T) {
 		t.Errorf("%+v", f)
 	}
 }
+
+// A dribble on day 100 is told by boards read on days 101 to 107 and 112 to 116. A hive left
+// untreated is read with the others, and treated within a fortnight of the second reading.
+func TestSpared(t *testing.T) {
+	given := Colony{Treatments: []treatment.Treatment{{Job: "j", Method: method.Dribble, Given: 100}}, Latitude: 57}
+	terms := map[string]Terms{"j": {Way: Dribbled, Visits: 1, Again: 14}}
+	at := func(c Colony, today calendar.Day) string {
+		var out []string
+		for _, f := range Spared(c, Of(given, terms, nil, today), nil, today) {
+			out = append(out, fmt.Sprintf("%s %d-%d %s", f.Kind, f.From, f.By, f.State))
+		}
+		return strings.Join(out, ", ")
+	}
+	read := Colony{Boards: []Span{{100, 104}, {104, 113}}, Latitude: 57}
+	treated := read
+	treated.Treatments = []treatment.Treatment{{Job: "k", Method: method.Dribble, Given: 120}}
+	for name, c := range map[string]struct {
+		of    Colony
+		today calendar.Day
+		want  string
+	}{
+		"the next day":  {Colony{Latitude: 57}, 101, "board_read 101-107 due, board_read 112-116 coming, treat 112-130 coming"},
+		"nobody came":   {Colony{Latitude: 57}, 131, "board_read 101-107 missed, board_read 112-116 missed, treat 112-130 late"},
+		"read":          {read, 114, "board_read 101-107 done, board_read 112-116 done, treat 113-127 due"},
+		"read, treated": {treated, 121, "board_read 101-107 done, board_read 112-116 done, treat 113-127 done"},
+	} {
+		if got := at(c.of, c.today); got != c.want {
+			t.Errorf("%s: %s, not %s", name, got, c.want)
+		}
+	}
+	given.Treatments = nil
+	if got := at(Colony{}, 101); got != "" {
+		t.Errorf("nothing was given: %s", got)
+	}
+}

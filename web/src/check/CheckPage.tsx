@@ -88,6 +88,7 @@ function JobCard({ job }: { job: Schemas['JobStands'] }) {
             text.hives(job.colonies),
             job.given ? text.given(job.given) : text.notYet,
             job.in ? text.in(job.in) : '',
+            job.gone ? text.gone(job.gone) : '',
           ]
             .filter(Boolean)
             .join(' · ')}

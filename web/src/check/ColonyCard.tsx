@@ -26,6 +26,11 @@ export function ColonyCard({ colony }: { colony: Schemas['ColonyTold'] }) {
               : result.words}
         </b>
       </header>
+      {colony.ended_on && (
+        <p className={outcomes['did_not']} data-ended>
+          {text.ended(colony.ended_on, colony.end_reason ?? '')}
+        </p>
+      )}
       {measured && <Interval result={result} />}
       {measured ? (
         <p className="quiet">

@@ -17,6 +17,7 @@ const ACTS: Partial<Record<Followup['kind'], Schemas['Visit']['act']>> = {
 /** Where something is done from; nowhere for what needs a job and has none. */
 export function placeOf(f: Followup, today: string) {
   if (f.kind === 'board_read') return `/yards/${f.yard_id}/boards?${named(f)}`
+  if (f.kind === 'treat') return `/decide?${named(f)}`
   const act = ACTS[f.kind]
   if (!act) return `/yards/${f.yard_id}/count`
   if (!f.job_id) return undefined
