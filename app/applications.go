@@ -100,8 +100,10 @@ func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
 
 // apply writes a line with all that goes with it; was is the line it amends.
 func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *store.Application) (bool, error) {
+	in.AirC, in.HighC = nil, nil
 	if was != nil {
-		in.Amends = was.ID
+		detail := wire.ApplicationOf(was.Detail, wire.Application{})
+		in.Amends, in.AirC, in.HighC = was.ID, detail.AirC, detail.HighC
 	}
 	row, err := d.newLine(ctx, v, in)
 	if err != nil {
@@ -186,6 +188,9 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	}
 	if colony.EndedOn != nil {
 		flags = append(flags, treatment.Ended)
+	}
+	if kind == treatment.Given && in.AirC == nil && dayOf(row.GivenAt) == v.day {
+		in.AirC, in.HighC = v.sky.at(v.yards[row.YardID], d.local(row.GivenAt))
 	}
 	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
 	row.Detail, err = in.Kept()

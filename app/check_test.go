@@ -65,6 +65,22 @@ func (v *visitor) stands(kind string) string {
 	return strings.Join(out, " ")
 }
 
+// What the weather was when it was given stays with the line: 5 °C by the forecast. It is
+// the server's word, whatever was sent.
+func TestWeatherStaysWithTheLine(t *testing.T) {
+	v := goOut(t, "winter")
+	a := wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 30, Asked: 30}
+	a.AirC = new(30.)
+	line := v.writes(outOn, a).Records[0]
+	if line.AirC == nil || *line.AirC != 5 || line.HighC == nil || *line.HighC != 5 {
+		t.Errorf("%v %v", line.AirC, line.HighC)
+	}
+	out := wire.Application{ColonyID: v.hives[1], Kind: "skipped", Reason: "dead", ApplicationDetail: wire.ApplicationDetail{AirC: new(30.)}}
+	if got := v.writes(outOn, out).Records; got[1].AirC != nil {
+		t.Errorf("nothing was given: %v", *got[1].AirC)
+	}
+}
+
 // A dribble of two hives, counted before (60 and 40 in four days), given with a board under
 // one, read on day 3 and a fortnight later (6 and 30 in ten days): 96 % and 70 %. What is
 // recorded does what was to be done, and what is skipped stays so.

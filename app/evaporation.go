@@ -1,13 +1,10 @@
 package app
 
 import (
-	"context"
-	"math"
 	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/chem"
-	"keeler/core/fit"
 	"keeler/core/followup"
 	"keeler/core/method"
 	"keeler/core/method/pad"
@@ -15,50 +12,11 @@ import (
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
-
-	"github.com/samber/lo"
 )
 
-// skies are the temperatures of a yard by the hour, °C, asked for once from each day.
-type skies struct {
-	d     Desk
-	ctx   context.Context
-	known map[string]fit.Forecast
-}
-
-// hours are the temperatures of so many hours from an instant on; NaN where nobody knows. A
-// forecast of a day that is over is asked for, too: some services tell what was.
-func (s skies) hours(yard store.Yard, from time.Time, n int) []float64 {
-	out := make([]float64, n)
-	for i := range out {
-		out[i] = math.NaN()
-	}
-	if s.d.app.set.Weather == nil {
-		return out
-	}
-	begun := calendar.On(from)
-	for _, day := range lo.Uniq([]calendar.Day{begun, s.d.today()}) {
-		key := yard.ID + day.String()
-		f, there := s.known[key]
-		if !there {
-			f, _ = s.d.app.set.Weather.Forecast(s.ctx, yard.ID, yard.Latitude, day) // none: NaN
-			s.known[key] = f
-		}
-		for _, h := range f {
-			if i := int(h.Day-begun)*dayHours + h.Hour - from.Hour(); i >= 0 && i < n {
-				out[i] = h.TempC
-			}
-		}
-	}
-	return out
-}
-
-const (
-	dayHours = 24
-	// emptyWithin is within how many days of the first weighing it is told when a device will
-	// be empty.
-	emptyWithin = 40
-)
+// emptyWithin is within how many days of the first weighing it is told when a device will be
+// empty.
+const emptyWithin = 40
 
 // evaporation tells how fast formic acid goes in one hive, by what its device weighed; nil
 // where it was not weighed twice since it was filled.

@@ -173,6 +173,7 @@ func (t told) circumstances(c treated, lines []store.Application, under fit.Cond
 		dose := mites.Dose{
 			On: dayOf(l.VisitDay), Method: method.Name(l.Method), Amount: l.Amount, Asked: l.Asked, Acid: l.OADMG + l.FormicMG,
 			PastDay: slices.Contains(strings.Split(l.Flags, ","), string(treatment.PastDay)), Boxes: detail.Boxes, Missing: missing,
+			Air: detail.AirC, High: detail.HighC, Cold: under.MinC, Warm: under.MaxC,
 		}
 		missing = 0
 		for _, box := range detail.Seams {

@@ -49,10 +49,11 @@ type visit struct {
 	rows     []store.Colony // in stand order, yard by yard
 	latitude float64
 	stops    map[string][]wire.Stop // what to stop at before anything is given, by colony
+	sky      skies
 }
 
 func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
-	v := visit{colonies: map[string]store.JobColony{}}
+	v := visit{colonies: map[string]store.JobColony{}, sky: skies{d, ctx, map[string]fit.Forecast{}}}
 	var l fault.List
 	v.day = readDay("day", day, d.today(), d.today()+366, &l)
 	if err := l.Err(); err != nil {

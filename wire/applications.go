@@ -94,6 +94,8 @@ type ApplicationDetail struct {
 	Chewed  int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
 	Dead    string      `json:"dead,omitempty" enum:"none,few,many" doc:"Of checked: dead bees at the entrance."`
 	AreaCM2 float64     `json:"area_cm2,omitempty" doc:"Of weighed: how much of the wick is left open from now on, cm²; 0 to 2000."`
+	AirC    *float64    `json:"air_c,omitempty" readOnly:"true" doc:"Of given: °C outside at that hour, by the forecast; left out where nobody knew."`
+	HighC   *float64    `json:"high_c,omitempty" readOnly:"true" doc:"Of given: the highest of that day, °C."`
 	Note    string      `json:"note,omitempty" maxLength:"500"`
 	Close   bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
 }

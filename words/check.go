@@ -2,6 +2,7 @@ package words
 
 import (
 	"strconv"
+	"strings"
 
 	"keeler/core/followup"
 	"keeler/core/mites"
@@ -101,6 +102,8 @@ func WhyNot(w mites.Why) string {
 			return blank
 		case w.Code == "out_early":
 			return days(int(w.Figures[i]))
+		case w.Code == "too_cold" || w.Code == "too_warm":
+			return strings.Replace(tenths(w.Figures[i]), "-", "−", 1)
 		case w.Code == "missing":
 			return plural(int(w.Figures[i]), "piece")
 		}

@@ -16,6 +16,10 @@ type Dose struct {
 	Seams         []float64 // of bees, by box
 	Days, Least   int       // in the hive, and at least by its rule; 0: still in, or it does not stay
 	Missing       int       // pieces that were not found when it came out
+	// Air is °C outside when it was given, High the highest of the day; nil: nobody knew. It
+	// is given between Cold and Warm; alike: nobody said.
+	Air, High  *float64
+	Cold, Warm float64
 }
 
 // Circumstances are what the records show around a treatment of one colony.
@@ -29,7 +33,7 @@ type Circumstances struct {
 
 // Why is a reason why a treatment may not have worked, with its datum. Code names it:
 // brood_seen; dose_short (percent of what was asked); weak (percent of the acid that was
-// meant); past_day; box_left (which box, from 1); out_early (days in, days at least);
+// meant); past_day; too_cold, too_warm (°C outside, and the bound); box_left (which box, from 1); out_early (days in, days at least);
 // missing (pieces); untreated (colonies).
 type Why struct {
 	Code    string
@@ -53,6 +57,12 @@ func WhyNot(c Circumstances) []Why {
 		}
 		if d.Acid > 0 && d.Meant > 0 && d.Acid < short*d.Meant {
 			say("weak", d.On, 100*d.Acid/d.Meant)
+		}
+		if d.Air != nil && d.Cold < d.Warm && *d.Air < d.Cold {
+			say("too_cold", d.On, *d.Air, d.Cold)
+		}
+		if d.High != nil && d.Cold < d.Warm && *d.High > d.Warm {
+			say("too_warm", d.On, *d.High, d.Warm)
 		}
 		if d.PastDay {
 			say("past_day", d.On)
