@@ -104,7 +104,7 @@ func historyOf(inspections []store.Inspection, events []store.Event, given []sto
 		h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
 			ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
 			On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
-			Extra: a.Extra, Swaps: a.Swaps,
+			Extra: a.Extra, Swaps: a.Swaps, Withdrawal: a.WithdrawalDays,
 		})
 	}
 	return h

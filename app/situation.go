@@ -10,6 +10,7 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
 
 	"github.com/samber/lo"
 )
@@ -105,6 +106,9 @@ func (k situation) record(need fit.Need, board [][]float64, today calendar.Day) 
 		if t.In(today) && t.Method.Stays() {
 			out.In = append(out.In, treatmentOf(t, today))
 		}
+	}
+	if h, held := treatment.Held(k.bees.Treatments, today); held {
+		out.Honey = &wire.HoneyHeld{Until: knownDay(h.Until), Words: words.HoneyHeld(h)}
 	}
 	if c := k.bees.Changed; c.Seen {
 		out.Changed, out.ChangedOn = string(c.What), written(c.On)

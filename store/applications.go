@@ -213,7 +213,7 @@ func (o Operation) GivenTo(ctx context.Context, a Among) ([]Application, error) 
 // given reads them column by column: there are thousands.
 func given(q *gorm.DB) (out []Application, err error) {
 	rows, err := q.Model(&Application{}).Where("superseded = 0 AND kind <> 'skipped'").
-		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high", "extra", "swaps",
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
 			"eggs", "board", "created_at").Order("seq").Rows()
 	if err != nil {
 		return nil, err
@@ -222,7 +222,7 @@ func given(q *gorm.DB) (out []Application, err error) {
 	for rows.Next() {
 		var a Application
 		err := rows.Scan(&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.Unit, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
-			&a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt)
+			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt)
 		if err != nil {
 			return nil, err
 		}

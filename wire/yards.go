@@ -78,10 +78,17 @@ type ColonyRecord struct {
 	Count     *Standing   `json:"count,omitempty" doc:"The newest count."`
 	Need      string      `json:"need" enum:"treat,with_yard,watch,none,count,count_again" doc:"What the counts of the yard ask for."`
 	In        []Treatment `json:"in,omitempty" doc:"What is in the hive today."`
+	Honey     *HoneyHeld  `json:"honey_held,omitempty" doc:"Honey on it, or put on it, is not for people; left out where nothing holds it back."`
 	BoardOn   string      `json:"board_on,omitempty" doc:"A clean board lies under it since then: put in, or read last."`
 	Changed   string      `json:"changed,omitempty" enum:"joined,split,swarmed,boxes,queen" doc:"What happened to the bees since they were last looked at."`
 	ChangedOn string      `json:"changed_on,omitempty"`
 	Break     *BroodBreak `json:"brood_break,omitempty" doc:"While one made by the keeper lasts."`
+}
+
+// HoneyHeld is why, and until when, honey is not taken.
+type HoneyHeld struct {
+	Until string `json:"until,omitempty" doc:"The first day on which it may be; left out while something is in the hive."`
+	Words string `json:"words"`
 }
 
 // BroodBreak is a break in the brood by the keeper's hand, and the window in which an

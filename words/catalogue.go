@@ -62,6 +62,8 @@ type catalogue struct {
 	Uses map[mites.Use]string
 	// WhyNot has the figures as {0} and the day as {on}.
 	WhyNot map[string]string `json:"why_not"`
+	// Held is why honey is not taken: of {product}, {until} a day.
+	Held map[string]string
 	// Causes are why Keeler wrote something into a ledger by itself.
 	Causes map[string]string
 }

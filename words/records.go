@@ -61,3 +61,14 @@ func Choices() map[string]string {
 	maps.Copy(out, said.Extras)
 	return out
 }
+
+// HoneyHeld tells why, and until when, honey is not taken.
+func HoneyHeld(h treatment.Hold) string {
+	code := "until"
+	if h.In {
+		code = "in:" + string(h.Method)
+	}
+	return fill(said.Held[code], func(blank string) string {
+		return map[string]string{"product": h.Product, "until": date(h.Until)}[blank]
+	})
+}

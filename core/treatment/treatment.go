@@ -24,6 +24,8 @@ type Treatment struct {
 	// DaysLow and DaysHigh are how long it is to stay by what it was given under; 0
 	// where that is not known, see UsualDays.
 	DaysLow, DaysHigh int
+	// Withdrawal is for how many days after it honey is not taken, by its label; 0: none.
+	Withdrawal int
 
 	arrived calendar.Day // in this hive
 	written int          // its place among the applications of its colony
@@ -75,6 +77,7 @@ type Application struct {
 	DaysLow, DaysHigh int
 	Extra             bool // of Given: it replaces or tops up a part of what is in
 	Swaps             bool // of Given: it takes the place of all of its method that was in
+	Withdrawal        int
 }
 
 // Move is bees that came from another colony. Alone: without what was in the hive, as a
@@ -111,7 +114,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 		}
 		t := Treatment{
 			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
-			arrived: a.On, written: i,
+			Withdrawal: a.Withdrawal, arrived: a.On, written: i,
 		}
 		if !t.Method.Stays() {
 			t.Out = t.Given

@@ -138,3 +138,30 @@ func TestSwappedAndReplaced(t *testing.T) {
 		t.Errorf("the replaced one alone: %+v", in)
 	}
 }
+
+// A label's 30 days count from the day when strips came out, 140: honey may be taken on day
+// 170. While they are in nobody knows when. What asks for no days holds nothing back.
+func TestHeld(t *testing.T) {
+	strips := Treatment{Method: method.Strip, Product: "strips", Given: 100, Out: 140, Withdrawal: 30}
+	in := strips
+	in.Out = 0
+	dribble := Treatment{Method: method.Dribble, Given: 150, Out: 150}
+	labelled := dribble
+	labelled.Product, labelled.Withdrawal = "litre", 7
+	for name, c := range map[string]struct {
+		all  []Treatment
+		on   calendar.Day
+		want Hold
+	}{
+		"in":                  {[]Treatment{in}, 120, Hold{In: true, Method: method.Strip, Product: "strips"}},
+		"out":                 {[]Treatment{strips, dribble}, 169, Hold{Until: 170, Method: method.Strip, Product: "strips"}},
+		"its day":             {[]Treatment{strips, dribble}, 170, Hold{}},
+		"not given yet":       {[]Treatment{strips}, 99, Hold{}},
+		"the longer of two":   {[]Treatment{strips, labelled}, 155, Hold{Until: 170, Method: method.Strip, Product: "strips"}},
+		"a dose by its label": {[]Treatment{labelled}, 156, Hold{Until: 157, Method: method.Dribble, Product: "litre"}},
+	} {
+		if got, held := Held(c.all, c.on); got != c.want || held != (c.want != Hold{}) {
+			t.Errorf("%s: %+v %v", name, got, held)
+		}
+	}
+}

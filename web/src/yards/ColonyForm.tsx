@@ -130,6 +130,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
         <summary>
           {text.hive}: {inWords(hiveBoxes(v.boxes))}
         </summary>
+        {colony?.honey_held && <p data-honey-held>{colony.honey_held.words}</p>}
         <HiveBoxes
           boxes={v.boxes}
           reshape={(i, recipe) => change((t) => recipe(t.boxes[i]!))}

@@ -88,7 +88,7 @@ export default function ColonyPage() {
 
 /** The hive, and the newest of each thing that was seen, with its age. */
 function Known({ colony }: { colony: Whole }) {
-  const { boxes, seen, count, need, for_honey, changed, brood_break: broken } = colony
+  const { boxes, seen, count, need, for_honey, changed, brood_break: broken, honey_held: held } = colony
   const { now } = useStart()
   const facts = [
     [text.head[2], seen.seams === undefined ? undefined : fraction(seen.seams), seen.seams_on],
@@ -111,6 +111,7 @@ function Known({ colony }: { colony: Whole }) {
           {text.window(date(broken.stopped_on), date(broken.from), broken.to ? date(broken.to) : '')}
         </p>
       )}
+      {held && <p data-honey-held>{held.words}</p>}
       <div className={styles.figures}>
         <HiveFront boxes={boxes} seams={seen.seams} forHoney={for_honey} />
         {facts.map(([label, value, on]) => (

@@ -249,6 +249,7 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
               options={options}
               onChange={(chosen) => change((l) => set(l, chosen))}
             />
+            {name === 'supers' && stand.honey_held && <p data-honey-held>{stand.honey_held.words}</p>}
           </div>
         ))}
         <Field
