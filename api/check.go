@@ -15,6 +15,8 @@ func checking(r routes) {
 		func(ctx context.Context, desk app.Desk, in *sent[wire.SkipFollowups]) (*none, error) {
 			return nil, desk.SkipFollowups(ctx, in.Body.value)
 		})
+	read(r, "spent", "list-spent", app.Viewer, "What came out of hives, and what became of it", app.Desk.Spent)
+	sendTo(r, post+" jobs/{id}/spent", "spend-pieces", app.Helper, "Say what became of what came out of hives", app.Desk.SpendPieces)
 	answer(r, r.describe(get+" compare", "compare", "Treatments held against each other", 404, 422), app.Viewer, func(ctx context.Context, desk app.Desk, in *compared) (wire.Compare, error) {
 		return desk.Compare(ctx, in.comparing())
 	})

@@ -15,7 +15,7 @@ var columns = map[string]string{
 	"Claim.time_zone": "operations.time_zone", "SaveColony.name": "colonies.name", "SaveColony.notes": "colonies.notes", "End.reason": "colonies.end_reason",
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
-	"SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
+	"SpendPieces.note": "spent_pieces.note", "SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
 	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
@@ -25,7 +25,7 @@ var columns = map[string]string{
 
 // elsewhere are lengths of what is kept within JSON, hashed, or not at all.
 var elsewhere = map[string]bool{
-	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true,
+	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true, "CardContent.spent": true,
 	"CardContent.preparation": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
 	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "Join.code": true, "SignIn.code": true, "ProveSecond.code": true, "NewPassword.new": true, "NewPassword.token": true,
 	"SaveJob.under": true, "JobPlan.under": true,

@@ -8,6 +8,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/fault"
 	"keeler/wire"
 )
 
@@ -339,5 +340,38 @@ func TestCheckSparedAndGone(t *testing.T) {
 	check, err := v.d.Check(t.Context())
 	if err != nil || !slices.ContainsFunc(check.Jobs, func(j wire.JobStands) bool { return j.ID == v.job && j.Gone == 1 }) {
 		t.Errorf("%+v %v", check.Jobs, err)
+	}
+}
+
+// Five strips come out of two hives, and one is missing. Three are thrown away, the rest lie
+// in the shed; more thrown away than came out are taken, and stand to be reconciled.
+func TestSpentPieces(t *testing.T) {
+	v := goOut(t, "strips")
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 3}, wire.Application{ColonyID: v.hives[1], Kind: "given", Amount: 3})
+	if s, err := v.d.Spent(t.Context()); err != nil || len(s.Spent) != 0 {
+		t.Errorf("nothing came out: %+v %v", s, err)
+	}
+	v.d = later(v.d, 42*aDay)
+	v.writes("2027-01-15", wire.Application{ColonyID: v.hives[0], Kind: "out", ApplicationDetail: wire.ApplicationDetail{Came: 3}},
+		wire.Application{ColonyID: v.hives[1], Kind: "out", ApplicationDetail: wire.ApplicationDetail{Came: 2, Missing: 1}})
+	spend := func(kind string, pieces int, note string) (wire.Spent, error) {
+		return v.d.SpendPieces(t.Context(), v.job, wire.SpendPieces{ID: uuid.NewString(), Kind: kind, Pieces: pieces, Note: note})
+	}
+	s, err := spend("disposed", 3, "household waste")
+	if err != nil || s.Came != 5 || s.Missing != 1 || s.Left != 2 || s.Where != "" {
+		t.Errorf("%+v %v", s, err)
+	}
+	if s, err = spend("stored", 2, "a tin in the shed"); err != nil || s.Left != 2 || s.Where != "a tin in the shed" || len(s.Entries) != 2 {
+		t.Errorf("%+v %v", s, err)
+	}
+	if s, err = spend("disposed", 4, "household waste"); err != nil || s.Left != -2 {
+		t.Errorf("more than came out: %+v %v", s, err)
+	}
+	_, err = spend("disposed", 0, "nowhere")
+	at(t, "none", err, "pieces", fault.TooLow)
+	_, err = spend("disposed", 1, " ")
+	at(t, "nobody says where", err, "note", fault.Missing)
+	if c, err := v.d.JobCheck(t.Context(), v.job); err != nil || c.Spent == nil || c.Spent.Left != -2 {
+		t.Errorf("%+v %v", c.Spent, err)
 	}
 }

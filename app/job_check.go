@@ -28,6 +28,7 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	colonies, known := d.comebacks(&r, rows)
 	lines, controls := by(&r, d.op.JobLines, id), by(&r, d.op.ControlsOf, []string{id})
 	thresholds, labels := all(&r, d.thresholds), all(&r, d.labels)
+	spent := by(&r, d.spentOf, id)
 	if r.err != nil {
 		return wire.JobCheck{}, r.err
 	}
@@ -40,6 +41,7 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 		Job: told, Card: labels[lo.FromPtr(job.CardID)].Name, Treated: len(t.colonies), Colonies: []wire.ColonyTold{},
 		Falls: []wire.DayFall{}, Reach: t.reach(conditions), Followups: grouped(slices.Concat(t.all, t.controls), known, func(f followup.Followup) bool { return f.Job == id }),
 	}
+	out.Spent = spent
 	if len(t.colonies) > 0 {
 		out.Result, out.Falls = t.result(t.colonies), t.falls()
 	}

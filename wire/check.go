@@ -89,6 +89,7 @@ type JobCheck struct {
 	Falls     []DayFall    `json:"falls" doc:"Mites a day on a board, the mean of the hives that had one."`
 	Reach     []JobReach   `json:"reach" doc:"By the brood that was seen."`
 	Followups []Followup   `json:"followups"`
+	Spent     *Spent       `json:"spent,omitempty" doc:"What came out of the hives; left out where nothing did."`
 }
 
 // ColonyTold is one colony of it.

@@ -12,6 +12,7 @@ import (
 type Content struct {
 	Contents    string  `json:"contents,omitempty" maxLength:"500" doc:"What is in it, as printed."`
 	Preparation string  `json:"preparation,omitempty" maxLength:"500" doc:"Shake, warm, look for sediment…"`
+	Spent       string  `json:"spent,omitempty" maxLength:"300" doc:"What becomes of what comes out of the hive, as printed."`
 	MinC        float64 `json:"min_c" doc:"Outside temperature, −20 to 40 °C."`
 	MaxC        float64 `json:"max_c" doc:"Above min_c, to 40 °C."`
 	Broodless   bool    `json:"broodless,omitempty" doc:"Only without sealed brood."`

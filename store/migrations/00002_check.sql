@@ -32,6 +32,21 @@ CREATE TABLE IF NOT EXISTS job_controls (
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
+CREATE TABLE IF NOT EXISTS spent_pieces (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  id UUID NOT NULL,
+  job_id UUID NOT NULL COMMENT 'whose strips, sponges or pads came out',
+  kind VARCHAR(10) NOT NULL CHECK (kind IN ('stored', 'disposed')),
+  pieces INT NOT NULL,
+  note VARCHAR(300) NOT NULL COMMENT 'where to',
+  happened_on DATE NOT NULL,
+  user_id BIGINT UNSIGNED NOT NULL,
+  created_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, id),
+  FOREIGN KEY (operation_id, job_id) REFERENCES jobs (operation_id, id),
+  FOREIGN KEY (user_id) REFERENCES users (id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
 CREATE TABLE IF NOT EXISTS comparisons (
   operation_id BIGINT UNSIGNED NOT NULL,
   id UUID NOT NULL,
@@ -56,7 +71,7 @@ CREATE TABLE IF NOT EXISTS comparison_colonies (
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 -- +goose Down
-DROP TABLE IF EXISTS comparison_colonies, comparisons, job_controls, followup_skips;
+DROP TABLE IF EXISTS spent_pieces, comparison_colonies, comparisons, job_controls, followup_skips;
 ALTER TABLE mite_counts DROP INDEX IF EXISTS by_day, DROP COLUMN IF EXISTS share;
 UPDATE applications a JOIN applications b ON b.operation_id = a.operation_id AND b.id = a.amends_id
   SET a.amends_id = NULL WHERE b.kind IN ('board', 'moved', 'weighed', 'checked');

@@ -4,6 +4,7 @@ import { Docket } from '../docket/Docket'
 import names from '../../../words/names/decide.json'
 import styles from './ComeBack.module.css'
 import { placeOf } from './goTo'
+import { SpentAccount } from './SpentAccount'
 import { useSkip } from './Task'
 import { text } from './text'
 
@@ -34,6 +35,7 @@ export function ComeBack({ check, helper }: Props) {
       {place && helper && (
         <Press big main says={text.acts[next.kind]} to={place} className="no-print" data-next-step />
       )}
+      {check.spent && <SpentAccount key={check.spent.disposed} of={check.spent} />}
     </Docket>
   )
 }

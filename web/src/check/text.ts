@@ -111,6 +111,24 @@ export const text = {
   learnt: (factor: string, off: string) => `this one: ${factor} ± ${off} times the rule`,
   weight: (g: string, low: string, high: string) => `${g} g a day, aim for ${low} to ${high}`,
 
+  spent: 'What came out',
+  spentKind: 'What became of them',
+  spentKinds: { disposed: 'Disposed of', stored: 'Stored' },
+  spentPieces: 'Pieces',
+  spentWhere: { disposed: 'Where they went', stored: 'Where they are' },
+  spentSave: 'Write it down',
+  spentLeft: 'still to be disposed of',
+  spentGone: 'left: all are disposed of',
+  spentCame: (came: number, missing: number) =>
+    missing > 0 ? `${came} came out, ${missing} could not be found.` : `${came} came out.`,
+  spentAt: (where: string) => `Stored: ${where}.`,
+  spentOver: 'More were disposed of than came out: look which figure is wrong.',
+  spentLabel: 'Never use them again. Dispose of them as the label and the rules of your place say.',
+  spentEntry: {
+    disposed: (n: number) => `${n} disposed of`,
+    stored: (n: number) => `${n} stored`,
+  },
+
   comeBack: 'Come back',
   under: (words: string) => `by ${words}`,
   print: 'Print',

@@ -8,6 +8,7 @@ export const text = {
   none: 'No cards yet.',
   name: 'What you call it',
   contents: 'What is in it, as printed',
+  spent: 'What becomes of what comes out: as printed',
   preparation: 'Before use: shake, warm, look for sediment…',
   conditions: 'Conditions',
   min_c: 'Outside, from',

@@ -55,6 +55,7 @@ export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions', Pa
       { of: 'name', as: 'words', label: text.name, most: 80 },
       { of: 'content.contents', as: 'lines', label: text.contents },
       { of: 'content.preparation', as: 'lines', label: text.preparation },
+      { of: 'content.spent', as: 'lines', label: text.spent },
     ],
   },
   dose: { title: text.dose, entries: DOSES[partOf(card.content)] },

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { lotsQuery, may, type Options, tenths, useStart, Waiting } from '../../kit'
+import { ask, lotsQuery, may, type Options, tenths, useStart, Waiting } from '../../kit'
 import type { Schemas } from '../../api/client'
 import styles from '../book.module.css'
 import { UseBy } from '../LedgerPanel'
@@ -29,7 +29,28 @@ export default function StockPage() {
         ))}
       </div>
       {may(role, 'keeper') && <LotForm />}
+      <SpentList />
     </main>
+  )
+}
+
+/** What came out of hives and lies about still, job by job. */
+function SpentList() {
+  const { data } = useQuery(ask(['spent'], '/api/spent'))
+  const left = data?.spent.filter((s) => s.left !== 0) ?? []
+  if (left.length === 0) return null
+  return (
+    <section>
+      <h2>{text.spent}</h2>
+      <ul>
+        {left.map((s) => (
+          <li key={s.job_id} data-spent-of={s.job}>
+            <Link to={`/check/${s.job_id}`}>{s.job}</Link>: {text.spentLeft(s.left)}
+            {s.where && ` · ${s.where}`}
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -5,6 +5,8 @@ export const text = {
   ...names,
   ingredients,
   units,
+  spent: 'Out of hives, to be disposed of',
+  spentLeft: (n: number) => (n < 0 ? 'more disposed of than came out' : n === 1 ? '1 piece' : `${n} pieces`),
   title: 'Stock',
   intro:
     'What is mixed from, as it was bought: with the supplier’s number, its expiry and price. The bench takes from it.',
