@@ -87,6 +87,8 @@ func TestEveryFigureMatters(t *testing.T) {
 		"amount.cap_ml":        func(r *PadRequest) { r.Aim.Cap = 30 },
 		"amount.visits":        func(r *PadRequest) { r.Aim.Visits = 4 },
 		"amount.days_apart":    func(r *PadRequest) { r.Aim.Apart = 6 },
+		"amount.wick_one_cm2":  func(r *PadRequest) { r.Aim.One = 70 },
+		"amount.wick_more_cm2": func(r *PadRequest) { r.Aim.More = 90 },
 		"amount.protocol":      func(r *PadRequest) { r.Aim = pad.Aim{Protocol: "floor-sheet"} },
 		"size.by":              func(r *PadRequest) { r.Size.By = "course" },
 		"size.reserve_percent": func(r *PadRequest) { r.Size.Reserve = &reserve },

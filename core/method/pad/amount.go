@@ -19,6 +19,7 @@ type Amount struct {
 	Capped   bool             `json:"capped,omitempty"`
 	Pads     int              `json:"pads,omitempty" doc:"Ready pads, or sheets that take it up."`
 	AreaCM2  float64          `json:"area_cm2,omitempty" doc:"Sheet that takes it up, cm²."`
+	WickCM2  float64          `json:"wick_cm2,omitempty" doc:"Of its wick so much is left open, cm², as the keeper or the label said."`
 	Pure     chem.Grams       `json:"formic_g" doc:"Pure formic acid, g."`
 	ByPart   bool             `json:"-"` // a nuc's part of an amount meant for a full colony
 	Unspoken bool             `json:"-"` // a nuc, and the label says nothing of nucs
@@ -83,7 +84,7 @@ func poured(ml float64, noMore bool) chem.Millilitres {
 
 // amount gives one colony its acid.
 func (r Request) amount(rule Rule, name string, nuc bool, combs, boxes int) Amount {
-	a := Amount{Name: name, Alike: 1, Combs: combs, Boxes: boxes}
+	a := Amount{Name: name, Alike: 1, Combs: combs, Boxes: boxes, WickCM2: r.Aim.Open(boxes)}
 	ask := rule.asked(nuc, combs, boxes, r.Working)
 	a.Asked, a.ByPart = chem.Millilitres(ask.ml), ask.byPart
 	a.ML = poured(ask.ml, ask.noMore)

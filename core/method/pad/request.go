@@ -85,7 +85,26 @@ type Prices struct {
 type Aim struct {
 	Protocol string `json:"protocol,omitempty" doc:"ID from /api/pad/protocols; or give per, ml and from."`
 	Rule
+	Wick
 }
+
+// Wick is how much of a bottle's wick is left open, by the keeper or the label: nobody else
+// knows the device.
+type Wick struct {
+	One  float64 `json:"wick_one_cm2,omitempty" doc:"Of a bottle: cm² of wick left open on a hive of one box, 0 to 2000; 0 when not said."`
+	More float64 `json:"wick_more_cm2,omitempty" doc:"And on one of more boxes, cm², 0 to 2000; as on one when left out."`
+}
+
+// Open is what is left open on a hive of so many boxes, cm²; 0 when not said.
+func (w Wick) Open(boxes int) float64 {
+	if boxes > 1 && w.More > 0 {
+		return w.More
+	}
+	return w.One
+}
+
+// MostWick is the largest wick, cm².
+const MostWick = 2000
 
 // Request is all that a plan depends on.
 type Request struct {
@@ -159,6 +178,8 @@ func (r Request) checkAcid(l *fault.List) {
 	if len(*l) == before { // amounts go by all of that
 		r.checkAmount("amount", l)
 	}
+	l.Within("amount.wick_one_cm2", r.Aim.One, 0, MostWick, "cm²")
+	l.Within("amount.wick_more_cm2", r.Aim.More, 0, MostWick, "cm²")
 	r.Size.check(l)
 	l.Within("bottle_ml", float64(r.Bottle), 50, 50000, "mL")
 	if r.Sheet.Takes != 0 {

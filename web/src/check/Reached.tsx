@@ -50,7 +50,12 @@ export function Reached({ reach, visits, of }: Props) {
           />
         ))}
         {Array.from({ length: Math.floor(last / 4) + 1 }, (_, i) => (
-          <text key={i} x={x(4 * i) + 2} y={14}>
+          <text
+            key={i}
+            x={Math.min(x(4 * i) + 2, width)}
+            y={14}
+            textAnchor={4 * i === last ? 'end' : 'start'}
+          >
             {text.day(4 * i)}
           </text>
         ))}

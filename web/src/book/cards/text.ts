@@ -8,6 +8,8 @@ export const text = {
   none: 'No cards yet.',
   name: 'What you call it',
   contents: 'What is in it, as printed',
+  wickOne: 'Wick left open on one box',
+  wickMore: 'Wick left open on more boxes',
   spent: 'What becomes of what comes out: as printed',
   preparation: 'Before use: shake, warm, look for sediment…',
   conditions: 'Conditions',

@@ -44,6 +44,8 @@ const DOSES: Record<Part, Entry<string>[]> = {
     { of: 'content.amount.per', label: text.dose, options: text.amountPer },
     figure('amount.ml', text.amountMl, 'mL'),
     figure('amount.visits', text.padVisits),
+    figure('amount.wick_one_cm2', text.wickOne, 'cm²'),
+    figure('amount.wick_more_cm2', text.wickMore, 'cm²'),
   ],
 }
 

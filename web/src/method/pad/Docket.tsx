@@ -24,7 +24,9 @@ export function PadDocket({ answer: plan, request, slip }: DocketProps<Request, 
       totals={figures(plan, system)}
       head={ready ? text.headPads : text.head}
       rows={plan.given.map((g) => ({
-        name: g.alike > 1 ? text.each(g.alike) : g.name,
+        name: [g.alike > 1 ? text.each(g.alike) : g.name, g.wick_cm2 ? mix.wick(plain(g.wick_cm2)) : '']
+          .filter(Boolean)
+          .join(': '),
         cells: [String(g.combs), text.grams(three(g.formic_g))],
         figure: figure(g),
       }))}

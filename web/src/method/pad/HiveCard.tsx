@@ -37,7 +37,8 @@ function footOf(row: Row) {
   const acid = text.acidIn(three(row.formic_g))
   const asked = row.capped ? text.asked(plain(Math.round(row.asked_ml ?? 0))) : ''
   const sheets = row.ml && row.pads ? text.sheets(row.pads, plain(Math.round(row.area_cm2 ?? 0))) : ''
-  return [asked, sheets, acid].filter(Boolean).join(' · ')
+  const wick = row.wick_cm2 ? text.wick(plain(row.wick_cm2)) : ''
+  return [wick, asked, sheets, acid].filter(Boolean).join(' · ')
 }
 
 /** From above it lies on the topmost box, from below under the lowest. */

@@ -1,7 +1,9 @@
 import type { Schemas } from '../../api/client'
 import type { Core } from '../../core/core'
 import { nothing, refused, warned, type Amount, type Hive } from '../amount'
+import { plain } from '../../kit'
 import { facts } from './facts'
+import { text } from './text'
 
 /** What a hive gets of formic acid: mL of it, or ready pads. */
 export function amountOf(core: Core, base: Schemas['PadRequest'], hive: Hive): Amount {
@@ -15,6 +17,7 @@ export function amountOf(core: Core, base: Schemas['PadRequest'], hive: Hive): A
     ...nothing(unit),
     figure,
     words: pieces ? facts.pieces(figure) : 'mL',
+    draws: given.wick_cm2 ? text.wick(plain(given.wick_cm2)) : '',
     warnings: warned(answer.notes),
   }
 }

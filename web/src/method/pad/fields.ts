@@ -14,6 +14,7 @@ export const ready = when('hold.kind', 'ready_pads')
 const acid = (t: PadTyped) => !ready(t)
 const read = (t: PadTyped) => acid(t) && t.strength === 'density'
 const own = when('amount.protocol', 'own')
+const wick = when('amount.protocol', 'bottle-wick', 'own')
 const counted = when('hives', 'counted')
 const sizedBy = (...by: string[]) => when('size.by', ...by)
 
@@ -66,6 +67,8 @@ export const PANELS: readonly Panel<Key>[] = [
       { of: 'amount.cap_ml', label: text.cap, unit: 'mL', placeholder: text.noCap, when: own },
       { of: 'amount.visits', as: 'whole', label: text.visits },
       { of: 'amount.days_apart', as: 'whole', label: text.apart },
+      { of: 'amount.wick_one_cm2', label: text.wickOne, unit: 'cm²', placeholder: text.notSaid, when: wick },
+      { of: 'amount.wick_more_cm2', label: text.wickMore, unit: 'cm²', placeholder: text.asOne, when: wick },
     ],
   },
   {
