@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"keeler/core/fault"
+	"keeler/core/method/pad"
 	"keeler/wire"
 )
 
@@ -254,7 +255,7 @@ func TestCheckEvaporation(t *testing.T) {
 		return c.Colonies[0].Evaporation
 	}
 	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 200, Asked: 200})
-	if e := weighs(outOn, 500, 40); e != nil {
+	if e := weighs(outOn, 500, 40); e == nil || e.Pace != "" || e.ExpectG <= 0 || e.Weighed != nil {
 		t.Errorf("weighed once: %+v", e)
 	}
 	v.d = later(v.d, 2*aDay)
@@ -264,6 +265,10 @@ func TestCheckEvaporation(t *testing.T) {
 	v.d = later(v.d, aDay)
 	if e := weighs("2026-12-07", 435, 0); e == nil || off(e.DayG, 30, 0.01) || e.Pace != "fast" || off(e.AreaCM2, 23.33, 0.01) || !strings.Contains(e.Words, "about 23.3 cm²") {
 		t.Errorf("a day later: %+v", e)
+	}
+	c, err := v.d.JobCheck(t.Context(), v.job)
+	if e := c.Colonies[0].Evaporation; err != nil || c.Device == nil || c.Device.Weighings != 2 || c.Device.Factor != e.Factor || len(e.Weighed) != 3 || e.Weighed[2].Hour != 72 || len(e.Ahead) == 0 || e.Ahead[0].Hour != 78 {
+		t.Errorf("learnt: %+v %+v %v", c.Device, c.Colonies[0].Evaporation, err)
 	}
 	v.d = later(v.d, aDay)
 	if e := weighs("2026-12-08", 440, 0); e == nil || !e.Rose {
@@ -373,5 +378,40 @@ func TestSpentPieces(t *testing.T) {
 	at(t, "nobody says where", err, "note", fault.Missing)
 	if c, err := v.d.JobCheck(t.Context(), v.job); err != nil || c.Spent == nil || c.Spent.Left != -2 {
 		t.Errorf("%+v %v", c.Spent, err)
+	}
+}
+
+// A bottle filled from a batch whose plan leaves 60 cm² of the wick open on one box goes by
+// that; of strips the batch says what they are.
+func TestSources(t *testing.T) {
+	v := goOut(t, "winter")
+	save := litre(uuid.NewString())
+	save.Recipe = wire.Recipe{Pad: &wire.PadRequest{Request: pad.Request{
+		Hold: wire.PadHold{Kind: "acid", Label: 0.6}, Working: 0.6, Aim: pad.Aim{Protocol: "bottle-wick", Wick: pad.Wick{One: 60}},
+		Size: wire.PadSize{By: "working", Working: 500},
+	}}}
+	if _, _, err := v.d.SaveBatch(t.Context(), save); err != nil {
+		t.Fatal(err)
+	}
+	v.job = uuid.NewString()
+	in := wire.SaveJob{ID: v.job, Name: "Bottles", Method: "pad", Under: "formic-bottle", RuleKind: "own", Rule: "permit held",
+		Colonies: []wire.JobColony{{ColonyID: v.hives[0], Day: outOn, Override: "a warm winter"}}}
+	if _, err := v.d.SaveJob(t.Context(), in); err != nil {
+		t.Fatal(err)
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 200, Asked: 200, BatchID: save.ID, ApplicationDetail: wire.ApplicationDetail{ByHand: true}},
+		wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 500})
+	v.d = later(v.d, aDay)
+	v.writes("2026-12-05", wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 470})
+	c, err := v.d.JobCheck(t.Context(), v.job)
+	if e := c.Colonies[0].Evaporation; err != nil || e == nil || off(e.DayG, 30, 0.01) || off(e.AreaCM2, 60*17.5/30, 0.1) {
+		t.Errorf("%+v %v", e, err)
+	}
+	strips := goOut(t, "strips")
+	strips.writes(outOn, wire.Application{ColonyID: strips.hives[0], Kind: "given", Amount: 2, BatchID: strips.batch, ApplicationDetail: wire.ApplicationDetail{ByHand: true}})
+	for by, want := range map[string]string{"carrier": "strip", "batch": strips.batch} {
+		if c, err := strips.d.Compare(t.Context(), Comparing{By: by}); err != nil || len(c.Groups) != 1 || c.Groups[0].Key != want {
+			t.Errorf("by %s: %+v %v", by, c.Groups, err)
+		}
 	}
 }

@@ -50,13 +50,24 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	}
 	meant := recipeOf(job, nil, cardNamed(job, labels)).Recipe.Giving()
 	doses := lo.GroupBy(lines, func(a store.Application) string { return a.ColonyID })
-	days, sky := map[string]bool{}, skies{d, ctx, map[string]fit.Forecast{}}
+	days := map[string]bool{}
+	device, err := d.devicesOf(ctx, job, conditions, cardNamed(job, labels), colonies)
+	if err != nil {
+		return wire.JobCheck{}, err
+	}
+	if device != nil {
+		if factor, off, learnt := device.learnt.Factor(); learnt {
+			out.Device = &wire.DeviceKind{Factor: wire.Round(factor), FactorOff: wire.Round(off), Weighings: device.learnt.Weighings()}
+		}
+	}
 	for _, c := range t.colonies {
 		for _, dose := range c.Doses {
 			days[written(dose.Given)] = true
 		}
 		of := wire.ColonyTold{ID: c.row.ID, Name: c.row.Name, Yard: c.yard.Name, EndedOn: optionalDay(c.row.EndedOn), EndReason: c.row.EndReason, Result: t.result([]treated{c}), Counts: c.countsUsed()}
-		of.Evaporation = t.evaporation(c, doses[c.row.ID], sky)
+		if device != nil {
+			of.Evaporation = device.tell(c, doses[c.row.ID])
+		}
 		if of.Result != nil && of.Result.Outcome == string(mites.DidNot) {
 			for _, why := range mites.WhyNot(t.circumstances(c, doses[c.row.ID], conditions, meant, colonies)) {
 				of.Why = append(of.Why, words.WhyNot(why))

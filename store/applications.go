@@ -111,6 +111,13 @@ func (o Operation) JobLines(ctx context.Context, job string) ([]Application, err
 	return all[Application](o.own(ctx).Table("applications FORCE INDEX (by_job)").Where("job_id = ? AND superseded = 0", job).Order("seq"))
 }
 
+// Weighed lists what stands of doses and weighings of some jobs, in the order in which it
+// was written.
+func (o Operation) Weighed(ctx context.Context, jobs []string) ([]Application, error) {
+	return all[Application](o.own(ctx).Table("applications FORCE INDEX (by_job)").
+		Where("job_id IN ? AND superseded = 0 AND kind IN ('given', 'weighed')", jobs).Order("seq"))
+}
+
 // Line is a place in the register, to go on from.
 type Line struct {
 	Group string // colony, yard or batch, where it is ordered by them first

@@ -62,12 +62,14 @@ func (o Operation) RemoveComparison(ctx context.Context, id string) error {
 type Source struct {
 	Application, Batch, Name, Carrier string
 	Number                            int
+	WickOne, WickMore                 float64 // cm², of a bottle's
 }
 
 // Sources lists of which batches the doses of some jobs came.
 func (o Operation) Sources(ctx context.Context, jobs []string) ([]Source, error) {
 	var out []Source
-	err := o.db.WithContext(ctx).Raw(`SELECT a.id AS application, b.id AS batch, b.number, b.name, COALESCE(JSON_VALUE(b.inputs, '$.strip.carrier'), '') AS carrier
+	err := o.db.WithContext(ctx).Raw(`SELECT a.id AS application, b.id AS batch, b.number, b.name, COALESCE(JSON_VALUE(b.bare, '$.recipe.strip.carrier'), IF(b.method = 'strip', 'strip', '')) AS carrier,
+			COALESCE(JSON_VALUE(b.bare, '$.recipe.pad.amount.wick_one_cm2'), 0) AS wick_one, COALESCE(JSON_VALUE(b.bare, '$.recipe.pad.amount.wick_more_cm2'), 0) AS wick_more
 		FROM applications a FORCE INDEX (by_job) JOIN batches b ON b.operation_id = a.operation_id AND b.id = a.batch_id
 		WHERE a.operation_id = ? AND a.job_id IN ? AND a.superseded = 0 AND a.kind = 'given'`, o.id, jobs).Scan(&out).Error
 	return out, err

@@ -89,6 +89,7 @@ type JobCheck struct {
 	Falls     []DayFall    `json:"falls" doc:"Mites a day on a board, the mean of the hives that had one."`
 	Reach     []JobReach   `json:"reach" doc:"By the brood that was seen."`
 	Followups []Followup   `json:"followups"`
+	Device    *DeviceKind  `json:"device,omitempty" doc:"Of formic acid that evaporates: what was learnt of such devices, in this job and those under the same conditions."`
 	Spent     *Spent       `json:"spent,omitempty" doc:"What came out of the hives; left out where nothing did."`
 }
 
@@ -107,16 +108,32 @@ type ColonyTold struct {
 
 // Evaporation is how fast formic acid goes in one hive.
 type Evaporation struct {
-	DayG      float64 `json:"day_g" doc:"g of acid and water lost a day, between the last two weighings."`
-	LowG      float64 `json:"low_g" doc:"What is aimed at, g a day."`
-	HighG     float64 `json:"high_g"`
-	Pace      string  `json:"pace" enum:"slow,in_band,fast,too_fast"`
-	Words     string  `json:"words" doc:"The same in words, and what to change."`
-	AreaCM2   float64 `json:"area_cm2,omitempty" doc:"So much of the wick left open would bring it to the middle."`
-	Factor    float64 `json:"factor,omitempty" doc:"By how much this device is faster than the rule, learnt from its weighings."`
-	FactorOff float64 `json:"factor_off,omitempty" doc:"Its standard error."`
-	EmptyOn   string  `json:"empty_on,omitempty" doc:"By the forecast, within 20 days."`
-	Rose      bool    `json:"rose,omitempty" doc:"It weighs more than before, and nothing was added: weigh it again."`
+	DayG      float64  `json:"day_g,omitempty" doc:"g of acid and water lost a day, between the last two weighings; left out where there are none."`
+	LowG      float64  `json:"low_g" doc:"What is aimed at, g a day."`
+	HighG     float64  `json:"high_g"`
+	ExpectG   float64  `json:"expect_g,omitempty" doc:"g over the next 24 hours, by the forecast and what was learnt of such devices; left out when it is out, or nobody knows the weather."`
+	Pace      string   `json:"pace,omitempty" enum:"slow,in_band,fast,too_fast"`
+	Words     string   `json:"words,omitempty" doc:"The same in words, and what to change."`
+	AreaCM2   float64  `json:"area_cm2,omitempty" doc:"So much of the wick left open would bring it to the middle."`
+	Factor    float64  `json:"factor,omitempty" doc:"By how much this device is faster than the rule, learnt from its weighings."`
+	FactorOff float64  `json:"factor_off,omitempty" doc:"Its standard error."`
+	EmptyOn   string   `json:"empty_on,omitempty" doc:"By the forecast, within 40 days of the first weighing."`
+	Rose      bool     `json:"rose,omitempty" doc:"It weighs more than before, and nothing was added: weigh it again."`
+	Weighed   []LeftAt `json:"weighed,omitempty" doc:"What was left in it; left out where nobody knows how much was in it."`
+	Ahead     []LeftAt `json:"ahead,omitempty" doc:"What is left by the forecast, every six hours until it is empty."`
+}
+
+// LeftAt is how much is left in a device.
+type LeftAt struct {
+	Hour int     `json:"hour" doc:"Since it was weighed first."`
+	G    float64 `json:"g" doc:"g of acid and water."`
+}
+
+// DeviceKind is what was learnt of all devices of one kind.
+type DeviceKind struct {
+	Factor    float64 `json:"factor" doc:"By how much they are faster than the rule."`
+	FactorOff float64 `json:"factor_off,omitempty" doc:"Its standard error; left out of one weighing."`
+	Weighings int     `json:"weighings"`
 }
 
 // CountUsed is a count, and what it is good for.

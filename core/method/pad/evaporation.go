@@ -73,6 +73,12 @@ func (e Evaporating) band() (low, high chem.Grams) {
 	return b.Low, b.High
 }
 
+// Low and High are what is aimed at in its hive, g a day.
+func (e Evaporating) Low() chem.Grams { low, _ := e.band(); return low }
+
+// High is the upper end of it.
+func (e Evaporating) High() chem.Grams { _, high := e.band(); return high }
+
 // rate is g an hour at a temperature outside, from what is full.
 func (e Evaporating) rate(outside float64) float64 {
 	low, high := e.band()
@@ -119,6 +125,18 @@ func bridged(outside []float64) []float64 {
 	return out
 }
 
+// Known reports whether at least half of some hours of weather are: holes are bridged, but
+// nothing goes by weather that nobody knows.
+func Known(outside []float64) bool {
+	known := 0
+	for _, t := range outside {
+		if t == t {
+			known++
+		}
+	}
+	return 2*known >= len(outside) && known > 0
+}
+
 // Run follows a device hour by hour; missing temperatures (NaN) are bridged.
 func (e Evaporating) Run(outside []float64) Loss { return e.run(e.Full, outside) }
 
@@ -147,39 +165,67 @@ func (e Evaporating) run(begun chem.Grams, outside []float64) Loss {
 	return c
 }
 
-// Learn is the factor by which a device is faster than the rule, by least squares over
-// weighings, and its standard error (0 where there is one weighing alone); ok is false where
-// nothing can be told. Nothing is learnt from an empty device.
-func (e Evaporating) Learn(outside []float64, weighings []Weighing) (factor, off float64, ok bool) {
+// Learning adds up what weighings tell of devices of one kind. The zero value knows nothing.
+type Learning struct {
+	xy, xx, yy float64
+	n          int
+}
+
+// Add takes the weighings of one device. Nothing is learnt from an empty one. outside begins
+// when it was hung.
+func (l *Learning) Add(e Evaporating, outside []float64, weighings []Weighing) {
 	e.Factor = 1
-	var xy, xx float64
-	var points [][2]float64 // what the rule says, and what was found: of a sheet the log of the share left
 	for _, w := range weighings {
-		if w.Hour < 1 || w.Hour > len(outside) || w.Left <= 0 || w.Left >= e.Full {
+		if w.Hour < 1 || w.Hour > len(outside) || w.Left <= 0 || w.Left >= e.Full || !Known(outside[:w.Hour]) {
 			continue
 		}
-		expected := e.expected(outside[:w.Hour])
-		found := float64(e.Full - w.Left)
+		// What the rule says, and what was found: of a sheet the log of the share left.
+		expected, found := e.expected(outside[:w.Hour]), float64(e.Full-w.Left)
 		if e.Device == Soaked {
 			expected, found = expected/float64(e.Full), -math.Log(float64(w.Left/e.Full))
 		}
-		points = append(points, [2]float64{expected, found})
-		xy += expected * found
-		xx += expected * expected
+		l.xy += expected * found
+		l.xx += expected * expected
+		l.yy += found * found
+		l.n++
 	}
-	if xx <= 0 {
+}
+
+// Factor is by how much such devices are faster than the rule, by least squares over their
+// weighings, and its standard error (0 where there is one weighing alone); ok is false where
+// nothing can be told.
+func (l Learning) Factor() (factor, off float64, ok bool) {
+	if l.xx <= 0 {
 		return 0, 0, false
 	}
-	factor = xy / xx
-	rest := 0.0
-	for _, p := range points {
-		d := p[1] - factor*p[0]
-		rest += d * d
-	}
-	if n := len(points); n > 1 {
-		off = math.Sqrt(rest / float64(n-1) / xx)
+	factor = l.xy / l.xx
+	if l.n > 1 {
+		off = math.Sqrt(max(0, l.yy-factor*l.xy) / float64(l.n-1) / l.xx)
 	}
 	return factor, off, true
+}
+
+// Weighings is of how many weighings it is.
+func (l Learning) Weighings() int { return l.n }
+
+// Learn is the factor of one device by its own weighings alone.
+func (e Evaporating) Learn(outside []float64, weighings []Weighing) (factor, off float64, ok bool) {
+	var l Learning
+	l.Add(e, outside, weighings)
+	return l.Factor()
+}
+
+// Net is what was left in a full device at each weighing but the first, by what all that
+// hangs on it weighed.
+func (e Evaporating) Net(gross []Weighing) []Weighing {
+	if len(gross) < 2 {
+		return nil
+	}
+	net := make([]Weighing, len(gross)-1)
+	for i, g := range gross[1:] {
+		net[i] = Weighing{g.Hour, e.Full - (gross[0].Left - g.Left)}
+	}
+	return net
 }
 
 // expected is what a full device would lose over hours, g.
@@ -230,16 +276,19 @@ type Watching struct {
 	Day         chem.Grams // between the last two
 	Low, High   chem.Grams // what is aimed at
 	Pace        Pace
-	Area        float64 // cm² of wick that would bring it to the middle; 0: it is in the band, or not known
-	Rose        bool    // it weighs more than before
-	Factor, Off float64 // by how much it is faster than the rule, and the standard error; 0: not known
-	Empty       int     // hours after the first weighing; -1: not within the hours known, or nobody can tell
+	Area        float64      // cm² of wick that would bring it to the middle; 0: it is in the band, or not known
+	Rose        bool         // it weighs more than before
+	Factor, Off float64      // by how much it is faster than the rule, and the standard error; 0: not known
+	Empty       int          // hours after the first weighing; -1: not within the hours known, or nobody can tell
+	Net         []Weighing   // what was left in it at each weighing but the first; nil: nobody knows
+	Ahead       []chem.Grams // and what is left at each hour from the last of them on, by the forecast
 }
 
 // Watch holds weighings of a device with all that hangs on it, in hours from the first of
-// them on, against the band, and tells when it will be empty. whole reports whether the first
-// was of the full device: else nobody knows how much is in it. outside begins with the first
-// weighing. ok is false where there are not two that lie an hour apart.
+// them on, against the band, and tells when it will be empty: by its own factor, and until
+// that is known by e.Factor, that of its kind. whole reports whether the first was of the
+// full device: else nobody knows how much is in it. outside begins with the first weighing.
+// ok is false where there are not two that lie an hour apart.
 func (e Evaporating) Watch(gross []Weighing, whole bool, outside []float64) (w Watching, ok bool) {
 	n := len(gross)
 	if n < 2 || gross[n-1].Hour <= gross[n-2].Hour {
@@ -253,18 +302,24 @@ func (e Evaporating) Watch(gross []Weighing, whole bool, outside []float64) (w W
 	if !whole || e.Full <= 0 || last.Hour >= len(outside) {
 		return w, true
 	}
-	net := make([]Weighing, n-1)
-	for i, g := range gross[1:] {
-		net[i] = Weighing{g.Hour, e.Full - (gross[0].Left - g.Left)}
+	net := e.Net(gross)
+	if factor, off, learnt := e.Learn(outside, net); learnt {
+		w.Factor, w.Off, e.Factor = factor, off, factor
 	}
-	factor, off, learnt := e.Learn(outside, net)
-	if !learnt {
+	if e.Factor == 0 || !Known(outside[:last.Hour]) {
 		return w, true
 	}
-	w.Factor, w.Off = factor, off
-	e.Factor = factor
-	if ahead := e.run(net[n-2].Left, bridged(outside)[last.Hour:]); ahead.Empty >= 0 {
+	ahead := e.run(net[n-2].Left, bridged(outside)[last.Hour:])
+	w.Net, w.Ahead = net, ahead.Left
+	if ahead.Empty >= 0 {
 		w.Empty = last.Hour + ahead.Empty
+		w.Ahead = w.Ahead[:ahead.Empty+1]
 	}
 	return w, true
+}
+
+// Expected is g of acid and water over the next 24 hours of weather, from a device that much
+// is left in still; fewer hours count as a part of a day.
+func (e Evaporating) Expected(outside []float64) chem.Grams {
+	return chem.Grams(e.expected(outside[:min(24, len(outside))]))
 }

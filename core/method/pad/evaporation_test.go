@@ -149,3 +149,33 @@ func TestWatched(t *testing.T) {
 		}
 	}
 }
+
+// Two hives with devices of one kind, each weighed once after a day at 18 °C, where the rule
+// says 17.5 g: 21 and 28 g. Together (21 + 28) ÷ (2 · 17.5) = 1.4 times the rule, its error √((3.5² +
+// 3.5²) ÷ 1 ÷ (2 · 17.5²)) = 0.2. A third hive goes by that as long as nothing is known of it.
+func TestLearnsByKind(t *testing.T) {
+	e := Evaporating{Device: Bottle, Boxes: 1, Full: 228.5}
+	var kind Learning
+	kind.Add(e, hours(24, 18), []Weighing{{24, 228.5 - 21}})
+	kind.Add(e, hours(24, 18), []Weighing{{24, 228.5 - 28}})
+	factor, off, ok := kind.Factor()
+	if !ok || math.Abs(factor-1.4) > 1e-9 || math.Abs(off-0.2) > 1e-9 || kind.Weighings() != 2 {
+		t.Errorf("%v ± %v of %d", factor, off, kind.Weighings())
+	}
+	kind.Add(e, make([]float64, 3), []Weighing{{24, 200}}) // beyond the hours
+	unknown := hours(24, math.NaN())
+	kind.Add(e, unknown, []Weighing{{24, 100}}) // nobody knows how warm it was
+	if kind.Weighings() != 2 {
+		t.Errorf("%d weighings", kind.Weighings())
+	}
+	e.Factor = factor
+	if got := e.Expected(hours(48, 18)); math.Abs(float64(got)-24.5) > 1e-9 {
+		t.Errorf("%v g a day to come", got)
+	}
+	// Full still when it is weighed again a day after: its own is not learnt, the kind's holds.
+	// 24.5 g a day: 97 % of 228.5 g are gone after 217 hours.
+	w, ok := e.Watch([]Weighing{{0, 500}, {24, 500}}, true, hours(20*24, 18))
+	if !ok || w.Factor != 0 || w.Empty != 24+217 || len(w.Ahead) != 218 || w.Net[0].Left != 228.5 || math.Abs(float64(w.Ahead[23])-204) > 1e-6 {
+		t.Errorf("%+v", w)
+	}
+}
