@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"keeler/core/fault"
+	"keeler/core/followup"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
@@ -28,6 +29,13 @@ func (d Desk) Spent(ctx context.Context) (wire.SpentAll, error) {
 	out := wire.SpentAll{Spent: []wire.Spent{}}
 	for _, c := range came {
 		j := known[c.JobID]
+		under, err := conditionsOf(j, labels)
+		if err != nil {
+			return out, err
+		}
+		if followup.TermsOf(under).Way == followup.Filling {
+			continue // a bottle is filled again
+		}
 		account := treatment.Spent{Came: c.Came}
 		told := wire.Spent{JobID: j.ID, Job: j.Name, Method: j.Method, Came: c.Came, Missing: c.Missing, Entries: []wire.SpendPieces{}}
 		if card := cardNamed(j, labels); card != nil {

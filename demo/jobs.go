@@ -96,7 +96,7 @@ func (j done) keep(ctx context.Context, on func(time.Time, ...int) app.Desk) err
 			}
 			lines = append(lines, wire.Application{
 				ID: j.part("done", i, hive), ColonyID: hives[hive], Kind: d.Kind, Amount: amount, Asked: amount, Eggs: d.Eggs,
-				ApplicationDetail: wire.ApplicationDetail{Extras: d.Extras, Came: d.Came},
+				ApplicationDetail: wire.ApplicationDetail{Extras: d.Extras, Came: d.Came, AreaCM2: d.Area},
 			})
 		}
 		sent, err := on(then).Apply(ctx, save.ID, d.On, wire.Applications{Applications: lines})

@@ -54,6 +54,7 @@ type done struct {
 		Extras   []string
 		Eggs     *bool
 		Came     int
+		Area     float64
 	}
 	Finished string
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import type { Schemas } from '../api/client'
-import { ask, may, Press, useStart, Waiting } from '../kit'
+import { ask, may, Press, three, useStart, Waiting } from '../kit'
 import page from '../kit/page.module.css'
 import { ColonyCard } from './ColonyCard'
 import { ComeBack } from './ComeBack'
@@ -55,6 +55,15 @@ function Whole({ check }: { check: Schemas['JobCheck'] }) {
               <p className="quiet">{text.noFalls}</p>
             )}
           </section>
+        )}
+        {check.device && (
+          <p data-device>
+            {text.device(
+              three(check.device.factor),
+              three(check.device.factor_off ?? 0),
+              check.device.weighings,
+            )}
+          </p>
         )}
         <div className={styles.colonies}>
           {colonies.map((c) => (

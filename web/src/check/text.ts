@@ -109,6 +109,13 @@ export const text = {
   rose: 'It weighs more than last time, and nothing was added: weigh it again.',
   emptyOn: (day: string) => `about empty on ${day}`,
   learnt: (factor: string, off: string) => `this one: ${factor} ± ${off} times the rule`,
+  notWeighed: (low: string, high: string) => `Not weighed twice yet: aim for ${low} to ${high} g a day`,
+  expected: (g: string) => `about ${g} g in the next 24 hours, by the forecast`,
+  leftLine: (g: string, days: number) => `${g} g left when it was weighed last; day ${days} at the end`,
+  device: (factor: string, off: string, n: number) =>
+    n === 1
+      ? `Such devices here give ${factor} times what the rule says, by one weighing.`
+      : `Such devices here give ${factor} ± ${off} times what the rule says, by ${n} weighings.`,
   weight: (g: string, low: string, high: string) => `${g} g a day, aim for ${low} to ${high}`,
 
   spent: 'What came out',
