@@ -166,7 +166,7 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 	}
 	treatment.Record{
 		Kind: treatment.Kind(in.Kind), Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
-		Area: in.AreaCM2, Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
+		Area: in.AreaCM2, Gaps: in.Gaps, Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
 	}.Check(&l)
 	treatment.CheckExtras(in.Extras, &l)
 	if err := l.Err(); err != nil {

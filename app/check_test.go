@@ -415,3 +415,27 @@ func TestSources(t *testing.T) {
 		}
 	}
 }
+
+// Strips were put into gaps 3 and 6, and are moved to 4 and 7: the round that takes them out
+// knows where they hang.
+func TestGapsAreKept(t *testing.T) {
+	v := goOut(t, "strips")
+	put := func(day, kind string, amount float64, gaps ...int) {
+		v.writes(day, wire.Application{ColonyID: v.hives[0], Kind: kind, Amount: amount, ApplicationDetail: wire.ApplicationDetail{Gaps: [][]int{gaps}}})
+	}
+	put(outOn, "given", 2, 3, 6)
+	v.d = later(v.d, 42*aDay)
+	put("2026-12-28", "moved", 0, 4, 7)
+	for act, day := range map[string]string{move: "2027-01-15", takeOut: "2027-01-15"} {
+		r, err := v.d.Visit(t.Context(), v.job, day, act)
+		if err != nil || len(r.Colonies) != 1 || !slices.Equal(r.Colonies[0].Gaps[0], []int{4, 7}) || r.Colonies[0].GapsOn != "2026-12-28" {
+			t.Errorf("%s: %+v %v", act, r.Colonies, err)
+		}
+	}
+	sent, err := v.d.Apply(t.Context(), v.job, "2027-01-15", wire.Applications{Applications: []wire.Application{{
+		ID: uuid.NewString(), ColonyID: v.hives[0], Kind: "moved", ApplicationDetail: wire.ApplicationDetail{Gaps: [][]int{{99}}},
+	}}})
+	if err != nil || sent.Results[0].State != "refused" {
+		t.Errorf("gap 99: %+v %v", sent.Results, err)
+	}
+}

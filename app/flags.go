@@ -28,7 +28,7 @@ func (d Desk) besides(ctx context.Context, v visit, row store.Application, in wi
 			out = append(out, treatment.MoreOut)
 		}
 	case treatment.Weighed:
-		weights := d.weights(&r, v.job.ID)
+		weights := d.lasts(&r, v.job.ID).weights
 		if last, there := weights[row.ColonyID]; there && row.Amount > last.Amount {
 			out = append(out, treatment.Rose)
 		}
@@ -36,16 +36,21 @@ func (d Desk) besides(ctx context.Context, v visit, row store.Application, in wi
 	return out, r.err
 }
 
-// weights is what the bottle or pad of each colony of a job weighed last; none where it
-// was filled since.
-func (d Desk) weights(r *reading, job string) map[string]store.Application {
-	out := map[string]store.Application{}
+// lasts are the newest lines of hives in a job, by what they tell: what bottles and pads of
+// the filling that is in weighed last, and in which gaps strips were put last.
+type lasts struct{ weights, gaps map[string]store.Application }
+
+func (d Desk) lasts(r *reading, job string) lasts {
+	out := lasts{map[string]store.Application{}, map[string]store.Application{}}
 	for _, l := range by(r, d.op.JobLines, job) {
 		switch treatment.Kind(l.Kind) {
 		case treatment.Weighed:
-			out[l.ColonyID] = l
+			out.weights[l.ColonyID] = l
 		case treatment.Given:
-			delete(out, l.ColonyID)
+			delete(out.weights, l.ColonyID)
+		}
+		if len(wire.ApplicationOf(l.Detail, wire.Application{}).Gaps) > 0 && !l.Extra {
+			out.gaps[l.ColonyID] = l
 		}
 	}
 	return out

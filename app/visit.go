@@ -221,9 +221,10 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 	r := reading{ctx: ctx}
 	boards := by(&r, d.op.LastSeams, ids)
 	given := d.givenTo(&r, ids)
-	weights := map[string]store.Application{}
-	if v.act == weigh {
-		weights = d.weights(&r, v.job.ID)
+	var last lasts
+	switch v.act {
+	case weigh, move, takeOut:
+		last = d.lasts(&r, v.job.ID)
 	}
 	if r.err != nil {
 		return nil, r.err
@@ -235,8 +236,11 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
 		}
 		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.day); there {
-			if w, weighed := weights[r.ID]; weighed {
+			if w, weighed := last.weights[r.ID]; weighed && v.act == weigh {
 				out[i].WeightG, out[i].WeighedOn = w.Amount, w.VisitDay.Format(dateForm)
+			}
+			if g, placed := last.gaps[r.ID]; placed {
+				out[i].Gaps, out[i].GapsOn = wire.ApplicationOf(g.Detail, wire.Application{}).Gaps, written(dayOf(g.VisitDay))
 			}
 			out[i].InHive, out[i].DaysIn, out[i].Early = v.pieces(in), int(v.day-in.Since), max(0, int(in.From-v.day))
 		}

@@ -88,6 +88,7 @@ type ApplicationDetail struct {
 	Against string      `json:"against,omitempty" maxLength:"300" doc:"Why it was given although the round stopped at this hive; kept."`
 	Boxes   []float64   `json:"boxes,omitempty" maxItems:"6" doc:"The amount by boxes, the lowest first."`
 	Seams   [][]float64 `json:"seams,omitempty" maxItems:"6" doc:"Bees in the gaps of each box, 0 to 1, as seen at the hive."`
+	Gaps    [][]int     `json:"gaps,omitempty" maxItems:"6" doc:"Of strips or sponges given or moved: the gaps that they are in, by boxes, the lowest first; a gap counts from 0."`
 	Extras  []string    `json:"extras,omitempty" maxItems:"12" doc:"What else was done on the visit, from extras."`
 	Came    int         `json:"came,omitempty" doc:"Of out: pieces that came out."`
 	Missing int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`

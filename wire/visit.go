@@ -22,6 +22,8 @@ type VisitColony struct {
 	Override  string  `json:"override_reason,omitempty" doc:"Why it is in the job although it did not fit."`
 	InHive    int     `json:"in_hive,omitempty" doc:"Strips or pads that the register says are in it."`
 	DaysIn    int     `json:"days_in,omitempty" doc:"And for how many days."`
+	Gaps      [][]int `json:"gaps,omitempty" doc:"Where they were put, by boxes, the lowest first; a gap counts from 0."`
+	GapsOn    string  `json:"gaps_on,omitempty" doc:"And when; boxes may have changed since."`
 	WeightG   float64 `json:"weight_g,omitempty" doc:"What its bottle or pad weighed last."`
 	WeighedOn string  `json:"weighed_on,omitempty"`
 	Early     int     `json:"early_days,omitempty" doc:"So many days before they are to come out: taking them out is asked about."`

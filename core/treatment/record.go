@@ -5,6 +5,7 @@ import (
 
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/hive"
 	"keeler/core/method/dribble"
 )
 
@@ -56,6 +57,7 @@ type Record struct {
 	Amount  float64 // mL or pieces
 	Unit    string
 	Area    float64 // of Weighed: the wick left open, cm²
+	Gaps    [][]int // that strips were put into, by boxes
 	// Of Out.
 	Came, Missing, Chewed int
 }
@@ -106,6 +108,11 @@ func (r Record) Check(l *fault.List) {
 	default:
 		l.Add("kind", fault.Unknown)
 		return
+	}
+	for _, gap := range slices.Concat(r.Gaps...) {
+		if !l.Within("gaps", float64(gap), 0, hive.MaxFrames, "") {
+			break
+		}
 	}
 	l.Within("amount", r.Amount, least, most, unit)
 	if r.Unit == "pieces" && r.Amount != float64(int(r.Amount)) {

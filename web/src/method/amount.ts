@@ -12,6 +12,8 @@ export interface Amount {
   words: string
   /** By boxes, the lowest first. */
   boxes: number[]
+  /** Of strips: the gaps that they hang in, by boxes. */
+  gaps?: number[][]
   draws: string
   /** What a full seam gets. */
   each: string

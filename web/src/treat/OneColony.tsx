@@ -144,7 +144,13 @@ export function OneColony(props: Props) {
                 main
                 says={FACTS[round.method].placed ? text.placed : text.given}
                 off={amount.figure <= 0 || jar.unsaid}
-                onPress={() => write({ amount: amount.figure, boxes: amount.boxes })}
+                onPress={() =>
+                  write({
+                    amount: amount.figure,
+                    boxes: amount.boxes,
+                    ...(amount.gaps && { gaps: amount.gaps }),
+                  })
+                }
                 data-given
               />
             </div>

@@ -1,4 +1,4 @@
-import { Press } from '../kit'
+import { date, Press } from '../kit'
 import { Boards } from './Boards'
 import { Eggs } from './Eggs'
 import { Replace } from './Replace'
@@ -13,7 +13,12 @@ export function Visiting(props: VisitingProps) {
   const { round, colony, hive, amount, onHive, onWrite } = props
   switch (round.act) {
     case 'out':
-      return <TakeOut colony={colony} onOut={(out) => onWrite({ kind: 'out', ...out })} />
+      return (
+        <>
+          <Hanging colony={colony} />
+          <TakeOut colony={colony} onOut={(out) => onWrite({ kind: 'out', ...out })} />
+        </>
+      )
     case 'check':
       return <Eggs onWrite={onWrite} />
     case 'weigh':
@@ -26,6 +31,7 @@ export function Visiting(props: VisitingProps) {
     case 'move':
       return (
         <>
+          <Hanging colony={colony} />
           <Boards hive={hive} amount={amount} onHive={onHive} />
           <p className="quiet">{text.movedHint}</p>
           <div className={shared.takes}>
@@ -34,7 +40,9 @@ export function Visiting(props: VisitingProps) {
               big
               main
               says={text.moved}
-              onPress={() => onWrite({ kind: 'moved', boxes: amount.boxes })}
+              onPress={() =>
+                onWrite({ kind: 'moved', boxes: amount.boxes, ...(amount.gaps && { gaps: amount.gaps }) })
+              }
               data-given
             />
           </div>
@@ -51,4 +59,16 @@ export function Visiting(props: VisitingProps) {
         </>
       )
   }
+}
+
+/** In which gaps they were put last. */
+function Hanging({ colony }: Pick<VisitingProps, 'colony'>) {
+  const { gaps, gaps_on } = colony
+  if (!gaps || !gaps_on) return null
+  const several = gaps.length > 1
+  const where = gaps.map((of, i) => {
+    const numbers = of.map((g) => g + 1).join(', ')
+    return several ? text.box(i + 1, numbers || '–') : numbers
+  })
+  return <p data-gaps>{text.hanging(where.join(' · '), date(gaps_on))}</p>
 }

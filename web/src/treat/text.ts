@@ -99,6 +99,7 @@ export const text = {
   weighLast: (g: string, on: string) => `${g} g on ${on}`,
   weighFirst: 'The first weighing: write it down, and weigh it the same way next time.',
   weighIt: 'Save weight',
+  hanging: (where: string, on: string) => `In gaps ${where}, since ${on}`,
   wick: 'Wick left open',
   eggsAsk: 'Eggs?',
   eggs: { true: 'Eggs seen', false: 'No eggs', undefined: 'Not looked for' } as Record<string, string>,

@@ -22,6 +22,7 @@ export function amountOf(core: Core, base: Schemas['StripRequest'], hive: Hive, 
     figure: row.strips,
     words: facts.pieces(row.strips),
     boxes: row.boxes.map((b) => b.strips),
+    gaps: row.boxes.map((b) => b.gaps.flatMap((g, i) => (g.strip ? [i] : []))),
     warnings: warned(answer.notes),
     board: (box, i) => withStrips(gapsOf(box, row.boxes[i]?.gaps), row.boxes[i], carrier),
   }
