@@ -38,6 +38,9 @@ func (d Desk) Check(ctx context.Context) (wire.Check, error) {
 	if err != nil {
 		return out, err
 	}
+	if err := d.withWeather(ctx, out.Followups, known, labels); err != nil {
+		return out, err
+	}
 	for _, j := range recent {
 		conditions, err := conditionsOf(j, labels)
 		if err != nil {

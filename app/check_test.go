@@ -91,6 +91,10 @@ func TestCheckDribble(t *testing.T) {
 	if got := v.stands("visit"); got != "due due" {
 		t.Errorf("planned for today: %s", got)
 	}
+	// 5 °C all day: a dribble by "winter", 0 to 10 °C, goes from 8 to 16 h.
+	if c, err := v.d.Check(t.Context()); err != nil || len(c.Followups[1].Weather) != 1 || c.Followups[1].Weather[0].Window == nil || c.Followups[1].Weather[0].Window.To != 16 {
+		t.Errorf("the weather beside it: %+v %v", c.Followups, err)
+	}
 	v.counts("board", outOn, 4, 60, 40)
 	if got := v.stands("count_before"); got != "done done" {
 		t.Errorf("counted before: %s", got)

@@ -42,6 +42,9 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 		Falls: []wire.DayFall{}, Reach: t.reach(conditions), Followups: grouped(slices.Concat(t.all, t.controls), known, func(f followup.Followup) bool { return f.Job == id }),
 	}
 	out.Spent = spent
+	if err := d.withWeather(ctx, out.Followups, known, labels); err != nil {
+		return out, err
+	}
 	if len(t.colonies) > 0 {
 		out.Result, out.Falls = t.result(t.colonies), t.falls()
 	}

@@ -1,6 +1,7 @@
 package wire
 
 import (
+	"keeler/core/fit"
 	"keeler/core/mites"
 	"keeler/core/reach"
 )
@@ -23,7 +24,15 @@ type Followup struct {
 	State    string           `json:"state" enum:"coming,due,late,done,skipped,missed" doc:"Of the hive that is furthest behind."`
 	Title    string           `json:"title" doc:"What to do, in words."`
 	Why      string           `json:"why" doc:"And what for."`
+	Weather  []FollowupDay    `json:"weather,omitempty" doc:"Of a dose that is still to be given: its days, as far as a forecast goes."`
 	Colonies []FollowupColony `json:"colonies" doc:"In stand order."`
+}
+
+// FollowupDay is the weather of one day for a dose.
+type FollowupDay struct {
+	Day    string      `json:"day"`
+	Window *fit.Window `json:"window,omitempty" doc:"Its best hours; left out where none fit."`
+	Cause  string      `json:"cause,omitempty" doc:"Why none fit: too_cold, too_warm, windy, rainy, short or heat."`
 }
 
 // FollowupColony is one hive of it.

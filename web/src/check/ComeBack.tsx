@@ -4,6 +4,7 @@ import { Docket } from '../docket/Docket'
 import names from '../../../words/names/decide.json'
 import styles from './ComeBack.module.css'
 import { placeOf } from './goTo'
+import { Sky } from './Sky'
 import { SpentAccount } from './SpentAccount'
 import { useSkip } from './Task'
 import { text } from './text'
@@ -59,7 +60,8 @@ function Line({ of: f }: { of: Followup }) {
             f.state === 'missed' ? text.missed : f.state === 'done' ? '' : f.why,
           ]
             .filter(Boolean)
-            .join(' · ')}
+            .join(' · ')}{' '}
+          <Sky days={f.weather} />
         </small>
         {skipped.length > 0 && (
           <small>

@@ -3,6 +3,7 @@ import { client, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { daysBetween, Faults, Field, may, onSent, Press, stale, useSaving, useStart } from '../kit'
 import { open, placeOf } from './goTo'
+import { Sky } from './Sky'
 import styles from './Task.module.css'
 import { text } from './text'
 
@@ -25,7 +26,9 @@ export function Task({ of: f, today }: { of: Schemas['Followup']; today: string 
           {f.state === 'late' ? <strong>{text.daysLate(late)}</strong> : text.window(f.from, f.by)}
           {f.job && !f.job.includes(f.yard) && ` · ${f.job}`}
         </p>
-        <p className="quiet">{f.why}</p>
+        <p className="quiet">
+          {f.why} <Sky days={f.weather} />
+        </p>
       </div>
       {helper && (
         <div className={styles.acts}>

@@ -17,6 +17,10 @@ export const text = {
     from === by
       ? `${weekday(from)} ${month(from)}`
       : `${weekday(from)} ${month(from)} to ${weekday(by)} ${month(by)}`,
+  fits: (when: string) => `Weather fits ${when}`,
+  hours: (day: string, from: number, to: number) => `${weekday(day)} ${month(day)} ${from} to ${to} h`,
+  noneFit: (days: number, why: string) =>
+    days === 1 ? `No hour of the day fits: ${why}` : `No hour of its days fits: ${why}`,
   daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
   doneOf: (done: number, all: number) => `${done} of ${all}`,
   skip: 'Skip',
@@ -39,7 +43,6 @@ export const text = {
     recount: 'Count',
     treat: 'Decide',
   },
-  decideDay: 'Choose the day by weather',
   late: (n: number) => `${n} late`,
   due: (n: number) => `${n} due`,
   in: (n: number) => (n === 1 ? 'in 1 hive' : `in ${n} hives`),
@@ -65,8 +68,6 @@ export const text = {
   before: 'before',
   day: (n: number) => `day ${n}`,
   noFalls: 'No boards were read around it.',
-  line: '80 %',
-  fewMites: 'cannot tell',
   mites: (before: number, after: number) => `${before} mites before, ${after} after`,
   counts: 'Counts used',
   board: (mites: number, days: number) => `${mites} on a board in ${days} days`,
@@ -140,8 +141,6 @@ export const text = {
   under: (words: string) => `by ${words}`,
   print: 'Print',
   toJob: 'The job',
-  register: 'Register',
-  done: 'done',
   skipped: 'skipped',
   missed: 'not done in time',
   why: 'Why it may not have worked',
