@@ -178,7 +178,7 @@ func (f Front) guarded() gin.HandlerFunc {
 			h.Set("Strict-Transport-Security", "max-age=31536000")
 		}
 		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
-			"img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
+			"img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
 		if strings.HasPrefix(c.Request.URL.Path, "/api/") {

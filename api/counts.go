@@ -14,6 +14,19 @@ func counts(r routes) {
 		func(ctx context.Context, desk app.Desk, in *toOne[wire.Void]) (*none, error) {
 			return nil, desk.VoidCount(ctx, in.ID, in.Body.value)
 		})
+	photo := r.describe(put+" counts/{id}/photo", "attach-photo", "Keep a photo of the board with a count: JPEG, PNG or WebP, at most 2 MB", 404, 413, 422)
+	photo.MaxBodyBytes = app.MostPhoto
+	route(r, photo, app.Helper, func(ctx context.Context, desk app.Desk, in *struct {
+		ByID
+		RawBody []byte `contentType:"image/*"`
+	}) (*none, error) {
+		return nil, desk.AttachPhoto(ctx, in.ID, in.RawBody)
+	})
+	route(r, r.describe(get+" counts/{id}/photo", "get-photo", "The photo that is kept with a count", 404), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *ByID) (*file, error) {
+			image, kind, err := desk.PhotoOf(ctx, in.ID)
+			return &file{kind, "inline", image}, err
+		})
 	read(r, "thresholds", "get-thresholds", app.Viewer, "Where the operation acts, by season", app.Desk.Thresholds)
 	send(r, put+" thresholds", "set-thresholds", app.Keeper, "Change where the operation acts", app.Desk.SetThresholds)
 }

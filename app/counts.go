@@ -2,6 +2,8 @@ package app
 
 import (
 	"context"
+	"encoding/json"
+	"net/http"
 	"slices"
 	"strings"
 
@@ -22,6 +24,7 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 		before := len(l)
 		on := readDay("on", c.On, d.today(), d.today(), &l)
 		count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees, On: on}
+		count.CheckMarks(lo.Map(c.Marks, func(m wire.Mark, _ int) [2]float64 { return [2]float64{m.X, m.Y} }), &l)
 		if of, wrong := count.Check(d.today()).(fault.List); wrong {
 			l = append(l, of...)
 		}
@@ -29,6 +32,12 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 		rows[i] = store.MiteCount{
 			ID: c.ID, ColonyID: c.ColonyID, Kind: c.Kind, Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees,
 			CountedOn: timeOf(on), Note: strings.TrimSpace(c.Note), UserID: d.who.User, CreatedAt: d.stamp(),
+		}
+		if len(c.Marks) > 0 {
+			var err error
+			if rows[i].Marks, err = json.Marshal(c.Marks); err != nil {
+				return wire.CountBook{}, err
+			}
 		}
 	}
 	if err := l.Err(); err != nil {
@@ -72,7 +81,29 @@ func countOf(r store.MiteCount, latitude float64, thresholds mites.Thresholds) w
 	if r.VoidedAt != nil {
 		out.VoidReason = r.VoidReason
 	}
+	_ = json.Unmarshal(r.Marks, &out.Marks) // Keeler wrote them
+	out.Photo = r.Photo
 	return out
+}
+
+// MostPhoto is how large a photo may be, bytes.
+const MostPhoto = 2 << 20
+
+// AttachPhoto keeps a photo with a count, once.
+func (d Desk) AttachPhoto(ctx context.Context, count string, image []byte) error {
+	switch {
+	case len(image) == 0:
+		return fault.List{{Field: "body", Reason: fault.Missing}}
+	case !slices.Contains([]string{"image/jpeg", "image/png", "image/webp"}, http.DetectContentType(image)):
+		return fault.List{{Field: "body", Reason: fault.NotImage}}
+	}
+	return d.op.AttachPhoto(ctx, &store.CountPhoto{CountID: count, Image: image, CreatedAt: d.stamp()})
+}
+
+// PhotoOf gives the photo of a count, and of what kind it is.
+func (d Desk) PhotoOf(ctx context.Context, count string) (image []byte, kind string, err error) {
+	p, err := d.op.PhotoOf(ctx, count)
+	return p.Image, http.DetectContentType(p.Image), err
 }
 
 // thresholds are the trade's, with the operation's own over them.

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
 	"time"
 
@@ -20,10 +21,20 @@ type MiteCount struct {
 	Bees        int
 	CountedOn   time.Time
 	Note        string
+	Marks       json.RawMessage // on a photo; nil: none
 	UserID      uint64
 	CreatedAt   time.Time
 	VoidedAt    *time.Time
 	VoidReason  string
+	Photo       bool `gorm:"->;-:migration"`
+}
+
+// CountPhoto is a photo of a board that was counted.
+type CountPhoto struct {
+	OperationID uint64 `gorm:"primaryKey;autoIncrement:false"`
+	CountID     string `gorm:"primaryKey"`
+	Image       []byte
+	CreatedAt   time.Time
 }
 
 // Threshold is where a keeper acts in a season.
@@ -42,7 +53,18 @@ func (o Operation) Count(ctx context.Context, rows []MiteCount) error {
 
 // CountsOf lists the counts of a colony, the oldest first; void ones, too.
 func (o Operation) CountsOf(ctx context.Context, colony string) ([]MiteCount, error) {
-	return all[MiteCount](o.own(ctx).Where("colony_id = ?", colony).Order("counted_on, created_at"))
+	return all[MiteCount](o.own(ctx).Where("colony_id = ?", colony).Order("counted_on, created_at").Select(`mite_counts.*, EXISTS (
+		SELECT 1 FROM count_photos p WHERE p.operation_id = mite_counts.operation_id AND p.count_id = mite_counts.id) AS photo`))
+}
+
+// AttachPhoto keeps a photo with a count; the first one stays.
+func (o Operation) AttachPhoto(ctx context.Context, p *CountPhoto) error {
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(p).Error)
+}
+
+// PhotoOf reads the photo of a count.
+func (o Operation) PhotoOf(ctx context.Context, count string) (CountPhoto, error) {
+	return first[CountPhoto](o.own(ctx).Where("count_id = ?", count))
 }
 
 // CountsIn lists the counts of a yard's colonies, likewise.

@@ -13,8 +13,16 @@ type MiteCount struct {
 	Bees       int       `json:"bees,omitempty" doc:"Wash: bees in the sample, 1 to 5000."`
 	On         string    `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 	Note       string    `json:"note,omitempty" maxLength:"500"`
+	Marks      []Mark    `json:"marks,omitempty" maxItems:"3000" doc:"Where mites were tapped on a photo of a board; no more than there are mites."`
+	Photo      bool      `json:"photo,omitempty" readOnly:"true" doc:"A photo is kept with it."`
 	Standing   *Standing `json:"standing,omitempty" readOnly:"true"`
 	VoidReason string    `json:"void_reason,omitempty" readOnly:"true"`
+}
+
+// Mark is a place on a photo.
+type Mark struct {
+	X float64 `json:"x" doc:"Across, 0 to 1."`
+	Y float64 `json:"y" doc:"Down, 0 to 1."`
 }
 
 // Standing is what a count says: its rate with a 95 % interval, held against the threshold

@@ -34,6 +34,7 @@ const (
 	NoSpan     Reason = "no_span"     // not two days of a year
 	Early      Reason = "early"       // before its time: it must be said twice
 	NotText    Reason = "not_text"    // a file that is no table of text
+	NotImage   Reason = "not_image"   // a file that is no picture that can be shown
 	NoColumn   Reason = "no_column"   // a column that must be there is not
 	BrokenRow  Reason = "broken_row"  // a row that does not keep to its columns
 	CutShort   Reason = "cut_short"   // a file whose last line tells of High rows, and has Low

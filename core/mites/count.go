@@ -94,3 +94,20 @@ func (c Count) Rate() Rate {
 	low, high := wilson(float64(c.Mites), float64(c.Bees))
 	return Rate{100 * float64(c.Mites) / float64(c.Bees), 100 * low, 100 * high}
 }
+
+// CheckMarks names what is wrong with the places at which mites were tapped on a photo of a
+// board, across and down from 0 to 1 each: no more of them than mites.
+func (c Count) CheckMarks(marks [][2]float64, l *fault.List) {
+	if len(marks) > 0 && c.Kind != Board {
+		l.Add("marks", fault.NotFitting)
+	}
+	if len(marks) > c.Mites {
+		l.AddRange("mites", fault.TooLow, float64(len(marks)), MaxMites, "mites")
+	}
+	for i, m := range marks {
+		at := fault.Index("marks", i)
+		if !l.Within(at, m[0], 0, 1, "") || !l.Within(at, m[1], 0, 1, "") {
+			return
+		}
+	}
+}

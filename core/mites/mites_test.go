@@ -217,3 +217,26 @@ func TestCountsTogether(t *testing.T) {
 		t.Errorf("%+v: %v a day", both, got)
 	}
 }
+
+// Each mark on a photo is a mite; more mites than marks may lie beside it.
+func TestMarksChecked(t *testing.T) {
+	board := Count{Kind: Board, Mites: 2, Days: 3}
+	for name, c := range map[string]struct {
+		of    Count
+		marks [][2]float64
+		wrong int
+	}{
+		"as many":        {board, [][2]float64{{0, 1}, {0.5, 0.5}}, 0},
+		"fewer":          {board, [][2]float64{{0.2, 0.4}}, 0},
+		"more":           {board, [][2]float64{{0, 1}, {0.5, 0.5}, {0.1, 0.1}}, 1},
+		"off the photo":  {board, [][2]float64{{0, 1.01}}, 1},
+		"no place":       {board, [][2]float64{{math.NaN(), 0}}, 1},
+		"on a wash":      {Count{Kind: Wash, Mites: 2, Bees: 300}, [][2]float64{{0, 1}}, 1},
+		"none on a wash": {Count{Kind: Wash, Mites: 2, Bees: 300}, nil, 0},
+	} {
+		var l fault.List
+		if c.of.CheckMarks(c.marks, &l); len(l) != c.wrong {
+			t.Errorf("%s: %v", name, l)
+		}
+	}
+}

@@ -9,6 +9,7 @@ ALTER TABLE applications
 
 ALTER TABLE mite_counts
   ADD COLUMN IF NOT EXISTS share DOUBLE NOT NULL DEFAULT 0 COMMENT 'of a board that was counted, its squares spread; 0: all of it' AFTER days,
+  ADD COLUMN IF NOT EXISTS marks JSON NULL COMMENT 'where mites were tapped on a photo of the board: [across, down], 0 to 1' AFTER note,
   ADD INDEX IF NOT EXISTS by_day (operation_id, counted_on, voided_at, colony_id, kind, mites, days, share, bees);
 
 CREATE TABLE IF NOT EXISTS followup_skips (
@@ -30,6 +31,15 @@ CREATE TABLE IF NOT EXISTS job_controls (
   PRIMARY KEY (operation_id, job_id, colony_id),
   FOREIGN KEY (operation_id, job_id) REFERENCES jobs (operation_id, id),
   FOREIGN KEY (operation_id, colony_id) REFERENCES colonies (operation_id, id)
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+
+CREATE TABLE IF NOT EXISTS count_photos (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  count_id UUID NOT NULL,
+  image MEDIUMBLOB NOT NULL,
+  created_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, count_id),
+  FOREIGN KEY (operation_id, count_id) REFERENCES mite_counts (operation_id, id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 CREATE TABLE IF NOT EXISTS spent_pieces (
@@ -71,8 +81,8 @@ CREATE TABLE IF NOT EXISTS comparison_colonies (
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
 -- +goose Down
-DROP TABLE IF EXISTS spent_pieces, comparison_colonies, comparisons, job_controls, followup_skips;
-ALTER TABLE mite_counts DROP INDEX IF EXISTS by_day, DROP COLUMN IF EXISTS share;
+DROP TABLE IF EXISTS count_photos, spent_pieces, comparison_colonies, comparisons, job_controls, followup_skips;
+ALTER TABLE mite_counts DROP INDEX IF EXISTS by_day, DROP COLUMN IF EXISTS marks, DROP COLUMN IF EXISTS share;
 UPDATE applications a JOIN applications b ON b.operation_id = a.operation_id AND b.id = a.amends_id
   SET a.amends_id = NULL WHERE b.kind IN ('board', 'moved', 'weighed', 'checked');
 DELETE FROM applications WHERE kind IN ('board', 'moved', 'weighed', 'checked');

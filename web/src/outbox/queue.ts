@@ -3,6 +3,7 @@ import { queries, stale } from '../kit'
 import { forget, keep, kept } from './box'
 import { TAG, workers } from '../api/names'
 import { empty, next, pause, reduce, type Happening, type Waiting } from './outbox'
+import { sendPhotos } from './photos'
 import { sendNext } from './sendNext'
 
 /** Of one round, or without what it goes out for of all on that day. */
@@ -56,6 +57,8 @@ function send() {
   void alone(async () => {
     await reread()
     while (await sendNext({ outbox: waiting, happened, told }));
+    const waits = (id: string) => outbox.lines.some((l) => l.id === id)
+    if (outbox.me !== undefined && (await sendPhotos(outbox.me, waits))) stale('colonies')
     if (outbox.signal === 'signed_out') stale('start') // somebody else may have signed in
     pages.postMessage(TAG)
   }).finally(() => {

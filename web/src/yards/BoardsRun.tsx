@@ -21,6 +21,7 @@ import { SignalBar } from '../outbox/SignalBar'
 import { useCounting } from '../outbox/useCounting'
 import { useKeptForYard } from '../outbox/useKeptForYard'
 import { useQueue } from '../outbox/useOutbox'
+import { BoardPhoto } from './BoardPhoto'
 import styles from './BoardsRun.module.css'
 import { text } from './text'
 
@@ -32,6 +33,9 @@ interface Typed {
   days: string
   squares: string
   counted: string
+  /** Of a photo: the id that the count will have, and where mites were tapped. */
+  id?: string | undefined
+  marks?: Schemas['Mark'][] | undefined
 }
 
 const blank: Typed = { mites: '', days: '', squares: '', counted: '' }
@@ -66,7 +70,7 @@ function Run({ yard, ready }: { yard: Schemas['YardWhole']; ready: boolean }) {
   const stand = line[at]
   const save = (count: Omit<Schemas['MiteCount'], 'id' | 'colony_id' | 'kind' | 'on'>) => {
     if (!stand) return
-    const id = crypto.randomUUID()
+    const id = open.value[stand.id]?.id ?? crypto.randomUUID()
     void counting.write(
       { id, colony_id: stand.id, kind: 'board', on: today, ...count },
       `${yard.name} ${stand.name}`,
@@ -137,7 +141,13 @@ interface OneProps {
   done: boolean
   typed: Typed
   onTyped: (typed: Typed) => void
-  onSave: (count: { mites: number; days: number; share?: number; note?: string }) => void
+  onSave: (count: {
+    mites: number
+    days: number
+    share?: number
+    note?: string
+    marks?: Schemas['Mark'][]
+  }) => void
   onAgain: () => void
   onNext: () => void
 }
@@ -156,6 +166,7 @@ function OneBoard({ stand, place, done, typed, onTyped, onSave, onAgain, onNext 
     ...(typed.days && days.faults),
     ...(full && typed.squares && squares.faults),
     ...(full && typed.counted && counted.faults),
+    ...(typed.marks && typed.marks.length > (mites.figure ?? 0) && { mites: text.fewerThanMarks }),
     ...(part && (counted.figure ?? 0) > (squares.figure ?? 0) && { counted: text.tooManySquares }),
   }
   const share = part ? (counted.figure ?? 0) / (squares.figure ?? 1) : undefined
@@ -191,6 +202,7 @@ function OneBoard({ stand, place, done, typed, onTyped, onSave, onAgain, onNext 
             mites: mites.figure ?? 0,
             days: days.figure ?? 0,
             ...(share !== undefined && { share, note: text.squaresNote(typed.counted, typed.squares) }),
+            ...(typed.marks?.length && { marks: typed.marks }),
           })
         })}
       >
@@ -204,6 +216,14 @@ function OneBoard({ stand, place, done, typed, onTyped, onSave, onAgain, onNext 
               focus
             />
           </div>
+          {typed.id && (
+            <BoardPhoto
+              id={typed.id}
+              marks={typed.marks ?? []}
+              onMarks={(marks) => onTyped({ ...typed, marks, mites: String(marks.length) })}
+              onClose={() => onTyped({ ...typed, id: undefined, marks: undefined })}
+            />
+          )}
           <p className="quiet">
             {stand.board_on ? text.boardSince(date(stand.board_on)) : text.boardUnknown}
           </p>
@@ -224,6 +244,13 @@ function OneBoard({ stand, place, done, typed, onTyped, onSave, onAgain, onNext 
             </div>
           ) : (
             <Press says={text.fullBoard} onPress={() => setFull(true)} data-full-board />
+          )}
+          {!typed.id && (
+            <Press
+              says={text.onAPhoto}
+              onPress={() => onTyped({ ...typed, id: crypto.randomUUID() })}
+              data-on-photo
+            />
           )}
         </Faults>
         <div className={styles.takes}>

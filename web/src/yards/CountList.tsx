@@ -3,6 +3,7 @@ import { Asking, date, Said, three, useSaving } from '../kit'
 import { MiteGauge } from '../drawing/MiteGauge'
 import { text } from './text'
 import { changed } from './changed'
+import { CountPhoto } from './CountPhoto'
 import shared from './yards.module.css'
 import styles from './CountList.module.css'
 
@@ -33,6 +34,7 @@ export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCo
                     {c.standing.straddles && c.standing.stands === 'over' && ` · ${text.straddles}`}
                   </small>
                 )}
+                {c.marks && <CountPhoto count={c} />}
                 {helper && (
                   <Asking
                     harm

@@ -107,6 +107,27 @@ export const text = {
   take: 'Take theirs',
   yesNo: (is: boolean | undefined) => (is ? 'yes' : 'no'),
 
+  // A photo of a board.
+  onAPhoto: 'Mark them on a photo',
+  takePhoto: 'Take a photo of the board',
+  otherPhoto: 'Take another photo',
+  noPhoto: 'Count without a photo',
+  photoHint:
+    'Tap each mite; tap a mark to take it off. The marks are kept with the count, the photo on this phone only.',
+  attach: 'Keep the photo with the count, too',
+  photoKeys:
+    'Photo of the board: arrows move the cross, the space bar marks, Backspace takes the last mark off',
+  photoOf: (n: number) => (n === 1 ? 'Photo of the board with 1 mark' : `Photo of the board with ${n} marks`),
+  marked: (n: number) => `${n} marked`,
+  onPhoto: (n: number) => (n === 1 ? '1 marked on a photo' : `${n} marked on a photo`),
+  photoElsewhere: 'The photo is on the phone that it was taken with.',
+  photoNotKept: 'This phone does not keep the photo: its storage is full or closed. Mark the mites now.',
+  fewerThanMarks: 'Fewer than are marked on the photo.',
+  unfit: {
+    no_photo: 'This is no photo that can be opened here: a JPEG or PNG is.',
+    too_large: 'This photo is too large to be opened here: take a smaller one, up to 30 MB.',
+  },
+
   // Looking in.
   inspectTitle: (yard: string) => `Look in: ${yard}`,
   inspectHint:
