@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 	"github.com/google/uuid"
 
 	"keeler/e2e/browser"
@@ -206,4 +207,26 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 	p.says(`[data-pair="Long strips Sponges"]`, "more than chance")
 	p.says(`[data-pair="Short strips Sponges"]`, "could be chance")
 	p.neverNaN()
+}
+
+// By keyboard: down to the second thing that is due, s, a reason, Enter; it is asked for no
+// more. Up again, and Enter begins the first.
+func TestCheckByKeys(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/check"))
+	p.says(`[data-followup="visit"]`, "Weather fits Fri 4 Dec")
+	press := func(keys ...string) {
+		t.Helper()
+		for _, k := range keys {
+			p.do(chromedp.KeyEvent(k))
+		}
+	}
+	press(kb.ArrowDown, kb.ArrowDown, kb.ArrowDown, "s")
+	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-followup="board_read"] [data-path="reason"]`)))
+	press("no mesh floor", kb.Enter)
+	p.until(`document.querySelector('[data-followup="board_read"][data-n="1"], [data-followup="board_read"][data-state="due"]') === null`)
+	press(kb.ArrowUp, kb.ArrowUp, kb.ArrowUp, kb.Enter)
+	p.says("[data-colony-open]", "K5")
 }

@@ -9,12 +9,14 @@ import { Interval } from './Interval'
 import { percent } from './share'
 import { Task } from './Task'
 import { text } from './text'
+import { useTaskKeys } from './useTaskKeys'
 
 const checkQuery = ask(['check'], '/api/check')
 
 /** What to come back for, late ones first, and how each job stands. */
 export default function CheckPage() {
   const check = useQuery(checkQuery)
+  useTaskKeys()
   if (!check.data) return <Waiting query={check} />
   const { followups, jobs, today } = check.data
   return (

@@ -53,7 +53,15 @@ export function Task({ of: f, today }: { of: Schemas['Followup']; today: string 
           )}
         >
           <Faults value={skipping.message ? { reason: skipping.message } : {}}>
-            <Field text label={text.skipWhy} path="reason" most={300} value={reason} onChange={setReason} />
+            <Field
+              text
+              label={text.skipWhy}
+              path="reason"
+              most={300}
+              value={reason}
+              onChange={setReason}
+              focus
+            />
           </Faults>
           <Press submit main says={text.skipYes} off={reason.trim() === ''} data-skip-yes />
           <p className="quiet">{text.skipHint}</p>

@@ -42,6 +42,8 @@ export const text = {
     ['↑ ↓', 'a quarter more, a quarter less'],
     ['0 1 2 3 4', 'none, ¼, ½, ¾, full'],
     ['Enter', 'in the row under the boards: add the hives typed'],
+    ['↑ ↓', 'on Check: to the next thing to do'],
+    ['s', 'on Check: skip it, with a reason'],
     ['space', 'at the bench: take what the balance shows, and on to the next step'],
     ['?', 'this sheet'],
   ] as const,
