@@ -3,7 +3,6 @@ package app
 import (
 	"cmp"
 	"context"
-	"fmt"
 	"slices"
 	"strings"
 
@@ -60,13 +59,17 @@ var rank = map[string]int{
 // grouped puts together what is the same for hives of one job in one yard.
 func grouped(colonies []comeback, jobs map[string]store.Job, wanted func(followup.Followup) bool) []wire.Followup {
 	out := []wire.Followup{}
-	at := map[string]int{}
+	type place struct {
+		what, yard string
+		again      bool
+	}
+	at := map[place]int{}
 	for _, k := range colonies {
 		for _, f := range k.all {
 			if !wanted(f) {
 				continue
 			}
-			key := fmt.Sprint(f.Key(), f.Again, k.yard.ID)
+			key := place{f.Key(), k.yard.ID, f.Again}
 			i, there := at[key]
 			if !there {
 				i = len(out)
@@ -74,7 +77,7 @@ func grouped(colonies []comeback, jobs map[string]store.Job, wanted func(followu
 				job := jobs[f.Job]
 				title, why := words.Followup(f)
 				out = append(out, wire.Followup{
-					Key: f.Key(), Kind: string(f.Kind), N: f.N, Total: f.Total, Again: f.Again, JobID: f.Job, Job: job.Name, Method: job.Method,
+					Key: key.what, Kind: string(f.Kind), N: f.N, Total: f.Total, Again: f.Again, JobID: f.Job, Job: job.Name, Method: job.Method,
 					YardID: k.yard.ID, Yard: k.yard.Name, From: written(f.From), By: written(f.By), Until: knownDay(f.Until), State: string(f.State),
 					Title: title, Why: why,
 				})

@@ -34,9 +34,11 @@ type comeback struct {
 // to, by their ids.
 func (d Desk) comebacks(r *reading, rows []store.Colony) (out []comeback, jobs map[string]store.Job) {
 	since := timeOf(d.today() - memory)
+	counting := beside(r, d.op.CountsSince, since) // the most rows, and nothing goes by them
 	yards, h := all(r, d.op.Yards), all(r, d.history)
-	counts, skips, waits := by(r, d.op.CountsSince, since), by(r, d.op.Skips, since), by(r, d.op.Waits, since)
+	skips, waits := by(r, d.op.Skips, since), by(r, d.op.Waits, since)
 	thresholds := all(r, d.thresholds)
+	counts := counting()
 	if r.err != nil {
 		return nil, nil
 	}

@@ -31,3 +31,24 @@ func after[Key, Out any](ctx context.Context, err error, read func(context.Conte
 	out := by(&r, read, key)
 	return out, r.err
 }
+
+// beside reads something while the next things are read; the function that it gives waits
+// for it.
+func beside[Key, Out any](r *reading, read func(context.Context, Key) (Out, error), key Key) func() Out {
+	var out Out
+	if r.err != nil {
+		return func() Out { return out }
+	}
+	err := make(chan error, 1)
+	go func() {
+		var failed error
+		out, failed = read(r.ctx, key)
+		err <- failed
+	}()
+	return func() Out {
+		if failed := <-err; r.err == nil {
+			r.err = failed
+		}
+		return out
+	}
+}

@@ -81,10 +81,15 @@ func checking() ([]figure, error) {
 	}
 	slices.Sort(took)
 	middle := took[len(took)/2]
-	const most, mostAsked = 100 * time.Millisecond, 25
+	drawn, err := c.drawn("/check", "/api/check", `document.querySelector('[data-followup]')`)
+	if err != nil {
+		return nil, err
+	}
+	const most, mostAsked, mostDrawn = 100 * time.Millisecond, 25, time.Second
 	return []figure{
 		{fmt.Sprintf("check, %d colonies, 40 applications each, median", coloniesMany), middle.Round(time.Millisecond).String(), "under " + most.String(), middle < most},
 		{"statements for it, the session's among them", fmt.Sprint(after - before), fmt.Sprintf("at most %d", mostAsked), after-before <= mostAsked},
+		{"the same drawn, processor at a quarter", drawn.Round(time.Millisecond).String(), "under " + mostDrawn.String(), drawn < mostDrawn},
 	}, nil
 }
 

@@ -121,7 +121,9 @@ func deciding() ([]figure, error) {
 	first := took[0]
 	slices.Sort(took)
 	middle := took[len(took)/2]
-	drawn, err := c.drawn()
+	// Yards below the window keep their place, and are drawn when they come near.
+	whole := fmt.Sprintf(`document.querySelectorAll('main > div[style], [data-decide-yard]').length >= %d && document.querySelector('[data-decide-yard] [data-day]')`, yardsMany)
+	drawn, err := c.drawn("/decide", "/api/decide?", whole)
 	if err != nil {
 		return nil, err
 	}
@@ -182,8 +184,10 @@ func (c crew) fill() error {
 	return nil
 }
 
-// drawn is the time from the answer's last byte to the frame that shows it.
-func (c crew) drawn() (time.Duration, error) {
+// drawn is the time from the answer's last byte to the frame that shows it, in a browser
+// four times slower than this machine: of the page behind a link, by what it asks for and
+// what is there when it is whole.
+func (c crew) drawn(link, asks, whole string) (time.Duration, error) {
 	ctx, cancel := context.WithTimeout(context.Background(), time.Minute)
 	defer cancel()
 	ctx, end := browser.New(ctx)
@@ -199,15 +203,13 @@ func (c crew) drawn() (time.Duration, error) {
 		return 0, err
 	}
 	ms, err := chromedp.Run(ctx, chromedp.Evaluate[float64](fmt.Sprintf(`new Promise((done) => {
-		const answered = () => performance.getEntriesByType('resource').filter((e) => e.name.includes('/api/decide?')).at(-1)
-		// Yards below the window keep their place, and are drawn when they come near.
-		const whole = () => document.querySelectorAll('main > div[style], [data-decide-yard]').length >= %d
-			&& document.querySelector('[data-decide-yard] [data-day]')
+		const answered = () => performance.getEntriesByType('resource').filter((e) => e.name.includes(%q)).at(-1)
+		const whole = () => %s
 		const look = () => whole() && answered()
 			? requestAnimationFrame(() => setTimeout(() => done(performance.now() - answered().responseEnd)))
 			: requestAnimationFrame(look)
-		document.querySelector('a[href="/decide"]').click()
+		document.querySelector('a[href="%s"]').click()
 		look()
-	})`, yardsMany), chromedp.EvalAwaitPromise))
+	})`, asks, whole, link), chromedp.EvalAwaitPromise))
 	return time.Duration(ms * float64(time.Millisecond)), err
 }
