@@ -22,7 +22,7 @@ var marked = map[string]string{
 	"cards": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d05", "jobs": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d06",
 	"batches": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d07", "inspections": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d08",
 	"register": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0b", "comparisons": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0c",
-	"lots":     "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d09", "{portion}": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0a",
+	"lots": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d09", "{portion}": "2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d0a",
 }
 
 const (
