@@ -2,10 +2,16 @@ package api
 
 import (
 	"context"
+	"net/http"
+	"slices"
 
 	"keeler/app"
+	"keeler/core/fault"
 	"keeler/wire"
 )
+
+// pictures are what a browser shows of itself; of others nobody knows what is in them.
+var pictures = []string{"image/jpeg", "image/png", "image/webp"}
 
 // counts registers mites.
 func counts(r routes) {
@@ -20,12 +26,15 @@ func counts(r routes) {
 		ByID
 		RawBody []byte `contentType:"image/*"`
 	}) (*none, error) {
+		if !slices.Contains(pictures, http.DetectContentType(in.RawBody)) {
+			return nil, fault.List{{Field: "body", Reason: fault.NotImage}}
+		}
 		return nil, desk.AttachPhoto(ctx, in.ID, in.RawBody)
 	})
 	route(r, r.describe(get+" counts/{id}/photo", "get-photo", "The photo that is kept with a count", 404), app.Viewer,
 		func(ctx context.Context, desk app.Desk, in *ByID) (*file, error) {
-			image, kind, err := desk.PhotoOf(ctx, in.ID)
-			return &file{kind, "inline", image}, err
+			image, err := desk.PhotoOf(ctx, in.ID)
+			return &file{http.DetectContentType(image), "inline", image}, err
 		})
 	read(r, "thresholds", "get-thresholds", app.Viewer, "Where the operation acts, by season", app.Desk.Thresholds)
 	send(r, put+" thresholds", "set-thresholds", app.Keeper, "Change where the operation acts", app.Desk.SetThresholds)

@@ -3,7 +3,6 @@ package app
 import (
 	"context"
 	"encoding/json"
-	"net/http"
 	"slices"
 	"strings"
 
@@ -91,19 +90,13 @@ const MostPhoto = 2 << 20
 
 // AttachPhoto keeps a photo with a count, once.
 func (d Desk) AttachPhoto(ctx context.Context, count string, image []byte) error {
-	switch {
-	case len(image) == 0:
-		return fault.List{{Field: "body", Reason: fault.Missing}}
-	case !slices.Contains([]string{"image/jpeg", "image/png", "image/webp"}, http.DetectContentType(image)):
-		return fault.List{{Field: "body", Reason: fault.NotImage}}
-	}
 	return d.op.AttachPhoto(ctx, &store.CountPhoto{CountID: count, Image: image, CreatedAt: d.stamp()})
 }
 
-// PhotoOf gives the photo of a count, and of what kind it is.
-func (d Desk) PhotoOf(ctx context.Context, count string) (image []byte, kind string, err error) {
+// PhotoOf gives the photo of a count.
+func (d Desk) PhotoOf(ctx context.Context, count string) ([]byte, error) {
 	p, err := d.op.PhotoOf(ctx, count)
-	return p.Image, http.DetectContentType(p.Image), err
+	return p.Image, err
 }
 
 // thresholds are the trade's, with the operation's own over them.

@@ -310,9 +310,9 @@ func TestARound(t *testing.T) {
 	p.fill("amount", "4")
 	p.do(chromedp.Evaluate[chromedp.Void](later))
 	p.click("[data-write-it]")
-	p.says("[data-colony-open]", "H003", "The cluster spans the joint", "bottom first: box 1 10 · box 2 10")
+	p.says("[data-colony-open]", "H003", "The cluster spans the joint", "bottom first: box 1: 10 · box 2: 10")
 	p.choose("From above")
-	p.says("[data-colony-open]", "box 1 0 · box 2 10", "2 seams below are not reached: open the boxes")
+	p.says("[data-colony-open]", "box 1: 0 · box 2: 10", "2 seams below are not reached: open the boxes")
 	p.given()
 	p.says("[data-finished]", "The round is done", "79 mL left over")
 

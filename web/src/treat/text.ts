@@ -29,7 +29,7 @@ export const text = {
   mixFirst: 'No batch is finished for it.',
   toMix: 'Mix one first',
   boxes: (parts: string) => `bottom first: ${parts}`,
-  box: (n: number, amount: string) => `box ${n} ${amount}`,
+  box: (n: number, amount: string) => (amount ? `box ${n}: ${amount}` : `box ${n}`),
   open: 'Open the boxes',
   above: 'From above',
   joint: 'The cluster spans the joint',

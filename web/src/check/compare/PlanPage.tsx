@@ -39,6 +39,10 @@ interface Plan {
   sorted: Record<string, number>
 }
 
+/** How many groups there can be. */
+const FEWEST = 2
+const MOST = 6
+
 const fresh = (): Plan => ({
   id: crypto.randomUUID(),
   groups: '2',
@@ -62,7 +66,8 @@ export default function PlanPage() {
   const at = p.yard || (yards.data?.[0]?.id ?? '')
   const yard = useQuery({ ...yardQuery(at), enabled: at !== '' }).data
   const counted = readOne('groups', p.groups)
-  const groups = Math.min(6, Math.max(2, Math.floor(counted.figure ?? 2) || 2))
+  const fits = Number.isInteger(counted.figure) && FEWEST <= counted.figure! && counted.figure! <= MOST
+  const groups = fits ? counted.figure! : FEWEST
   const names = Array.from({ length: groups }, (_, i) => p.names[i] ?? '')
   const hives = (yard?.stands ?? []).filter((s) => !s.ended_on)
   const taken = hives.filter((s) => !p.out.includes(s.id))
@@ -132,7 +137,7 @@ export default function PlanPage() {
       </div>
       <aside>
         <Docket title={p.name || (yard ? text.suggestion(yard.name) : text.planTitle)} sub="" origin="">
-          <Faults value={{ ...counted.faults, ...saving.faults }}>
+          <Faults value={{ ...saving.faults, ...(!fits && { groups: text.groupsRange }) }}>
             <div className={styles.form}>
               <Field text label={text.name} path="name" value={p.name} onChange={(name) => set({ name })} />
               <Field
@@ -169,7 +174,7 @@ export default function PlanPage() {
                   main
                   big
                   says={p.how === 'deal' ? text.save : text.saveSorted}
-                  off={taken.length < groups || saving.busy}
+                  off={!fits || taken.length < groups || saving.busy}
                   onPress={() => saving.save(undefined)}
                   data-save-comparison
                 />

@@ -78,6 +78,7 @@ export const text = {
   howMany: 'How many hives?',
   groups: 'Groups',
   groupsUnit: 'kinds',
+  groupsRange: '2 to 6 groups.',
   better: 'The better one kills',
   other: 'The other kills',
   countedBy: 'Counted by',
