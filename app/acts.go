@@ -55,7 +55,7 @@ func (v *visit) goesFor(act string) error {
 // onlyDue leaves those colonies whose course asks for another dose, or had it on this day.
 func (d Desk) onlyDue(r *reading, v *visit) {
 	rows := by(r, d.op.ColoniesAmong, slices.Collect(maps.Keys(v.colonies)))
-	colonies, _ := d.comebacks(r, rows)
+	colonies, _ := d.comebacks(r, rows, d.today()-memory)
 	due := map[string]bool{}
 	for _, k := range colonies {
 		due[k.row.ID] = slices.ContainsFunc(k.all, func(f followup.Followup) bool {

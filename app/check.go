@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"keeler/core/calendar"
 	"keeler/core/followup"
 	"keeler/core/treatment"
 	"keeler/store"
@@ -21,9 +22,11 @@ const lookAhead = 56
 // Check tells what there is to come back for, and how the jobs stand.
 func (d Desk) Check(ctx context.Context) (wire.Check, error) {
 	r := reading{ctx: ctx}
-	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
-	colonies, known := d.comebacks(&r, rows)
-	recent, thresholds := all(&r, d.op.Jobs), all(&r, d.thresholds)
+	back := d.today() - memory
+	rows := by(&r, d.op.ColoniesSince, timeOf(back))
+	colonies, known := d.comebacks(&r, rows, back)
+	thresholds := all(&r, d.thresholds)
+	recent := lo.Filter(all(&r, d.op.Jobs), func(j store.Job, _ int) bool { return begins(j) >= back })
 	controls := by(&r, d.op.ControlsOf, lo.Map(recent, func(j store.Job, _ int) string { return j.ID }))
 	if r.err != nil {
 		return wire.Check{}, r.err
@@ -48,6 +51,17 @@ func (d Desk) Check(ctx context.Context) (wire.Check, error) {
 		out.Jobs = append(out.Jobs, d.tell(j, conditions, colonies, controls[j.ID], thresholds).stands(j))
 	}
 	return out, nil
+}
+
+// begins is the first day that a job was planned for.
+func begins(j store.Job) calendar.Day {
+	first := dayOf(j.CreatedAt)
+	for i, c := range j.Colonies {
+		if day := dayOf(c.Day); i == 0 || day < first {
+			first = day
+		}
+	}
+	return first
 }
 
 // rank is the order of states: what is furthest behind first.

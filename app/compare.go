@@ -102,9 +102,10 @@ func pairsOfGroups(groups []wire.CompareGroup, by string) []wire.ComparePair {
 // written down in the order in which they are told.
 func (d Desk) units(ctx context.Context, in Comparing, out *wire.Compare) ([]treatedIn, error) {
 	r := reading{ctx: ctx}
-	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
-	colonies, _ := d.comebacks(&r, rows)
-	jobs, thresholds, labels := all(&r, d.op.Jobs), all(&r, d.thresholds), all(&r, d.labels)
+	back := d.today() - compared
+	rows := by(&r, d.op.ColoniesSince, timeOf(back))
+	colonies, _ := d.comebacks(&r, rows, back)
+	jobs, thresholds, labels := by(&r, d.op.JobsSince, timeOf(back)), all(&r, d.thresholds), all(&r, d.labels)
 	jobs = lo.Filter(jobs, func(j store.Job, _ int) bool {
 		return (in.Job == "" || j.ID == in.Job) && (in.Method == "" || j.Method == in.Method)
 	})
@@ -144,6 +145,9 @@ func (d Desk) units(ctx context.Context, in Comparing, out *wire.Compare) ([]tre
 	}
 	return units, nil
 }
+
+// compared is how many days back treatments are compared: six years.
+const compared = 6*365 + 2
 
 // grouping tells which group a treated colony is compared in.
 type grouping struct {

@@ -168,3 +168,23 @@ func TestComparisonIsDealtOnce(t *testing.T) {
 		t.Errorf("removed: %+v %v", l, err)
 	}
 }
+
+// A job of two winters ago is told still, on its own page and beside others, though it is no
+// longer listed among those that go on.
+func TestOldJobs(t *testing.T) {
+	v := goOut(t, "winter")
+	v.counts("wash", outOn, 300, 60, 60)
+	v.givesAll(outOn)
+	v.d = later(v.d, 30*aDay)
+	v.counts("wash", "2027-01-02", 300, 2, 3)
+	v.d = later(v.d, 700*aDay)
+	if c, err := v.d.JobCheck(t.Context(), v.job); err != nil || c.Treated != 2 || c.Result == nil || c.Result.After != 5 {
+		t.Errorf("its page: %+v %v", c, err)
+	}
+	if c, err := v.d.Compare(t.Context(), Comparing{By: "year"}); err != nil || len(c.Groups) != 1 || c.Groups[0].Key != "2026" || c.Groups[0].Told != 2 {
+		t.Errorf("beside others: %+v %v", c, err)
+	}
+	if c, err := v.d.Check(t.Context()); err != nil || len(c.Jobs) != 0 {
+		t.Errorf("on Check: %+v %v", c.Jobs, err)
+	}
+}

@@ -30,12 +30,12 @@ type comeback struct {
 }
 
 // comebacks tells what follows for colonies, in a fixed number of statements however many
-// they are: nothing for those that have ended. jobs are those that anything of it belongs
-// to, by their ids.
-func (d Desk) comebacks(r *reading, rows []store.Colony) (out []comeback, jobs map[string]store.Job) {
-	since := timeOf(d.today() - memory)
+// they are: nothing for those that have ended. It looks back to a day. jobs are those that
+// anything of it belongs to, by their ids.
+func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out []comeback, jobs map[string]store.Job) {
+	since := timeOf(back)
 	counting := beside(r, d.op.CountsSince, since) // the most rows, and nothing goes by them
-	yards, h := all(r, d.op.Yards), all(r, d.history)
+	yards, h := all(r, d.op.Yards), by(r, d.historySince, since)
 	skips, waits := by(r, d.op.Skips, since), by(r, d.op.Waits, since)
 	thresholds := all(r, d.thresholds)
 	counts := counting()

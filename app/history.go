@@ -31,7 +31,12 @@ type history struct {
 
 // history reads what decides of all colonies, in a fixed number of statements.
 func (d Desk) history(ctx context.Context) (history, error) {
-	r, since := reading{ctx: ctx}, timeOf(d.today()-memory)
+	return d.historySince(ctx, timeOf(d.today()-memory))
+}
+
+// historySince is history since a time.
+func (d Desk) historySince(ctx context.Context, since time.Time) (history, error) {
+	r := reading{ctx: ctx}
 	inspections, events := by(&r, d.op.InspectionsSince, since), by(&r, d.op.EventsSince, since)
 	given := by(&r, d.op.GivenSince, since)
 	return historyOf(inspections, events, given), r.err

@@ -24,8 +24,9 @@ import (
 func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	r := reading{ctx: ctx}
 	job, told := by(&r, d.op.Job, id), by(&r, d.Job, id)
-	rows := by(&r, d.op.ColoniesSince, timeOf(d.today()-memory))
-	colonies, known := d.comebacks(&r, rows)
+	back := min(d.today()-memory, begins(job)-lookBack)
+	rows := by(&r, d.op.ColoniesSince, timeOf(back))
+	colonies, known := d.comebacks(&r, rows, back)
 	lines, controls := by(&r, d.op.JobLines, id), by(&r, d.op.ControlsOf, []string{id})
 	thresholds, labels := all(&r, d.thresholds), all(&r, d.labels)
 	spent := by(&r, d.spentOf, id)
@@ -82,6 +83,9 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	slices.Sort(out.Given)
 	return out, nil
 }
+
+// lookBack is how many days before a job what bears on it is read.
+const lookBack = 90
 
 // tell puts a job together with its colonies and those left untreated.
 func (d Desk) tell(job store.Job, under fit.Conditions, colonies []comeback, controls []string, thresholds mites.Thresholds) told {

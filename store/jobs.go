@@ -93,6 +93,12 @@ func (o Operation) Jobs(ctx context.Context) ([]Job, error) {
 		Order("created_at DESC, id").Limit(100))
 }
 
+// JobsSince lists those made since a time likewise, however many.
+func (o Operation) JobsSince(ctx context.Context, since time.Time) ([]Job, error) {
+	return all[Job](o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
+		Where("created_at >= ?", since).Order("created_at DESC, id"))
+}
+
 // JobsAmong lists some, without their colonies.
 func (o Operation) JobsAmong(ctx context.Context, ids []string) ([]Job, error) {
 	return all[Job](o.own(ctx).Where("id IN ?", ids))
