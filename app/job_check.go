@@ -1,6 +1,7 @@
 package app
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -42,6 +43,7 @@ func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 		Job: told, Card: labels[lo.FromPtr(job.CardID)].Name, Treated: len(t.colonies), Colonies: []wire.ColonyTold{},
 		Falls: []wire.DayFall{}, Reach: t.reach(conditions), Followups: grouped(slices.Concat(t.all, t.controls), known, func(f followup.Followup) bool { return f.Job == id }),
 	}
+	slices.SortStableFunc(out.Followups, func(a, b wire.Followup) int { return cmp.Compare(a.From, b.From) })
 	out.Spent = spent
 	if err := d.withWeather(ctx, out.Followups, known, labels); err != nil {
 		return out, err

@@ -59,9 +59,6 @@ var views = []view{
 		click(saltmarsh + "[data-tick-all]"), shown("[data-shares] li"), click(saltmarsh + `[data-row="S7"] [data-cell="dribble"]`),
 		script(`document.querySelector('[data-decide-yard="Saltmarsh Hut"]').scrollIntoView()`),
 	}},
-	{name: "decide-phone", size: browser.Phone, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
-		script(`document.querySelector('[data-decide-yard="Ropewalk"]').scrollIntoView()`),
-	}},
 	{name: "yards-desk", size: browser.Desk, path: "/yards", wait: "[data-stand]", member: true},
 	{name: "yard-desk", size: browser.Desk, path: ropewalk, wait: "figure svg", member: true},
 	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
@@ -90,6 +87,7 @@ var views = []view{
 	}},
 	{name: "check-desk", size: browser.Desk, path: "/check", wait: "[data-job]", member: true},
 	{name: "job-check-desk", size: browser.Desk, path: "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", wait: "[data-falls]", member: true},
+	{name: "compare-desk", size: browser.Desk, path: "/compare?by=groups&comparison=5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9201", wait: "[data-pairs]", member: true},
 	{name: "boards-phone", size: browser.Phone, path: saltmarshHut + "/boards", wait: "[data-board]", member: true, do: []browser.Action{
 		typed(`[data-path="mites"] input`, "27"), click("[data-save-board]"), shown(`[data-board="S2"]`), click("[data-full-board]"),
 		typed(`[data-path="mites"] input`, "41"), typed(`[data-path="squares"] input`, "48"), typed(`[data-path="counted"] input`, "12"), shown("[data-scaled]"),

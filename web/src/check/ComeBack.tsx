@@ -78,7 +78,7 @@ function Line({ of: f }: { of: Followup }) {
           </small>
         )}
       </div>
-      <span>{f.state === 'done' ? '✓' : f.state === 'skipped' ? '–' : ''}</span>
+      <span>{done.length === f.colonies.length ? '✓' : f.state === 'skipped' ? '–' : ''}</span>
     </li>
   )
 }
