@@ -153,7 +153,9 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 		row.Eggs = in.Eggs
 	}
 	if kind == treatment.Weighed {
-		row.Unit = method.Grams
+		if row.Unit = method.Grams; in.Read {
+			row.Unit = method.Millilitres
+		}
 	}
 	flags = append(flags, d.flags(v, in, ago)...)
 	besides, err := d.besides(ctx, v, row, in)

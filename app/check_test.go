@@ -385,6 +385,34 @@ func TestSpentPieces(t *testing.T) {
 	}
 }
 
+// A bottle of 200 mL at 60 % (1.1425 g/mL), read two days after: 160 mL left, so that 40 mL or
+// 45.7 g went, 22.85 g a day. Weighed from then on, its weight tells nothing of what was read.
+func TestReadOffTheBottle(t *testing.T) {
+	v := goOut(t, "winter")
+	v.job = uuid.NewString()
+	in := wire.SaveJob{ID: v.job, Name: "Bottles", Method: "pad", Under: "formic-bottle", RuleKind: "own", Rule: "permit held",
+		Colonies: []wire.JobColony{{ColonyID: v.hives[0], Day: outOn, Override: "a warm winter"}}}
+	if _, err := v.d.SaveJob(t.Context(), in); err != nil {
+		t.Fatal(err)
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 200, Asked: 200})
+	v.d = later(v.d, 2*aDay)
+	v.writes("2026-12-06", wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 160, ApplicationDetail: wire.ApplicationDetail{Read: true}})
+	c, err := v.d.JobCheck(t.Context(), v.job)
+	if e := c.Colonies[0].Evaporation; err != nil || e == nil || off(e.DayG, 22.85, 0.02) || e.Pace != "fast" || len(e.Weighed) != 2 || off(e.Weighed[0].G, 228.5, 0.1) {
+		t.Errorf("%+v %v", e, err)
+	}
+	r, err := v.d.Visit(t.Context(), v.job, "2026-12-06", weigh)
+	if err != nil || r.Colonies[0].ReadML != 160 || r.Colonies[0].WeightG != 0 {
+		t.Errorf("%+v %v", r.Colonies, err)
+	}
+	v.d = later(v.d, aDay)
+	v.writes("2026-12-07", wire.Application{ColonyID: v.hives[0], Kind: "weighed", Amount: 430})
+	if c, err = v.d.JobCheck(t.Context(), v.job); err != nil || c.Colonies[0].Evaporation == nil || c.Colonies[0].Evaporation.Pace != "" {
+		t.Errorf("a weight beside a reading: %+v %v", c.Colonies[0].Evaporation, err)
+	}
+}
+
 // A bottle filled from a batch whose plan leaves 60 cm² of the wick open on one box goes by
 // that; of strips the batch says what they are.
 func TestSources(t *testing.T) {

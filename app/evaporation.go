@@ -78,13 +78,18 @@ func (d Desk) devicesOf(ctx context.Context, job store.Job, under fit.Conditions
 }
 
 // filling reads what was given and weighed of one hive in one job, in the order in which it
-// was written. What was weighed before a dose tells of another filling.
+// was written. What was weighed before a dose tells of another filling; what was read off a
+// bottle is held against what it was filled with.
 func (d devices) filling(k comeback, lines []store.Application) filling {
 	f := filling{yard: k.yard, Evaporating: pad.Evaporating{Device: d.kind, Boxes: len(k.row.Boxes)}}
+	read := false
 	for _, l := range lines {
 		switch treatment.Kind(l.Kind) {
 		case treatment.Given:
 			f.given, f.gross = l, nil
+			if f.Full = chem.FormicMass(chem.Millilitres(l.Amount), pad.WeakestWorking); l.Unit != method.Millilitres {
+				f.Full = chem.Grams(l.FormicMG / 1000 / float64(pad.WeakestWorking))
+			}
 			wick := d.wick
 			if s := d.sources[l.ID]; s.WickOne+s.WickMore > 0 {
 				wick = pad.Wick{One: s.WickOne, More: s.WickMore}
@@ -92,18 +97,24 @@ func (d devices) filling(k comeback, lines []store.Application) filling {
 			f.Usual = wick.Open(f.Boxes)
 			f.Area = f.Usual
 		case treatment.Weighed:
+			left := chem.Grams(l.Amount)
+			if l.Unit == method.Millilitres {
+				left = chem.FormicMass(chem.Millilitres(l.Amount), pad.WeakestWorking)
+			}
+			if is := l.Unit == method.Millilitres; is != read { // a scale on the bottle knows nothing of its own weight
+				read, f.gross = is, nil
+			}
 			if len(f.gross) == 0 {
 				f.first = d.sky.d.local(l.GivenAt)
 			}
-			f.gross = append(f.gross, pad.Weighing{Hour: int(l.GivenAt.Sub(f.first).Hours()), Left: chem.Grams(l.Amount)})
+			if len(f.gross) == 0 && read && !f.given.Extra && f.given.ID != "" {
+				f.first, f.gross = d.sky.d.local(f.given.GivenAt), []pad.Weighing{{Left: f.Full}} // as it was filled
+			}
+			f.gross = append(f.gross, pad.Weighing{Hour: int(l.GivenAt.Sub(f.first).Hours()), Left: left})
 			if a := wire.ApplicationOf(l.Detail, wire.Application{}).AreaCM2; a > 0 {
 				f.Area = a
 			}
 		}
-	}
-	f.Full = chem.FormicMass(chem.Millilitres(f.given.Amount), pad.WeakestWorking)
-	if f.given.Unit != method.Millilitres {
-		f.Full = chem.Grams(f.given.FormicMG / 1000 / float64(pad.WeakestWorking))
 	}
 	f.whole = len(f.gross) > 0 && !f.given.Extra && calendar.On(f.first) == dayOf(f.given.VisitDay)
 	return f

@@ -29,7 +29,7 @@ func (d Desk) besides(ctx context.Context, v visit, row store.Application, in wi
 		}
 	case treatment.Weighed:
 		weights := d.lasts(&r, v.job.ID).weights
-		if last, there := weights[row.ColonyID]; there && row.Amount > last.Amount {
+		if last, there := weights[row.ColonyID]; there && row.Unit == last.Unit && row.Amount > last.Amount {
 			out = append(out, treatment.Rose)
 		}
 	}

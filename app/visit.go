@@ -237,7 +237,10 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 		}
 		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.day); there {
 			if w, weighed := last.weights[r.ID]; weighed && v.act == weigh {
-				out[i].WeightG, out[i].WeighedOn = w.Amount, w.VisitDay.Format(dateForm)
+				out[i].WeighedOn = w.VisitDay.Format(dateForm)
+				if out[i].WeightG = w.Amount; w.Unit == method.Millilitres {
+					out[i].WeightG, out[i].ReadML = 0, w.Amount
+				}
 			}
 			if g, placed := last.gaps[r.ID]; placed {
 				out[i].Gaps, out[i].GapsOn = wire.ApplicationOf(g.Detail, wire.Application{}).Gaps, written(dayOf(g.VisitDay))

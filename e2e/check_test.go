@@ -230,3 +230,57 @@ func TestCheckByKeys(t *testing.T) {
 	press(kb.ArrowUp, kb.ArrowUp, kb.ArrowUp, kb.Enter)
 	p.says("[data-colony-open]", "K5")
 }
+
+// Strips are placed, moved with their gaps told, and taken out eight days late, all begun from
+// Check; then they are to be disposed of.
+func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	job := uuid.NewString()
+	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Trial strips","method":"strip","under":"strips","rule_kind":"own","rule":"permit","people":1,
+		"colonies":[{"colony_id":%q,"day":"2026-12-04","override":"as a trial"}]}`, job, r3))
+	p.asks("/api/batches", `{"id":"7d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d01","name":"Trial pot","recipe":{"strip":{"recipe":{"protocol":"two-to-three"},"uptake_g":20,"stays_ml":60,"size":{"by":"strips","strips":8}}}}`)
+	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
+	p.says("[data-colony-open]", "R3")
+	p.byHand("No. 8 Trial pot")
+	p.given()
+	p.until(allSent)
+	p.on(24, s.URL+"/check")
+	p.click(`[data-followup="move"][data-yard="Ropewalk"] [data-do]`)
+	p.says("[data-gaps]", "since 4 Dec 2026")
+	p.given()
+	p.until(allSent)
+	p.on(40, s.URL+"/check")
+	late := `[data-followup="out"][data-yard="Ropewalk"][data-state="late"]`
+	p.says(late, "Take the strips out", "R3", "8 days late")
+	p.click(late + " [data-do]")
+	p.says("[data-gaps]", "since 28 Dec 2026")
+	p.says("[data-colony-open]", "in for 64 days")
+	p.given()
+	p.until(allSent)
+	p.do(chromedp.Navigate(s.URL + "/check/" + job))
+	p.says("[data-spent]", "still to be disposed of", "Never use them again")
+	p.fill("note", "household waste")
+	p.click("[data-form=spent] [data-save-form]")
+	p.says("[data-spent]", "0 left: all are disposed of")
+	p.says(`[data-line="move"][data-state="done"]`, "Move the strips")
+}
+
+// Boards are printed, read with a pencil, and typed in down a column; Check has them then.
+func TestBoardsTypedInFromPaper(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.Navigate(s.URL + "/check"))
+	p.click(`[data-followup="board_read"][data-state="due"] [data-do]`)
+	p.says("table", "S6", "27 Nov 2026") // the sheet
+	p.do(chromedp.Click(`//a[normalize-space()="Type them in from paper"]`))
+	p.fill("days", "7")
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-count-row="S6"] input`), "23"))
+	p.click("[data-keep-counts]")
+	p.says("main", "Saved")
+	p.do(chromedp.Navigate(s.URL + "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9104"))
+	p.says(`[data-line="board_read"][data-n="1"][data-state="done"]`, "2 of 2")
+}

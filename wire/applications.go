@@ -94,6 +94,7 @@ type ApplicationDetail struct {
 	Missing int         `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
 	Chewed  int         `json:"chewed,omitempty" doc:"Of out: pieces of those that were chewed away or nearly so."`
 	Dead    string      `json:"dead,omitempty" enum:"none,few,many" doc:"Of checked: dead bees at the entrance."`
+	Read    bool        `json:"read,omitempty" doc:"Of weighed: the amount is mL read off the bottle, not g on a balance."`
 	AreaCM2 float64     `json:"area_cm2,omitempty" doc:"Of weighed: how much of the wick is left open from now on, cm²; 0 to 2000."`
 	AirC    *float64    `json:"air_c,omitempty" readOnly:"true" doc:"Of given: °C outside at that hour, by the forecast; left out where nobody knew."`
 	HighC   *float64    `json:"high_c,omitempty" readOnly:"true" doc:"Of given: the highest of that day, °C."`

@@ -25,6 +25,7 @@ type VisitColony struct {
 	Gaps      [][]int `json:"gaps,omitempty" doc:"Where they were put, by boxes, the lowest first; a gap counts from 0."`
 	GapsOn    string  `json:"gaps_on,omitempty" doc:"And when; boxes may have changed since."`
 	WeightG   float64 `json:"weight_g,omitempty" doc:"What its bottle or pad weighed last."`
+	ReadML    float64 `json:"read_ml,omitempty" doc:"Or what was read off it last."`
 	WeighedOn string  `json:"weighed_on,omitempty"`
 	Early     int     `json:"early_days,omitempty" doc:"So many days before they are to come out: taking them out is asked about."`
 	Stop      []Stop  `json:"stop,omitempty" doc:"What to stop at before anything is given: it is given only with a reason."`

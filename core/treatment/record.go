@@ -75,7 +75,7 @@ const (
 func (r Record) Check(l *fault.List) {
 	most, least := float64(mostML), 0.0
 	switch {
-	case r.Kind == Weighed:
+	case r.Kind == Weighed && r.Unit != "ml": // read off it, it holds no more than was filled in
 		most = mostG
 	case r.Unit == "pieces":
 		most = mostPieces
@@ -91,7 +91,9 @@ func (r Record) Check(l *fault.List) {
 		least = 0.1
 	case Other:
 	case Weighed:
-		least = 0.1
+		if r.Unit != "ml" { // a bottle can be empty
+			least = 0.1
+		}
 		l.Within("area_cm2", r.Area, 0, mostWick, "cm²")
 	case Board, MovedAlong, Checked:
 		most = 0

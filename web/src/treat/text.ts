@@ -94,11 +94,15 @@ export const text = {
   moved: 'Moved',
   movedHint: 'Between combs with brood, two frames apart. Scrape off wax, so that bees can walk on them.',
   hangWell: 'They hang well',
-  weighed: (g: string) => `${g} g`,
+  weighed: (amount: string, unit: string) => `${amount} ${unit}`,
   weigh: 'What it weighs now',
   weighLast: (g: string, on: string) => `${g} g on ${on}`,
   weighFirst: 'The first weighing: write it down, and weigh it the same way next time.',
   weighIt: 'Save weight',
+  weighHow: { weighed: 'Weighed', read: 'Read off the bottle' },
+  readNow: 'Left in it now',
+  readLast: (ml: string, on: string) => `${ml} mL on ${on}`,
+  readIt: 'Save it',
   hanging: (where: string, on: string) => `In gaps ${where}, since ${on}`,
   wick: 'Wick left open',
   eggsAsk: 'Eggs?',
@@ -158,7 +162,7 @@ export const text = {
 /** What a line says was done, in a few words. */
 export function wordsOf(method: Method, r: Schemas['Application']) {
   if (r.kind === 'out') return text.tookOut(r.came ?? 0, r.missing ?? 0)
-  if (r.kind === 'weighed') return text.weighed(plain(r.amount ?? 0))
+  if (r.kind === 'weighed') return text.weighed(plain(r.amount ?? 0), r.read ? 'mL' : 'g')
   if (r.kind === 'checked') return text.eggs[`${r.eggs}`] ?? ''
   if (r.kind === 'moved' || r.kind === 'board') return text.acts[r.kind]
   if (r.kind !== 'given') return text.skipped
