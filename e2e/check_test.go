@@ -284,3 +284,31 @@ func TestBoardsTypedInFromPaper(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9104"))
 	p.says(`[data-line="board_read"][data-n="1"][data-state="done"]`, "2 of 2")
 }
+
+// A bottle is weighed on the day that it is hung, and read off the day after: the dose of that
+// day is no weighing.
+func TestBottleWeighedOnItsDay(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	job := uuid.NewString()
+	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Bottles","method":"pad","under":"formic-bottle","rule_kind":"own","rule":"permit","people":1,
+		"colonies":[{"colony_id":%q,"day":"2026-12-04","override":"as a trial"}]}`, job, r3))
+	p.asks("/api/jobs/"+job+"/applications?day=2026-12-04", fmt.Sprintf(`{"applications":[{"id":%q,"colony_id":%q,"kind":"given","amount":200,"asked":200}]}`, uuid.NewString(), r3))
+	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04/weigh"))
+	p.says("[data-weighed-last]", "The first weighing")
+	p.fill("amount", "310")
+	p.fill("area_cm2", "60")
+	p.given()
+	p.until(allSent)
+	p.on(1, s.URL+"/rounds/"+job+"/2026-12-05/weigh")
+	p.says("[data-weighed-last]", "310 g on 4 Dec 2026")
+	p.click(`[data-colony-open] button[value="read"]`)
+	p.fill("amount", "185")
+	p.given()
+	p.until(allSent)
+	p.do(chromedp.Navigate(s.URL + "/check/" + job))
+	// 15 mL of 60 % are 17.1 g in a day.
+	p.says(`[data-pace="in_band"]`, "g a day, aim for 15 to 20", "In the band")
+}

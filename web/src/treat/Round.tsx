@@ -4,7 +4,7 @@ import type { Core } from '../core/core'
 import { useKept } from '../kit'
 import { type Hive } from '../method/amount'
 import { amountOf } from '../method/amounts'
-import { OF_ACT } from './acts'
+import { belongs } from './acts'
 import { Finished } from './Finished'
 import { JarBar } from './JarBar'
 import { JustDone } from './JustDone'
@@ -47,10 +47,7 @@ export function Round(props: Props) {
 /** One colony open at a time, the jar above it, the line of hives below. */
 function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const { mine } = outbox
-  const records = useMemo(
-    () => standing(round, mine).filter((r) => OF_ACT[round.act].includes(r.kind)),
-    [round, mine],
-  )
+  const records = useMemo(() => standing(round, mine).filter((r) => belongs(round.act, r)), [round, mine])
   const kept = useKept<Record<string, Hive>>(`round.${round.job_id}.${round.day}`, () => ({}))
   const backwards = useKept(`round.way.${round.job_id}`, () => false)
   const above = useKept(`round.above.${round.job_id}`, () => false)
