@@ -7,6 +7,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/hive"
 	"keeler/core/method/dribble"
+	"keeler/core/method/pad"
 )
 
 // Kind says what a record is of.
@@ -68,7 +69,6 @@ const (
 	mostML     = 1000
 	mostPieces = 100
 	mostG      = 20_000 // of a bottle with its holder
-	mostWick   = 2000   // cm², beyond which it is no wick
 )
 
 // Check appends what cannot be.
@@ -94,7 +94,7 @@ func (r Record) Check(l *fault.List) {
 		if r.Unit != "ml" { // a bottle can be empty
 			least = 0.1
 		}
-		l.Within("area_cm2", r.Area, 0, mostWick, "cm²")
+		l.Within("area_cm2", r.Area, 0, pad.MostWick, "cm²")
 	case Board, MovedAlong, Checked:
 		most = 0
 	case Skipped:
