@@ -111,6 +111,14 @@ func TestJobChecked(t *testing.T) {
 	p.says(`[data-colony="R7"]`, "Only 4 mites before")
 	p.says("[data-reach]", "100 of 100 could be met")
 	p.says("[data-docket]", "Come back", "Count before the first supers")
+	if n := p.pages(chromedp.PaperA4); n != 1 {
+		t.Errorf("it takes %d pages of A4", n)
+	}
+	p.do(chromedp.Navigate(s.URL + "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9105"))
+	p.says("[data-spent]", "40 came out")
+	if n := p.pages(chromedp.PaperA4); n != 1 {
+		t.Errorf("that of ten hives takes %d pages of A4", n)
+	}
 }
 
 // A formic course of four visits with a missed one. The second is a round of its own, five
