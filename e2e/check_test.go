@@ -186,7 +186,7 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + "/compare/plan"))
 	p.says("[data-enough]", "hives in each group tell 95 from 80 %")
 	p.fill("second", "95")
-	p.says("main", "does not go with the rest")
+	p.says(`[data-path="second"]`, "93 %")
 	p.fill("second", "40")
 	p.says("[data-enough]", "tell 95 from 40 %")
 	p.pick("Yard", "Saltmarsh Hut")
@@ -319,4 +319,17 @@ func TestBottleWeighedOnItsDay(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + "/check/" + job))
 	// 15 mL of 60 % are 17.1 g in a day.
 	p.says(`[data-pace="in_band"]`, "g a day, aim for 15 to 20", "In the band")
+}
+
+// A job of hives in two yards is gone out to yard by yard.
+func TestRoundOfOneYard(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Two yards","method":"dribble","under":"winter","rule_kind":"own","rule":"permit","people":1,
+		"colonies":[{"colony_id":%q,"day":"2026-12-04","override":"a trial"},{"colony_id":"5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e4005","day":"2026-12-04","override":"a trial"}]}`, uuid.NewString(), r3))
+	p.do(chromedp.Navigate(s.URL + "/check"))
+	p.click(`[data-followup="visit"][data-yard="Kiln Lane"] [data-do]`)
+	p.says("[data-colony-open]", "K5", "Kiln Lane · 1 of 1")
 }

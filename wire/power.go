@@ -47,7 +47,7 @@ func (r PowerRequest) core() (mites.Plan, error) {
 	l.Within("groups", float64(r.Groups), 2, mostGroups, "groups")
 	first, second := l.Within("first", r.First, 0, mostKilled, "%"), l.Within("second", r.Second, 0, mostKilled, "%")
 	if first && second && math.Abs(r.First-r.Second) < apart {
-		l.Add("second", fault.NotFitting)
+		l.AddRange("second", fault.TooHigh, 0, max(0, r.First-apart), "%") // alike: nothing to tell apart
 	}
 	return mites.Plan{
 		Rate: r.Rate, Over: r.Over / hundred, First: r.First / 100, Second: r.Second / 100, Spread: mites.Spreads[r.Spread], Pairs: r.Groups * (r.Groups - 1) / 2,

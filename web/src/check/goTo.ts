@@ -21,8 +21,8 @@ export function placeOf(f: Followup, today: string) {
   const act = ACTS[f.kind]
   if (!act) return `/yards/${f.yard_id}/count`
   if (!f.job_id) return undefined
-  if (f.kind === 'visit' && f.n === 1) return `/rounds/${f.job_id}/${f.from}`
-  return `/rounds/${f.job_id}/${today}/${act}`
+  const round = f.kind === 'visit' && f.n === 1 ? f.from : `${today}/${act}`
+  return `/rounds/${f.job_id}/${round}?yard=${f.yard_id}`
 }
 
 /** The hives that it is still to be done at. */
