@@ -115,10 +115,10 @@ func TestCompareWhatCannotBe(t *testing.T) {
 	around("board", 4, 1, -1, 2)
 	around("wash", 300, 2, -1, 30)
 	c, err := v.d.Compare(t.Context(), Comparing{By: "groups", Comparison: save.ID})
-	if err != nil || c.Basis != "wash" || c.Groups[0].Name != "boards" || c.Groups[0].Basis != "board" || c.Groups[1].Basis != "wash" {
+	if err != nil || c.Basis != "wash" || c.Groups[1].Name != "boards" || c.Groups[1].Basis != "board" || c.Groups[0].Basis != "wash" {
 		t.Fatalf("%+v %v", c, err)
 	}
-	if len(c.Pairs) != 1 || !c.Pairs[0].Small || c.Pairs[0].Beyond || c.Pairs[0].First != 1 {
+	if len(c.Pairs) != 1 || !c.Pairs[0].Small || c.Pairs[0].Beyond || c.Pairs[0].First != 0 || c.Pairs[0].Second != 2 {
 		t.Errorf("groups of one: %+v", c.Pairs)
 	}
 }

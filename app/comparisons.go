@@ -1,14 +1,12 @@
 package app
 
 import (
-	"cmp"
 	"context"
 	"encoding/json"
 	"keeler/core/fault"
 	"keeler/core/mites"
 	"keeler/store"
 	"keeler/wire"
-	"slices"
 
 	"github.com/samber/lo"
 )
@@ -34,7 +32,7 @@ func (d Desk) SaveComparison(ctx context.Context, in wire.SaveComparison) (wire.
 				l.Add("colonies", fault.Taken)
 			}
 			twice[c.ID] = true
-			row.Colonies = append(row.Colonies, store.ComparisonColony{ColonyID: c.ID, Position: len(row.Colonies), InGroup: g.Name})
+			row.Colonies = append(row.Colonies, store.ComparisonColony{ColonyID: c.ID, Position: len(row.Colonies), GroupNo: i, InGroup: g.Name})
 		}
 		if len(g.Colonies) == 0 && !in.Deal {
 			l.Add("colonies", fault.Missing)
@@ -54,7 +52,7 @@ func (d Desk) SaveComparison(ctx context.Context, in wire.SaveComparison) (wire.
 		}
 		like := lo.Map(row.Colonies, func(c store.ComparisonColony, _ int) float64 { return seams[c.ColonyID] })
 		for i, g := range mites.Deal(like, len(in.Groups), d.app.set.Chance) {
-			row.Colonies[i].InGroup = in.Groups[g].Name
+			row.Colonies[i].GroupNo, row.Colonies[i].InGroup = g, in.Groups[g].Name
 		}
 	}
 	return after(ctx, unknown("groups", d.op.SaveComparison(ctx, &row)), d.Comparison, in.ID)
@@ -113,7 +111,6 @@ func (d Desk) comparisonsOf(ctx context.Context, rows []store.Comparison) ([]wir
 			}
 			out.Groups[i].Colonies = append(out.Groups[i].Colonies, wire.ComparisonColony{ID: c.ColonyID, Name: names[c.ColonyID].Name, Seams: seams[c.ColonyID]})
 		}
-		slices.SortStableFunc(out.Groups, func(a, b wire.ComparisonGroup) int { return cmp.Compare(a.Name, b.Name) })
 		return out
 	}), r.err
 }

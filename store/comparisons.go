@@ -26,6 +26,7 @@ type ComparisonColony struct {
 	ComparisonID string `gorm:"primaryKey"`
 	ColonyID     string `gorm:"primaryKey"`
 	Position     int
+	GroupNo      int
 	InGroup      string
 }
 
@@ -50,7 +51,7 @@ func (o Operation) Comparison(ctx context.Context, id string) (Comparison, error
 }
 
 func (o Operation) comparing(ctx context.Context) *gorm.DB {
-	return o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") })
+	return o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("group_no, position") })
 }
 
 // RemoveComparison forgets one with its groups; what was given and counted stays.

@@ -74,6 +74,7 @@ CREATE TABLE IF NOT EXISTS comparison_colonies (
   comparison_id UUID NOT NULL,
   colony_id UUID NOT NULL,
   position INT NOT NULL,
+  group_no INT NOT NULL COMMENT 'counts up from 0, as the groups were named',
   in_group VARCHAR(80) NOT NULL COMMENT 'its name',
   PRIMARY KEY (operation_id, comparison_id, colony_id),
   FOREIGN KEY (operation_id, comparison_id) REFERENCES comparisons (operation_id, id) ON DELETE CASCADE,

@@ -7,6 +7,7 @@ import outcomes from '../Outcome.module.css'
 import { percent } from '../share'
 import styles from './Forest.module.css'
 import { label, told } from './group'
+import { text as check } from '../text'
 import { text } from './text'
 
 /** The groups beneath each other, each with its share and interval on the same line. */
@@ -31,6 +32,9 @@ export function Forest({ compare, keeper }: { compare: Schemas['Compare']; keepe
               <span>
                 <b>{label(g)}</b>
                 <small className="quiet">{members(g, comparison)}</small>
+                {told(g) && g.result && (
+                  <small className="quiet">{check.mites(g.result.before, g.result.after)}</small>
+                )}
                 {g.basis && g.basis !== compare.basis && <small>{text.otherBasis[g.basis]}</small>}
               </span>
             </span>
