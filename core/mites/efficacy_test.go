@@ -184,6 +184,9 @@ func FuzzFewer(f *testing.F) {
 			if ok && !(k.Low <= k.Share+1e-9 && k.Share <= k.High+1e-9 && k.High <= 1) {
 				t.Fatalf("%+v", k)
 			}
+			if d, _ := Differ(k, Killed{Share: 0.5, Low: 0.2, High: 0.8}, 1+int(c%15)); ok && !(d.Low <= d.Share && d.Share <= d.High) {
+				t.Fatalf("%+v: %+v", k, d)
+			}
 		}
 		if tell := p.WouldTell(Board); tell.Before < 0 || tell.After < 0 || tell.After > MaxDays || tell.Before > MaxDays {
 			t.Fatalf("%+v", tell)
