@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"maps"
 	"slices"
 	"strings"
 
@@ -85,7 +86,7 @@ func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out
 		}
 		out[i], known[i] = k, bees
 	}
-	for job, of := range controls {
+	for _, job := range slices.Sorted(maps.Keys(controls)) {
 		with, given := lo.Find(out, func(k comeback) bool {
 			return slices.ContainsFunc(k.all, func(f followup.Followup) bool {
 				return f.Job == job && f.Kind == followup.Visit && f.State == followup.Done
@@ -96,7 +97,7 @@ func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out
 		}
 		theirs := lo.Filter(with.all, func(f followup.Followup, _ int) bool { return f.Job == job })
 		for i, row := range rows {
-			if row.EndedOn == nil && slices.Contains(of, row.ID) {
+			if row.EndedOn == nil && slices.Contains(controls[job], row.ID) {
 				out[i].all = append(out[i].all, followup.Spared(known[i], theirs, skipped[row.ID], d.today())...)
 			}
 		}
