@@ -33,6 +33,7 @@ func colonies(r routes) {
 		}) (wire.ColonyWhole, error) {
 			return desk.TakeOut(ctx, in.ID, oneSpelling(in.Treatment), in.Body.value)
 		})
+	sendTo(r, post+" colonies/{id}/board", "put-board", app.Helper, "Record that a clean board went in today", app.Desk.PutBoard)
 
 	load := r.describe(post+" import/colonies", "import-colonies", "Read a file of colonies (docs/formats/colonies.md)", 413, 422)
 	load.MaxBodyBytes = app.MaxFile

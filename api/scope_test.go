@@ -69,6 +69,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/jobs/{id}/end", `{"how":"cancelled"}`},
 	{"POST /api/colonies/{id}/end", `{"reason":"Taken away","version":1}`},
 	{"POST /api/colonies/{id}/treatments/{treatment}/out", `{}`},
+	{"POST /api/colonies/{id}/board", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de8"}`},
 	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},
 	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
 	{"POST /api/followups/skip", `{"key":"count.1.<jobs>","colonies":["<colonies>"],"reason":"Taken over"}`},

@@ -141,7 +141,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 		YardName:    yard.Name,
 		Inspections: []wire.Inspection{}, Counts: []wire.MiteCount{}, Treatments: []wire.Treatment{}, Events: []wire.ColonyEvent{},
 	}
-	k := begin(row, h.colony(id))
+	k := begin(row, h)
 	for _, i := range slices.Backward(inspections) {
 		out.Inspections = append(out.Inspections, inspectionOf(i))
 	}

@@ -31,12 +31,7 @@ func (d Desk) situations(r *reading, rows []store.Colony, latitudes map[string]f
 	out := make([]situation, len(rows))
 	at := make(map[string]int, len(rows))
 	for i, row := range rows {
-		out[i] = begin(row, h.colony(row.ID))
-		for _, l := range h.lines[row.ID] {
-			if l.Act == treatment.Board {
-				out[i].board = max(out[i].board, l.On)
-			}
-		}
+		out[i] = begin(row, h)
 		at[row.ID] = i
 	}
 	for _, c := range counts {
@@ -47,8 +42,13 @@ func (d Desk) situations(r *reading, rows []store.Colony, latitudes map[string]f
 	return out
 }
 
-func begin(r store.Colony, seen fit.Colony) situation {
-	k := situation{row: r, bees: seen, stands: fit.Counted{Standing: mites.Uncounted}}
+func begin(r store.Colony, h history) situation {
+	k := situation{row: r, bees: h.colony(r.ID), stands: fit.Counted{Standing: mites.Uncounted}}
+	for _, l := range h.lines[r.ID] {
+		if l.Act == treatment.Board {
+			k.board = max(k.board, l.On)
+		}
+	}
 	c := &k.bees
 	c.Name, c.Nuc, c.ForHoney, c.Boxes = r.Name, r.Nuc, r.ForHoney, len(r.Boxes)
 	if r.QueenOn != nil && r.Queen != "" && dayOf(*r.QueenOn) > c.Queen.On {

@@ -97,3 +97,16 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 	}
 	return after(ctx, d.ends(ctx, d.op, row, id, string(t.Method), day), d.Colony, colony)
 }
+
+// PutBoard writes that a clean board went in under a hive today, where no round did it. The
+// same id a second time writes nothing.
+func (d Desk) PutBoard(ctx context.Context, colony string, in wire.PutBoard) (wire.ColonyWhole, error) {
+	row, day, err := d.colonyOn(ctx, colony, "", nil)
+	if err != nil {
+		return wire.ColonyWhole{}, err
+	}
+	line := d.noted(in.ID, treatment.Board, row, string(method.Other), "", day)
+	line.Board = true
+	_, err = d.op.Apply(ctx, &line, func(store.Operation) error { return nil })
+	return after(ctx, err, d.Colony, colony)
+}

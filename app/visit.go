@@ -113,7 +113,7 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 // with jobs, other open jobs that the colonies are in.
 func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
 	h := d.historyOf(r, v.ids(), timeOf(d.today()-memory)) // brood seen since then ends a broodless time
-	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h.colony(r.ID)) })
+	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h) })
 	if jobs {
 		d.withJobs(r, bees, v.job.ID)
 	}

@@ -333,3 +333,23 @@ func TestRoundOfOneYard(t *testing.T) {
 	p.click(`[data-followup="visit"][data-yard="Kiln Lane"] [data-do]`)
 	p.says("[data-colony-open]", "K5", "Kiln Lane · 1 of 1")
 }
+
+// Vapour that is recorded only asks for a board, which goes in from the hive's own page.
+func TestBoardAfterVapour(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
+	p.asks("/api/register", fmt.Sprintf(`{"colonies":[{"id":%q,"colony_id":%q}],"method":"vapour","product":"vaporised","given_on":"2026-12-04"}`, uuid.NewString(), r3))
+	p.do(chromedp.Navigate(s.URL + "/check"))
+	board := `[data-followup="board_in"][data-state="due"]`
+	p.says(board, "Put clean boards in", "Ropewalk · R3")
+	p.click(board + " [data-do]")
+	p.click("[data-put-board]")
+	p.says("main", "clean board in since 4 Dec 2026")
+	p.do(chromedp.Navigate(s.URL + "/check"))
+	p.says("main", "Read the boards")
+	if n := p.count(board); n != 0 {
+		t.Errorf("%d boards are to go in still", n)
+	}
+}

@@ -85,6 +85,11 @@ type ColonyRecord struct {
 	Break     *BroodBreak `json:"brood_break,omitempty" doc:"While one made by the keeper lasts."`
 }
 
+// PutBoard writes that a clean board went in.
+type PutBoard struct {
+	ID string `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+}
+
 // HoneyHeld is why, and until when, honey is not taken.
 type HoneyHeld struct {
 	Until string `json:"until,omitempty" doc:"The first day on which it may be; left out while something is in the hive."`

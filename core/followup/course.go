@@ -51,6 +51,9 @@ func (c *course) add(t treatment.Treatment) {
 	}
 }
 
+// recordedOnly reports whether it was given outside a job: no round goes out for it.
+func (c course) recordedOnly() bool { return c.doses[0].Job == "" }
+
 func (c course) begun() calendar.Day { return c.days[0] }
 
 func (c course) last() calendar.Day { return c.days[len(c.days)-1] }

@@ -70,10 +70,12 @@ func (c Colony) after(out []Followup, k course, today calendar.Day) []Followup {
 	if !more || next.Again {
 		out = append(out, c.removal(k, today)...)
 	}
-	out = append(out, c.reversed(k)...)
+	if !k.recordedOnly() {
+		out = append(out, c.reversed(k)...)
+	}
 	ends := k.ends(today)
 	for _, r := range rules[k.Way] {
-		if r.sampled && !c.Sampled || r.seasonal && !c.fills(ends) {
+		if r.sampled && !c.Sampled || r.seasonal && !c.fills(ends) || r.job && k.recordedOnly() {
 			continue
 		}
 		from := ends

@@ -301,3 +301,18 @@ func TestSpared(t *testing.T) {
 		t.Errorf("nothing was given: %s", got)
 	}
 }
+
+// Strips recorded only come out, and are counted after: nothing is asked for that only a
+// round can do.
+func TestRecordedStrips(t *testing.T) {
+	c := Colony{Treatments: []treatment.Treatment{{Method: method.Strip, Given: 100}}, Restacked: []calendar.Day{110}, Latitude: 57}
+	var kinds []string
+	for _, f := range Of(c, nil, nil, 120) {
+		if f.Open() {
+			kinds = append(kinds, string(f.Kind))
+		}
+	}
+	if got := strings.Join(kinds, " "); got != "out count" && got != "out count recount" {
+		t.Error(got)
+	}
+}

@@ -66,6 +66,7 @@ type rule struct {
 	sampled  bool // of some hives of a job, not all
 	whileIn  bool // only as long as something is in
 	seasonal bool // only in late summer and autumn
+	job      bool // it is done in a round: not of what was recorded only
 }
 
 // What follows each way of giving. Adding one is one row here, its words and a row in the
@@ -80,8 +81,8 @@ var rules = map[Way][]rule{
 		again,
 	},
 	Strips: {
-		{kind: Hang, n: 1, low: 1, by: 7, still: 7, whileIn: true},
-		{kind: Move, n: 1, low: 21, by: 28, still: 7, whileIn: true},
+		{kind: Hang, n: 1, low: 1, by: 7, still: 7, whileIn: true, job: true},
+		{kind: Move, n: 1, low: 21, by: 28, still: 7, whileIn: true, job: true},
 		after, again,
 	},
 	Sheets:  {queenFirst, queenLast, after, again},

@@ -14,13 +14,13 @@ const ACTS: Partial<Record<Followup['kind'], Schemas['Visit']['act']>> = {
   out: 'out',
 }
 
-/** Where something is done from; nowhere for what needs a job and has none. */
+/** Where something is done from. */
 export function placeOf(f: Followup, today: string) {
   if (f.kind === 'board_read') return `/yards/${f.yard_id}/boards?${named(f)}`
   if (f.kind === 'treat') return `/decide?${named(f)}`
   const act = ACTS[f.kind]
   if (!act) return `/yards/${f.yard_id}/count`
-  if (!f.job_id) return undefined
+  if (!f.job_id) return `/colonies/${f.colonies.find((c) => open(c.state))?.id}` // of what was recorded only
   const round = f.kind === 'visit' && f.n === 1 ? f.from : `${today}/${act}`
   return `/rounds/${f.job_id}/${round}?yard=${f.yard_id}`
 }

@@ -17,6 +17,15 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
       }),
     changed,
   )
+  const [id, setId] = useState(() => crypto.randomUUID() as string)
+  const board = useSaving(
+    async () =>
+      client.POST('/api/colonies/{id}/board', { params: { path: { id: colony.id } }, body: { id } }),
+    () => {
+      setId(crypto.randomUUID())
+      changed()
+    },
+  )
   return (
     <>
       {colony.treatments.length === 0 && <p className="quiet">{text.noTreatments}</p>}
@@ -61,6 +70,19 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
           </li>
         ))}
       </ul>
+      {helper && (
+        <p>
+          {colony.board_on && `${text.boardSince(date(colony.board_on))} `}
+          <Press
+            small
+            says={text.boardToday}
+            off={board.busy}
+            onPress={() => board.save(undefined)}
+            data-put-board
+          />
+        </p>
+      )}
+      <Said message={board.message} />
       {helper && <Record colony={colony.id} done={changed} />}
     </>
   )

@@ -66,6 +66,7 @@ export const text = {
   carried: 'before the split or union',
   stillIn: 'in the hive',
   takeOut: 'Taken out today',
+  boardToday: 'Clean board in today',
   record: 'Record something given',
   recordWhat: 'What, in your words',
   recordOn: 'Given on',
