@@ -9,7 +9,7 @@ import {
 } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
-import { ROUND_CACHE, TAG } from './api/names'
+import { PAGE, ROUND_CACHE, TAG } from './api/names'
 import { kept } from './outbox/box'
 import { sendAll } from './outbox/sendAll'
 
@@ -37,6 +37,7 @@ registerRoute(
           if (response.status >= 500) throw new Error('a proxy answered for the server')
           return Promise.resolve(response)
         },
+        cacheWillUpdate: ({ response }) => Promise.resolve(response.ok ? asKept(response) : null),
       },
     ],
   }),
@@ -51,11 +52,18 @@ async function whole() {
   }
 }
 
+/** An answer without the page that the server had then: later that would pass for a newer one. */
+function asKept(answer: Response) {
+  const headers = new Headers(answer.headers)
+  headers.delete(PAGE)
+  return new Response(answer.body, { status: answer.status, headers })
+}
+
 /** Keeps what a round needs as it is now, or else has it from before. */
 async function keep(url: string) {
   const cache = await caches.open(ROUND_CACHE)
   const answer = await fetch(url).catch(() => undefined)
-  if (answer?.ok) await cache.put(url, answer)
+  if (answer?.ok) await cache.put(url, asKept(answer))
   else if (!(await cache.match(url))) throw new Error(`${url} is not kept`)
 }
 

@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
+import { PAGE } from './names'
 import { serverHas } from './updated'
 
 export type Schemas = components['schemas']
@@ -19,7 +20,7 @@ export class Problem extends Error {
 
 const telling: Middleware = {
   async onResponse({ response }) {
-    serverHas(response.headers.get('Keeler-Page'))
+    serverHas(response.headers.get(PAGE))
     if (response.ok) return response
     const document = (await response.json().catch(() => ({}))) as Partial<Schemas['ErrorModel']>
     const faults: Record<string, string> = {}

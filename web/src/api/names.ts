@@ -6,3 +6,6 @@ export const TAG = 'keeler.outbox'
 
 /** The browser's side of the worker; none where the page did not come safely. */
 export const workers = 'serviceWorker' in navigator ? navigator.serviceWorker : undefined
+
+/** The header in which the server says which page it has. */
+export const PAGE = 'Keeler-Page'
