@@ -29,9 +29,10 @@ async function reload() {
     location.reload()
     return
   }
-  workers?.addEventListener('controllerchange', () => location.reload())
+  // Not before it is active: what is asked of a worker that is not may never be answered.
   const go = () => {
     if (next.state === 'installed') next.postMessage('take over')
+    if (next.state === 'activated') location.reload()
     if (next.state === 'redundant') location.reload() // it could not be fetched whole
   }
   next.addEventListener('statechange', go)
