@@ -1,17 +1,20 @@
-// Days and times come as the operation's own: the browser's zone must not shift them.
-const written = (local: string, options: Intl.DateTimeFormatOptions) =>
-  new Date(`${local.slice(0, 10)}T12:00`).toLocaleDateString('en-GB', options)
+// A formatter is dear to make and a page writes hundreds of days, so each is made once.
+const written = (options: Intl.DateTimeFormatOptions) => {
+  const form = new Intl.DateTimeFormat('en-GB', options)
+  // Days come as the operation's own: the browser's zone must not shift them.
+  return (local: string) => form.format(new Date(`${local.slice(0, 10)}T12:00`))
+}
 
 const whole: Intl.DateTimeFormatOptions = { day: 'numeric', month: 'short', year: 'numeric' }
 
 /** A local date and time of the work, such as 2026-12-04T08:30, as Fri, 4 Dec 2026. */
-export const day = (local: string) => written(local, { weekday: 'short', ...whole })
+export const day = written({ weekday: 'short', ...whole })
 
 /** The same without its weekday. */
-export const date = (local: string) => written(local, whole)
+export const date = written(whole)
 
 /** The same without month and year: Fri 4. */
-export const weekday = (local: string) => written(local, { weekday: 'short', day: 'numeric' })
+export const weekday = written({ weekday: 'short', day: 'numeric' })
 
 /** 4 Dec 2026, 08:30 */
 export const moment = (local: string) => `${date(local)}, ${clock(local)}`
