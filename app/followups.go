@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 	"strings"
+	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/card"
@@ -35,20 +36,16 @@ type comeback struct {
 // anything of it belongs to, by their ids.
 func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out []comeback, jobs map[string]store.Job) {
 	since := timeOf(back)
-	counting := beside(r, d.op.CountsSince, since) // the most rows, and nothing goes by them
+	counting := beside(r, d.countedSince, since) // the most rows, and nothing goes by them
 	yards, h := all(r, d.op.Yards), by(r, d.historySince, since)
 	skips, waits := by(r, d.op.Skips, since), by(r, d.op.Waits, since)
 	thresholds := all(r, d.thresholds)
-	counts := counting()
+	counted := counting()
 	if r.err != nil {
 		return nil, nil
 	}
 	jobs, terms := d.termsOf(r, h, waits)
 	standing := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
-	counted := map[string][]mites.Count{}
-	for _, c := range counts {
-		counted[c.ColonyID] = append(counted[c.ColonyID], mitesOf(c))
-	}
 	waiting := lo.GroupBy(waits, func(w store.Waiting) string { return w.ColonyID })
 	skipped := map[string]map[string]string{}
 	for _, s := range skips {
@@ -103,6 +100,14 @@ func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out
 		}
 	}
 	return out, jobs
+}
+
+// countedSince are the counts of each colony since a time, the oldest first.
+func (d Desk) countedSince(ctx context.Context, since time.Time) (map[string][]mites.Count, error) {
+	out := map[string][]mites.Count{}
+	return out, d.op.CountsSince(ctx, since, func(c store.MiteCount) {
+		out[c.ColonyID] = append(out[c.ColonyID], mitesOf(c))
+	})
 }
 
 // oneIn is of how many hives one is counted where not all are.

@@ -37,21 +37,31 @@ func (d Desk) history(ctx context.Context) (history, error) {
 // historySince is history since a time.
 func (d Desk) historySince(ctx context.Context, since time.Time) (history, error) {
 	r := reading{ctx: ctx}
-	inspections, events := by(&r, d.op.InspectionsSince, since), by(&r, d.op.EventsSince, since)
-	given := by(&r, d.op.GivenSince, since)
-	return historyOf(inspections, events, given), r.err
+	h := remembered(by(&r, d.op.InspectionsSince, since), by(&r, d.op.EventsSince, since))
+	if r.err != nil {
+		return h, r.err
+	}
+	return h, d.op.GivenSince(ctx, since, h.add)
 }
 
 // historyOf is history for some colonies since a time, with those whose bees they hold.
 func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history {
 	those, events := d.among(r, colonies, since)
-	return historyOf(by(r, d.op.InspectionsAmong, those), events, by(r, d.op.GivenTo, those))
+	return d.withGiven(r, remembered(by(r, d.op.InspectionsAmong, those), events), those)
 }
 
 // givenTo is the part of history that tells what is in a hive: what they were given.
 func (d Desk) givenTo(r *reading, colonies []string) treatment.Book {
 	those, events := d.among(r, colonies, timeOf(d.today()-memory))
-	return historyOf(nil, events, by(r, d.op.GivenTo, those)).given
+	return d.withGiven(r, remembered(nil, events), those).given
+}
+
+// withGiven adds to what is known of some colonies what they were given.
+func (d Desk) withGiven(r *reading, h history, those store.Among) history {
+	if r.err == nil {
+		r.err = d.op.GivenTo(r.ctx, those, h.add)
+	}
+	return h
 }
 
 // among are some colonies with those whose bees they hold, and what happened to them all.
@@ -78,7 +88,8 @@ const (
 
 func camefrom(kind string) bool { return kind == splitOff || kind == joined }
 
-func historyOf(inspections []store.Inspection, events []store.Event, given []store.Application) history {
+// remembered is history without what was given.
+func remembered(inspections []store.Inspection, events []store.Event) history {
 	h := history{
 		map[string][]fit.Inspection{}, map[string][]store.Event{},
 		treatment.Book{Applications: map[string][]treatment.Application{}, Moves: map[string][]treatment.Move{}},
@@ -93,26 +104,28 @@ func historyOf(inspections []store.Inspection, events []store.Event, given []sto
 			h.given.Moves[e.ColonyID] = append(h.given.Moves[e.ColonyID], treatment.Move{From: *e.OtherID, On: dayOf(e.HappenedOn), Alone: e.Kind == splitOff})
 		}
 	}
-	for _, a := range given {
-		if a.Board {
-			h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: treatment.Board, On: dayOf(a.VisitDay)})
-		}
-		if a.Eggs != nil {
-			h.seen[a.ColonyID] = append(h.seen[a.ColonyID], fit.Inspection{On: dayOf(a.VisitDay), Order: a.CreatedAt.UnixMicro(), Eggs: a.Eggs})
-		}
-		if kind := treatment.Kind(a.Kind); kind != treatment.Given && kind != treatment.Other && kind != treatment.Out {
-			if kind != treatment.Board {
-				h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: kind, On: dayOf(a.VisitDay)})
-			}
-			continue
-		}
-		h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
-			ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
-			On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
-			Extra: a.Extra, Swaps: a.Swaps, Withdrawal: a.WithdrawalDays,
-		})
-	}
 	return h
+}
+
+// add takes in a line of the register, which must come in the order in which they were written.
+func (h history) add(a store.Application) {
+	if a.Board {
+		h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: treatment.Board, On: dayOf(a.VisitDay)})
+	}
+	if a.Eggs != nil {
+		h.seen[a.ColonyID] = append(h.seen[a.ColonyID], fit.Inspection{On: dayOf(a.VisitDay), Order: a.CreatedAt.UnixMicro(), Eggs: a.Eggs})
+	}
+	if kind := treatment.Kind(a.Kind); kind != treatment.Given && kind != treatment.Other && kind != treatment.Out {
+		if kind != treatment.Board {
+			h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: kind, On: dayOf(a.VisitDay)})
+		}
+		return
+	}
+	h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
+		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
+		On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+		Extra: a.Extra, Swaps: a.Swaps, Withdrawal: a.WithdrawalDays,
+	})
 }
 
 // deepest is how many unions of unions are followed back.

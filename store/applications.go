@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"time"
 
 	"gorm.io/gorm"
@@ -206,36 +205,25 @@ func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]s
 	return out, err
 }
 
-// GivenSince lists what stands of all colonies since a time, in the order in which it was
-// written, with what tells of what is in a hive.
-func (o Operation) GivenSince(ctx context.Context, since time.Time) ([]Application, error) {
-	return given(o.own(ctx).Where("given_at >= ?", since))
+// GivenSince hands over what stands of all colonies since a time, in the order in which it
+// was written, with what tells of what is in a hive.
+func (o Operation) GivenSince(ctx context.Context, since time.Time, with func(Application)) error {
+	return given(o.own(ctx).Table("applications FORCE INDEX (newest)").Where("given_at >= ?", since), with)
 }
 
 // GivenTo is GivenSince for some colonies.
-func (o Operation) GivenTo(ctx context.Context, a Among) ([]Application, error) {
-	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", a.Colonies, a.Since))
+func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application)) error {
+	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", a.Colonies, a.Since), with)
 }
 
-// given reads them column by column: there are thousands.
-func given(q *gorm.DB) (out []Application, err error) {
-	rows, err := q.Model(&Application{}).Where("superseded = 0 AND kind <> 'skipped'").
-		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "unit", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
-			"eggs", "board", "created_at").Order("seq").Rows()
-	if err != nil {
-		return nil, err
-	}
-	defer func() { err = errors.Join(err, rows.Close()) }()
-	for rows.Next() {
-		var a Application
-		err := rows.Scan(&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.Unit, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
-			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt)
-		if err != nil {
-			return nil, err
-		}
-		out = append(out, a)
-	}
-	return out, rows.Err()
+func given(q *gorm.DB, with func(Application)) error {
+	q = q.Where("superseded = 0 AND kind <> 'skipped'").
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
+			"eggs", "board", "created_at").Order("seq")
+	return each(q, func(a *Application) []any {
+		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
+			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt}
+	}, with)
 }
 
 // VisitExtras is what is ticked on visits in a season.

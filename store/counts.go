@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"time"
 
 	"gorm.io/gorm/clause"
@@ -73,23 +72,14 @@ func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, erro
 		Order("counted_on, created_at, colony_id"))
 }
 
-// CountsSince lists those of all colonies since a day, the oldest first, without void ones
-// and remarks. There are tens of thousands: they are read column by column.
-func (o Operation) CountsSince(ctx context.Context, since time.Time) (out []MiteCount, err error) {
-	rows, err := o.own(ctx).Model(&MiteCount{}).Where("voided_at IS NULL AND counted_on >= ?", since).
-		Select("colony_id", "kind", "mites", "days", "share", "bees", "counted_on").Order("counted_on").Rows()
-	if err != nil {
-		return nil, err
-	}
-	defer func() { err = errors.Join(err, rows.Close()) }()
-	for rows.Next() {
-		var c MiteCount
-		if err := rows.Scan(&c.ColonyID, &c.Kind, &c.Mites, &c.Days, &c.Share, &c.Bees, &c.CountedOn); err != nil {
-			return nil, err
-		}
-		out = append(out, c)
-	}
-	return out, rows.Err()
+// CountsSince hands over those of all colonies since a day, the oldest first, without void
+// ones and remarks.
+func (o Operation) CountsSince(ctx context.Context, since time.Time, with func(MiteCount)) error {
+	q := o.own(ctx).Model(&MiteCount{}).Where("voided_at IS NULL AND counted_on >= ?", since).
+		Select("colony_id", "kind", "mites", "days", "share", "bees", "counted_on").Order("counted_on")
+	return each(q, func(c *MiteCount) []any {
+		return []any{&c.ColonyID, &c.Kind, &c.Mites, &c.Days, &c.Share, &c.Bees, &c.CountedOn}
+	}, with)
 }
 
 // LastCounts gives the newest count of each colony that is not void.

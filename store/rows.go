@@ -14,6 +14,24 @@ func all[Row any](q *gorm.DB) ([]Row, error) {
 	return out, err
 }
 
+// each hands over what a query finds, column by column and one row at a time: for thousands.
+func each[Row any](q *gorm.DB, columns func(*Row) []any, with func(Row)) (err error) {
+	rows, err := q.Rows()
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, rows.Close()) }()
+	var row Row
+	into := columns(&row)
+	for rows.Next() {
+		if err := rows.Scan(into...); err != nil {
+			return err
+		}
+		with(row)
+	}
+	return rows.Err()
+}
+
 // first reads one row, or gives ErrNotFound.
 func first[Row any](q *gorm.DB) (Row, error) {
 	var row Row

@@ -17,10 +17,11 @@ func Of(c Colony, terms map[string]Terms, skipped map[string]string, today calen
 		}
 		return recorded(t)
 	}
-	const each = 8 // follow-ups of a dose, at most as a rule
-	out := make([]Followup, 0, each*(len(c.Treatments)+len(c.Plans)))
+	all := courses(c.Treatments, under)
+	const each = 4 // follow-ups of a course, as a rule
+	out := make([]Followup, 0, each*(len(all)+len(c.Plans)))
 	given := map[string]bool{}
-	for _, k := range courses(c.Treatments, under) {
+	for _, k := range all {
 		job, of, first := k.doses[0].Job, "", len(out)
 		given[job] = true
 		if job == "" {
