@@ -16,6 +16,7 @@ var columns = map[string]string{
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
 	"SpendPieces.note": "spent_pieces.note", "SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
+	"SkipCall.key": "shelf_skips.what", "SkipCall.reason": "shelf_skips.reason",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
 	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",

@@ -20,7 +20,7 @@ import (
 func (d Desk) withWeather(ctx context.Context, of []wire.Followup, jobs map[string]store.Job, labels map[string]store.LabelCard) error {
 	asked := lo.Filter(lo.Range(len(of)), func(i, _ int) bool {
 		f := of[i]
-		return f.Kind == string(followup.Visit) && slices.Contains([]string{string(followup.Late), string(followup.Due), string(followup.Coming)}, f.State)
+		return f.Kind == string(followup.Visit) && followup.State(f.State).Open()
 	})
 	if len(asked) == 0 || d.app.set.Weather == nil {
 		return nil

@@ -29,6 +29,8 @@ type comeback struct {
 	seen   []fit.Inspection
 	counts []mites.Count
 	all    []followup.Followup
+	// skipped are the reasons why something is not done, by what it is.
+	skipped map[string]string
 }
 
 // comebacks tells what follows for colonies, in a fixed number of statements however many
@@ -59,7 +61,7 @@ func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out
 	known := make([]followup.Colony, len(rows))
 	place := map[string]int{} // in the line of its yard
 	for i, row := range rows {
-		k := comeback{row: row, yard: standing[row.YardID], bees: h.colony(row.ID), seen: h.seen[row.ID], counts: counted[row.ID]}
+		k := comeback{row: row, yard: standing[row.YardID], bees: h.colony(row.ID), seen: h.seen[row.ID], counts: counted[row.ID], skipped: skipped[row.ID]}
 		bees := followup.Colony{Treatments: k.bees.Treatments, Lines: h.linesOf(row.ID), Latitude: k.yard.Latitude}
 		bees.Sampled = place[row.YardID]%oneIn == 0 || wasOver(k.counts, k.bees.Treatments, thresholds, k.yard.Latitude)
 		place[row.YardID]++

@@ -58,16 +58,21 @@ func begin(r store.Colony, h history) situation {
 }
 
 func (k *situation) counted(c store.MiteCount, latitude float64, thresholds mites.Thresholds) {
-	s := standing(c, latitude, thresholds)
-	k.count = &s
-	k.stands = fit.Counted{
-		Standing: s.Stands, On: dayOf(c.CountedOn), Value: s.Value, High: s.High, Threshold: s.Threshold,
-		Latitude: latitude,
-	}
-	if count := mitesOf(c); count.Kind == mites.Board {
-		k.stands.Board = count.Began()
+	s, count := standing(c, latitude, thresholds), mitesOf(c)
+	k.count, k.stands = &s, countedOf(count, latitude, thresholds)
+	if count.Kind == mites.Board {
 		k.board = max(k.board, count.On) // it was read, and lies there clean
 	}
+}
+
+// countedOf is how a count stands, and what bears on how it ages.
+func countedOf(c mites.Count, latitude float64, thresholds mites.Thresholds) fit.Counted {
+	s := standingOf(c, latitude, thresholds)
+	out := fit.Counted{Standing: s.Stands, On: c.On, Value: s.Value, High: s.High, Threshold: s.Threshold, Latitude: latitude}
+	if c.Kind == mites.Board {
+		out.Board = c.Began()
+	}
+	return out
 }
 
 // standing holds a count against the threshold of its season.

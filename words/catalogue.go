@@ -50,6 +50,8 @@ type catalogue struct {
 	// Followups are what to come back for, by kind and variant: which of how many is {n} and
 	// {total}, what is done and with what {give} and {things}.
 	Followups map[string]struct{ Title, Why string }
+	// Calls are what else there is to see to, with the name of a batch or lot as {name}.
+	Calls map[string]struct{ Title, Why string }
 	// GivenThings are what each way gives, as {give} and {things} of a follow-up.
 	GivenThings map[followup.Way]struct{ Give, Things string } `json:"given_things"`
 	// Meets tells which mites a method could meet, {met} of 100, by the sealed brood.

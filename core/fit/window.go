@@ -71,6 +71,16 @@ func (o Outlook) Harms(under Conditions) bool {
 // Forecast is the hours of a yard in order.
 type Forecast []Hour
 
+// At is the hour of a day; false where it is not known.
+func (f Forecast) At(on calendar.Day, hour int) (Hour, bool) {
+	for _, h := range f {
+		if h.Day == on && h.Hour == hour {
+			return h, true
+		}
+	}
+	return Hour{}, false
+}
+
 // fewest is how many hours of a day must be known for its maximum to be.
 const fewest = 12
 

@@ -44,6 +44,9 @@ const (
 	Missed  State = "missed"  // it was not done, and would tell nothing any more
 )
 
+// Open reports whether something that stands so is still to be done.
+func (s State) Open() bool { return s == Coming || s == Due || s == Late }
+
 // Followup is one thing to come back for.
 type Followup struct {
 	Kind  Kind
@@ -75,7 +78,7 @@ func (f Followup) Key() string {
 }
 
 // Open reports whether it is still to be done.
-func (f Followup) Open() bool { return f.State == Coming || f.State == Due || f.State == Late }
+func (f Followup) Open() bool { return f.State.Open() }
 
 // stands tells how it stands on a day.
 func (f *Followup) stands(today calendar.Day, skipped map[string]string) {
