@@ -20,7 +20,7 @@ func gap(colony string, n int) string {
 // a third of the water is 8.6, the rest 17.2.
 func TestFromFirstLookToKeptBatch(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.says("[data-unfilled]", "Nobody gets anything yet")
 
@@ -66,7 +66,7 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 // A kept batch goes back onto the bench as it was.
 func TestCopyIntoANewPlan(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002"))
 	p.says("[data-docket]", "Weigh for 494 mL")

@@ -74,7 +74,7 @@ func (p page) hives(seams string) {
 // and sees what the first did; it is finished, labelled and written off.
 func TestAWholeMixOnTheBalance(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.toBench("400")
@@ -179,7 +179,7 @@ func (p page) path() string {
 func TestAMixTypedByHand(t *testing.T) {
 	s := up(t, false)
 	s.Dark()
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.hives("6")
 	p.toBench("")
@@ -254,7 +254,7 @@ func (p page) presses() {
 // the rest is a batch again.
 func TestAPotWithCarriedLiquor(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.click(`[data-choose="strip"]`)
@@ -327,7 +327,7 @@ func (p page) wantedAt(step string) string {
 // code leads to the batch.
 func TestLabelPrintsAndItsCodeLeadsToTheBatch(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	const batch = "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004"
 	p.do(chromedp.Navigate(s.URL + batch))

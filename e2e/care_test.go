@@ -198,7 +198,7 @@ func TestNothingLookedAtNothingWritten(t *testing.T) {
 func TestTooMuchAcidIsNotWalkedPast(t *testing.T) {
 	s := up(t, false)
 	s.Dark()
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.hives("6")
 	p.toBench("")

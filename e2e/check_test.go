@@ -40,7 +40,7 @@ const allSent = `document.querySelector('[data-signal="sent"][data-waiting="0"]'
 // and the count that tells whether they worked is dated from that day.
 func TestStripsLateAreTakenOut(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	late := `[data-followup="out"][data-state="late"]`
@@ -100,7 +100,7 @@ func TestBoardsReadWithoutSignal(t *testing.T) {
 // that did not do well with what the records show, and which mites could be met.
 func TestJobChecked(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	p.click(`[data-job="Ropewalk, midwinter dribble 2025"]`)
@@ -126,7 +126,7 @@ func TestJobChecked(t *testing.T) {
 // begins again. Skipped with a reason it is asked for no more.
 func TestFormicCourseWithAMissedVisit(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	job := uuid.NewString()
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Trial course","method":"pad","under":"formic","rule_kind":"own","rule":"permit","people":1,
@@ -221,7 +221,7 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 // more. Up again, and Enter begins the first.
 func TestCheckByKeys(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	p.says(`[data-followup="visit"]`, "Weather fits Fri 4 Dec")
@@ -243,7 +243,7 @@ func TestCheckByKeys(t *testing.T) {
 // Check; then they are to be disposed of.
 func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	job := uuid.NewString()
@@ -279,7 +279,7 @@ func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 // Boards are printed, read with a pencil, and typed in down a column; Check has them then.
 func TestBoardsTypedInFromPaper(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	p.click(`[data-followup="board_read"][data-state="due"] [data-do]`)
@@ -297,7 +297,7 @@ func TestBoardsTypedInFromPaper(t *testing.T) {
 // day is no weighing.
 func TestBottleWeighedOnItsDay(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	job := uuid.NewString()
@@ -324,7 +324,7 @@ func TestBottleWeighedOnItsDay(t *testing.T) {
 // A job of hives in two yards is gone out to yard by yard.
 func TestRoundOfOneYard(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Two yards","method":"dribble","under":"winter","rule_kind":"own","rule":"permit","people":1,
@@ -337,7 +337,7 @@ func TestRoundOfOneYard(t *testing.T) {
 // Vapour that is recorded only asks for a board, which goes in from the hive's own page.
 func TestBoardAfterVapour(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.asks("/api/register", fmt.Sprintf(`{"colonies":[{"id":%q,"colony_id":%q}],"method":"vapour","product":"vaporised","given_on":"2026-12-04"}`, uuid.NewString(), r3))

@@ -183,6 +183,14 @@ func (p page) click(selector string) {
 	p.t.Fatal(selector, "is never pressed\nthe page says:\n", p.words())
 }
 
+// otherUnits changes between g and lb.
+func (p page) otherUnits() {
+	p.t.Helper()
+	p.click("[data-menu]")
+	p.click("[data-units]")
+	p.until(`document.querySelector('[data-units]') === null`)
+}
+
 // choose presses the button with these words.
 func (p page) choose(words string) {
 	p.t.Helper()

@@ -32,7 +32,7 @@ func (p page) stands(order string) {
 // The stand line is put in another order by keyboard, and stays so.
 func TestStandLineByKeyboard(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + ropewalk))
 	p.stands("R1 R2 R3 R4 R5 R6 R7 R8")
@@ -48,7 +48,7 @@ func TestStandLineByKeyboard(t *testing.T) {
 // A threshold of one's own changes how the same counts stand, everywhere.
 func TestThresholdsOfOnesOwn(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/thresholds"))
 	p.says("main", "Midwinter", "trade: 1", "none in the trade")
@@ -67,7 +67,7 @@ func TestThresholdsOfOnesOwn(t *testing.T) {
 // On a phone the matrix is told by shape and word, and its days choose the day.
 func TestDecideOnAPhone(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	const yard = `[data-decide-yard="Kiln Lane"] `

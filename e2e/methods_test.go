@@ -68,7 +68,7 @@ func TestPotTheOtherWayRound(t *testing.T) {
 	p.says("main", "does 12 colonies", "Only a count")
 	// In the kitchen's units the glycerol is in pounds, the acid stays in grams, and
 	// the pot is warmed to 158 °F: 36 × 20 g × 0.65398 are 471 g, 16.6 oz.
-	p.click(`[aria-label="Units"]`)
+	p.otherUnits()
 	p.says(`[data-line="Glycerol"]`, "1 lb 0.6 oz", "471 g")
 	p.says(`[data-line="Oxalic dihydrate"]`, "249.1 g", "158 °F")
 	if got := p.value("warm_to_c"); got != "158" {

@@ -15,7 +15,7 @@ import (
 // stock, one litre bottle.
 func TestFormicToKeptBatch(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.click(`[data-choose="pad"]`)
 	p.says(`[data-path="hold.percent"]`, "A figure is needed here")

@@ -25,7 +25,7 @@ func (p page) text(selector string) string {
 // is taken out.
 func TestInvitation(t *testing.T) {
 	s := up(t, true)
-	owner, guest := open(t, s.URL, browser.Desk), open(t, s.URL+"/yards", browser.Phone)
+	owner, guest := open(t, s.URL+"/mix", browser.Desk), open(t, s.URL+"/yards", browser.Phone)
 	guest.says("main", "Sign in", "Mix works without")
 	owner.enter()
 	owner.do(chromedp.Navigate(s.URL + "/people"))
@@ -84,7 +84,7 @@ func TestInvitation(t *testing.T) {
 // A label is copied to a card, told where it cannot be, and then judges and doses.
 func TestCardOfALabel(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/cards"))
 	p.says("main", "No cards yet")
@@ -133,7 +133,7 @@ func TestCardOfALabel(t *testing.T) {
 // it leaves the line; counts that are wrong are void and stay.
 func TestWhatBecomesOfAHive(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
 	p.says("main", "R3", "17 in 7 days", "over", "95 %: 1.41 to 3.89 a day", "Formic acid")
@@ -167,7 +167,7 @@ func TestWhatBecomesOfAHive(t *testing.T) {
 // Counts that cannot be are told at their field, and nothing typed is lost.
 func TestCountsThatCannotBe(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + ropewalk + "/count"))
 	p.write(`[data-count-row="R1"] input`, "5")
@@ -193,7 +193,7 @@ func TestCountsThatCannotBe(t *testing.T) {
 // The demo's clock moves on by a press, and yesterday's looks with it.
 func TestDemoClock(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
 	p.says("main", "yesterday")

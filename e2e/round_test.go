@@ -161,7 +161,7 @@ const later = `(() => { const now = Date.now; Date.now = () => now() + 1100 })()
 // same fields.
 func TestCoreInTheBrowserAgrees(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/treat"))
 	p.click("[data-go-round]")
@@ -326,7 +326,7 @@ func TestARound(t *testing.T) {
 	p.says("[data-done]", "7 mL", "Hefted")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 
-	other := open(t, s.URL, browser.Desk) // a second phone really doses one of them again
+	other := open(t, s.URL+"/mix", browser.Desk) // a second phone really doses one of them again
 	other.enter()
 	other.do(chromedp.Navigate(s.URL + "/register"))
 	other.says("[data-register]", "H000", "7 mL", "245 mg oxalic dihydrate", "H001", "nothing given", "Dead", "No. 1", "permit held")
@@ -542,7 +542,7 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 // Strips are placed by their drawing, and taken out on a later day with what is missing.
 func TestRoundOfStrips(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	fetched := func(js string) string {

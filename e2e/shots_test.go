@@ -46,12 +46,12 @@ const saltmarshHut = "/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1002"
 const saltmarsh = `[data-decide-yard="Saltmarsh Hut"] `
 
 var views = []view{
-	{name: "mix-desk", size: browser.Desk, path: "/", wait: "[data-dose]"},
-	{name: "mix-phone", size: browser.Phone, path: "/", wait: "[data-dose]"},
-	{name: "strip-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+	{name: "mix-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]"},
+	{name: "mix-phone", size: browser.Phone, path: "/mix", wait: "[data-dose]"},
+	{name: "strip-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"),
 	}},
-	{name: "pad-desk", size: browser.Desk, path: "/", wait: "[data-dose]", do: []browser.Action{
+	{name: "pad-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="pad"]`), shown("[data-given]"),
 	}},
 	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
@@ -63,27 +63,27 @@ var views = []view{
 	{name: "yard-desk", size: browser.Desk, path: ropewalk, wait: "figure svg", member: true},
 	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
 	{name: "inspect-phone", size: browser.Phone, path: ropewalk + "/inspect", wait: "[data-keep-inspection]", member: true},
-	{name: "bench-desk", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
+	{name: "bench-desk", size: browser.Desk, path: "/mix", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),
 		click("[data-primary]"), shown(`[data-step="gear"]`), click("[data-primary]"), shown(`[data-step="hot_water"]`),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),
 		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`),
 	)},
-	{name: "bench-mend", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
+	{name: "bench-mend", size: browser.Desk, path: "/mix", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
 		typed(`[data-path="grams"] input`, "160.4\r"), shown("[data-taken]"), click("[data-primary]"), shown(`[data-step="gear"]`),
 		click("[data-primary]"), shown(`[data-step="hot_water"]`), typed(`[data-path="grams"] input`, "53.5\r"), shown("[data-taken]"),
 		click("[data-primary]"), shown(`[data-step="heat_water"]`), click("[data-third]"), shown(`[data-step="acid"]`),
 		typed(`[data-path="grams"] input`, "11.2\r"), shown("[data-mend]"), browser.Phone, script("scrollTo(0, 0)"),
 	)},
-	{name: "round-phone", size: browser.Desk, path: "/", member: true, wait: "[data-dose]", do: []browser.Action{
+	{name: "round-phone", size: browser.Desk, path: "/mix", member: true, wait: "[data-dose]", do: []browser.Action{
 		click("[data-save]"), shown("[data-saved]"), click(`header a[href="/treat"]`), shown("[data-go-round]"), browser.Phone,
 		click("[data-go-round]"), shown("[data-given]"), mixed, click("[data-by-hand]"), click("[data-given]:enabled"),
 		shown(`[data-signal="sent"][data-waiting="0"]`), shown("[data-ready]"), shown(`[data-colony-open] [data-dose]`),
 	}},
 	{name: "register-desk", size: browser.Desk, path: "/treat", wait: "[data-go-round]", member: true, do: []browser.Action{
 		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-just-done]"), click("[data-other]"),
-		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/register"]`), shown("[data-line-of]"),
+		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/book"]`), shown(`main a[href="/register"]`), click(`main a[href="/register"]`), shown("[data-line-of]"),
 	}},
 	{name: "check-desk", size: browser.Desk, path: "/check", wait: "[data-job]", member: true},
 	{name: "job-check-desk", size: browser.Desk, path: "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", wait: "[data-falls]", member: true},

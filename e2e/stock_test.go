@@ -14,7 +14,7 @@ import (
 // its bicarbonate, and a lot is measured again with the reason.
 func TestFormicFromTheShelf(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/stock"))
 	p.says("main", "Formic acid", "litre bottle, 85 %", "soon over", "Oxalic acid", "supplier’s no. A-2231")
@@ -35,7 +35,7 @@ func TestFormicFromTheShelf(t *testing.T) {
 	p.click(`[data-save-form="lot"]`)
 	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-lot-name="new bottle"]`)))
 
-	p.do(chromedp.Navigate(s.URL + "/"))
+	p.do(chromedp.Navigate(s.URL + "/mix"))
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.click(`[data-choose="pad"]`)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-given]")))
@@ -83,7 +83,7 @@ func TestFormicFromTheShelf(t *testing.T) {
 // stays typed while something in it cannot be.
 func TestOtherTreatment(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/register"))
 	p.says("[data-register]", "Kiln Lane", "3 pieces", "looked for eggs: seen")

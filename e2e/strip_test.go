@@ -17,7 +17,7 @@ import (
 // glycerol, each read to the tenth below 100 g.
 func TestStripsToKeptPots(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.click(`[data-choose="strip"]`)
 	p.says("[data-unfilled]", "Nobody gets anything yet")

@@ -20,7 +20,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
 	p.says(`[data-line="Sugar"]`, "178 g")
 
-	p.click(`button[aria-label="Units"]`)
+	p.otherUnits()
 	p.says("[data-docket]", "Weigh for 10.0 fl oz")
 	p.says(`[data-line="Sugar"]`, "6.3 oz")
 	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
@@ -29,7 +29,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 	p.choose("Volume")
 	p.fill("size.volume_ml", "10")
 	p.says("[data-docket]", "Weigh for 10.0 fl oz")
-	p.click(`button[aria-label="Units"]`)
+	p.otherUnits()
 	if got := p.value("size.volume_ml"); got != "295.74" {
 		t.Errorf("10 fl oz became %q mL", got)
 	}
@@ -40,7 +40,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 // beside it, and nothing typed is lost by it or by a reload.
 func TestBadInputAndReload(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.choose("Volume")
 	for _, c := range []struct{ typed, told string }{
@@ -105,7 +105,7 @@ func TestStorageThatKeepsNothing(t *testing.T) {
 	p.choose("Volume")
 	p.fill("size.volume_ml", "500")
 	p.says("[data-docket]", "Weigh for 500 mL")
-	p.click(`button[aria-label="Units"]`)
+	p.otherUnits()
 	p.says("[data-docket]", "Weigh for 16.9 fl oz")
 }
 
@@ -113,7 +113,7 @@ func TestStorageThatKeepsNothing(t *testing.T) {
 // did not work out, and both the figures and the saving come back with it.
 func TestServerAway(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
+	p := open(t, s.URL+"/mix", browser.Phone)
 	p.enter()
 	p.says("[data-docket]", "Weigh for 265 mL")
 	if err := s.Hush(); err != nil {

@@ -151,7 +151,7 @@ func TestDecide(t *testing.T) {
 func TestTwoAtOneHive(t *testing.T) {
 	s := up(t, true)
 	const hive = "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2001"
-	first, second := open(t, s.URL, browser.Desk), open(t, s.URL, browser.Desk)
+	first, second := open(t, s.URL+"/mix", browser.Desk), open(t, s.URL+"/mix", browser.Desk)
 	for _, p := range []page{first, second} {
 		p.enter()
 		p.do(chromedp.Navigate(s.URL + hive))
@@ -201,7 +201,7 @@ func TestLookWithoutSignal(t *testing.T) {
 // A table of colonies: looked at, its faults named, and stored only on a word.
 func TestImport(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
+	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/import"))
 	file := filepath.Join(t.TempDir(), "hives.csv")

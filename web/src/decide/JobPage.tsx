@@ -33,7 +33,7 @@ function Whole({ job }: { job: Schemas['Job'] }) {
       data(client.GET('/api/jobs/{id}/recipe', { params: { path: { id: job.id }, query: { day: of } } })),
     ({ recipe, place, rule }) => {
       keepDraft(adopt(recipe, usual, place, rule))
-      void navigate('/')
+      void navigate('/mix')
     },
   )
   return (

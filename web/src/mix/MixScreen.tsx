@@ -5,7 +5,7 @@ import { text } from '../method/text'
 import { useDraft } from '../method/useDraft'
 
 /** Mix: what to weigh for these hives, and what each gets, by the method chosen. */
-export function MixScreen({ start }: { start: Schemas['Start'] }) {
+export default function MixScreen({ start }: { start: Schemas['Start'] }) {
   const bench = useDraft(start)
   const { Mix } = PARTS[bench.draft.method]
   return (

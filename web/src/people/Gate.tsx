@@ -75,7 +75,7 @@ function SignIn({ demo }: { demo: boolean }) {
         unfinished={!form.typed.login?.trim() || !form.typed.password}
         onSave={() => trying.save()}
       />
-      <Link to="/">{text.toMix}</Link>
+      <Link to="/mix">{text.toMix}</Link>
     </main>
   )
 }
@@ -118,7 +118,7 @@ function Claim() {
         mark="claim"
         onSave={() => claiming.save()}
       />
-      <Link to="/">{text.toMix}</Link>
+      <Link to="/mix">{text.toMix}</Link>
     </main>
   )
 }

@@ -3,7 +3,6 @@ import {
   ask,
   Asking,
   date,
-  forgetThem,
   Form,
   may,
   type Panel,
@@ -18,7 +17,6 @@ import {
   Waiting,
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
-import { useQueue } from '../outbox/useOutbox'
 import { Log } from './Log'
 import { OnceLink } from './OnceLink'
 import styles from './PeoplePage.module.css'
@@ -26,6 +24,7 @@ import { SecondFactor } from './SecondFactor'
 import { Sessions } from './Sessions'
 import { text } from './text'
 import { Tokens } from './Tokens'
+import { useSignOut } from './useSignOut'
 
 const ROLES: Role[] = ['owner', 'keeper', 'helper', 'viewer']
 
@@ -185,14 +184,7 @@ function Account() {
     async () => client.POST('/api/password', { body: form.body as Schemas['ChangePassword'] }),
     form.clear,
   )
-  const { own } = useQueue()
-  // The page begins anew: nothing of the operation stays in it.
-  const out = () => {
-    forgetThem()
-    location.reload()
-  }
-  const leaving = useSaving(async () => client.DELETE('/api/session'), out)
-  const everywhere = useSaving(async () => client.DELETE('/api/sessions'), out)
+  const { waiting, leaving, everywhere } = useSignOut()
   return (
     <section>
       <h2>
@@ -214,10 +206,10 @@ function Account() {
       <Tokens />
       <Said message={leaving.message ?? everywhere.message} />
       <p className={styles.inline} style={{ marginTop: 16 }}>
-        {own.length > 0 ? (
+        {waiting > 0 ? (
           <Asking
             action={text.signOut}
-            hint={text.waitsHere(own.length)}
+            hint={text.waitsHere(waiting)}
             yes={text.signOutAnyway}
             onYes={() => leaving.save()}
           />

@@ -1,103 +1,118 @@
-import { useColorScheme } from '@mui/material/styles'
-import { useMutation } from '@tanstack/react-query'
-import { Link, NavLink, useMatch } from 'react-router'
-import { client, data, type Schemas } from '../api/client'
-import { clock, day, Press, queries, useUnits, useVolumeOnBench, volume } from '../kit'
+import { lazy, Suspense, useState, type MouseEvent } from 'react'
+import { Link, NavLink, useLocation } from 'react-router'
+import type { Schemas } from '../api/client'
+import { clock, day, useUnits, useVolumeOnBench, volume } from '../kit'
+import { DemoClock } from './DemoClock'
 import styles from './Header.module.css'
 import { text } from './text'
 
-/** The spine: the stages of the work that there are, and at its end the day. */
-export function Header({ start, onKeys }: { start: Schemas['Start']; onKeys: () => void }) {
-  const { system, choose } = useUnits()
-  const { colorScheme, setMode } = useColorScheme()
+const OperationMenu = lazy(() => import('./OperationMenu'))
+
+interface Props {
+  start: Schemas['Start']
+  onKeys: () => void
+  onFind: () => void
+}
+
+/** Today, the stages of the work in their order, the places that everything stands in, and whose it is. */
+export function Header({ start, onKeys, onFind }: Props) {
+  const { system } = useUnits()
   const ml = useVolumeOnBench()
-  const atBench = useMatch('/bench/:id') !== null
-  const inYard = useMatch('/rounds/*') !== null
+  const { pathname } = useLocation()
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const made = ml === undefined ? undefined : volume(ml, system)
+  const subs: Partial<Record<Stage, string>> = made
+    ? { mix: text.mixVolume(`${made.value} ${made.unit}`) }
+    : {}
+  const on = (...roots: string[]) => (roots.some((r) => pathname.startsWith(r)) ? 'active' : undefined)
   return (
     <header className={`${styles.header} no-print`}>
-      <div className={styles.mark}>
+      <Link to="/" className={styles.mark}>
         <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
           <path d="M3 8h20l-2.6 14H5.6zM4.2 13h17.6M4 8c0-3 2-4.5 4.5-4.5M22 8c0-3-2-4.5-4.5-4.5" />
         </svg>
         {text.name}
-      </div>
-      <nav className={styles.spine} aria-label={text.stages}>
-        <NavLink to="/decide">
-          <b>{text.decide}</b>
-          <span>{text.decideSub}</span>
-        </NavLink>
-        <NavLink to="/" end className={({ isActive }) => (isActive || atBench ? 'active' : '')}>
-          <b>{text.mix}</b>
-          <span>{made ? text.mixVolume(`${made.value} ${made.unit}`) : text.mixIdle}</span>
-        </NavLink>
-        <NavLink to="/treat" className={({ isActive }) => (isActive || inYard ? 'active' : '')}>
-          <b>{text.treat}</b>
-          <span>{text.treatSub}</span>
-        </NavLink>
-        <NavLink to="/check">
-          <b>{text.check}</b>
-          <span>{text.checkSub}</span>
-        </NavLink>
-        <NavLink to="/register">
-          <b>{text.register}</b>
-          <span>{text.registerSub}</span>
-        </NavLink>
-        <NavLink to="/yards">
-          <b>{text.yards}</b>
-          <span>{text.yardsSub}</span>
-        </NavLink>
-        <NavLink to="/batches">
-          <b>{text.batches}</b>
-          <span>{text.batchesSub}</span>
-        </NavLink>
-      </nav>
-      <div className={styles.tools}>
-        <Press
-          small
-          says={system === 'us' ? text.us : text.metric}
-          aria-label={text.units}
-          onPress={() => choose(system === 'us' ? 'metric' : 'us')}
-        />
-        <Press
-          small
-          says={colorScheme === 'dark' ? text.daylight : text.dusk}
-          onPress={() => setMode(colorScheme === 'dark' ? 'light' : 'dark')}
-        />
-        <Press small says="?" className={styles.desk} aria-label={text.keys} onPress={onKeys} />
-      </div>
-      <Link to={start.me ? '/people' : '/yards'} className={styles.who} data-who>
-        {start.me?.login ?? text.signIn}
       </Link>
-      <div className={styles.sky}>
-        <b>{start.me?.operation ?? start.place ?? day(start.now)}</b>
+      <nav className={styles.nav} aria-label={text.places}>
+        {start.me && <Tab to="/" end label={text.today} sub={text.todaySub} />}
+        <span className={styles.spine}>
+          {(Object.keys(STAGES) as Stage[]).map((s) => (
+            <Tab
+              key={s}
+              to={`/${s}`}
+              label={text[s]}
+              sub={subs[s] ?? text.subs[s]}
+              className={on(...STAGES[s])}
+            />
+          ))}
+        </span>
+        <Tab
+          to="/yards"
+          label={text.yards}
+          sub={text.yardsSub}
+          className={on('/yards', '/colonies', '/import')}
+        />
+        <Tab to="/book" label={text.book} sub={text.bookSub} className={on(...BOOK)} />
+      </nav>
+      <div className={styles.whose}>
+        <button
+          type="button"
+          aria-haspopup="menu"
+          onClick={(e: MouseEvent<HTMLElement>) => setAnchor(e.currentTarget)}
+          data-menu
+        >
+          {start.me?.operation ?? start.place ?? text.nobody} ▾
+        </button>
         <span>
-          {start.demo ? `${day(start.now)} ` : clock(start.now)}
-          {start.demo && start.me && <DemoClock />}
+          <span className={styles.who}>
+            {start.me ? (
+              <span data-who>{start.me.login}</span>
+            ) : (
+              <Link to="/yards" data-who>
+                {text.signIn}
+              </Link>
+            )}
+            {' · '}
+          </span>
+          {start.demo ? (
+            <DemoClock now={start.now} may={!!start.me} />
+          ) : (
+            `${day(start.now)} ${clock(start.now)}`
+          )}
         </span>
       </div>
+      {anchor && (
+        <Suspense>
+          <OperationMenu anchor={anchor} onClose={() => setAnchor(null)} onKeys={onKeys} onFind={onFind} />
+        </Suspense>
+      )}
     </header>
   )
 }
 
-/** The demo's clock stands still until somebody moves it on. */
-function DemoClock() {
-  const moving = useMutation({
-    mutationFn: () => data(client.POST('/api/demo/clock', { body: { days: 1 } })),
-    onSuccess: async (start) => {
-      queries.setQueryData(['start'], start)
-      await queries.invalidateQueries()
-    },
-  })
-  return (
-    <button
-      type="button"
-      className={styles.on}
-      title={text.demoHint}
-      onClick={() => moving.mutate()}
-      data-demo-clock
-    >
-      {text.demo}
-    </button>
-  )
+type Stage = 'decide' | 'mix' | 'treat' | 'check'
+
+/** The stages, and what else stands under each. */
+const STAGES: Record<Stage, string[]> = {
+  decide: ['/decide', '/jobs'],
+  mix: ['/mix', '/bench'],
+  treat: ['/treat', '/rounds', '/practice'],
+  check: ['/check', '/compare', '/reach'],
 }
+
+const BOOK = ['/book', '/register', '/batches', '/stock', '/cards', '/thresholds']
+
+interface TabProps {
+  to: string
+  label: string
+  sub: string
+  end?: boolean
+  className?: string | undefined
+}
+
+const Tab = ({ to, label, sub, end = false, className }: TabProps) => (
+  <NavLink to={to} end={end} className={({ isActive }) => (isActive ? 'active' : (className ?? ''))}>
+    <b>{label}</b>
+    <span>{sub}</span>
+  </NavLink>
+)

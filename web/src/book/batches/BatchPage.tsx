@@ -95,7 +95,7 @@ function Whole({ batch }: { batch: Batch }) {
               yes={text.copyYes}
               onYes={() => {
                 keepDraft(adopt(batch.recipe, usual, draftPlace, batch.rule_worked_under))
-                void navigate('/')
+                void navigate('/mix')
               }}
             />
             <Press outlined says={text.print} onPress={() => print()} />

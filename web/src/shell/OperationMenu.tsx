@@ -1,0 +1,53 @@
+import Divider from '@mui/material/Divider'
+import Menu from '@mui/material/Menu'
+import MenuItem from '@mui/material/MenuItem'
+import { useColorScheme } from '@mui/material/styles'
+import { useNavigate } from 'react-router'
+import { Said, useStart, useUnits } from '../kit'
+import { useSignOut } from '../people/useSignOut'
+import { text } from './text'
+
+interface Props {
+  anchor: HTMLElement
+  onClose: () => void
+  onKeys: () => void
+  onFind: () => void
+}
+
+/** What belongs to the operation and to whoever is signed in. */
+export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props) {
+  const { me } = useStart()
+  const { system, choose } = useUnits()
+  const { colorScheme, setMode } = useColorScheme()
+  const { waiting, leaving } = useSignOut()
+  const navigate = useNavigate()
+  const does = (act: () => void) => () => {
+    onClose()
+    act()
+  }
+  return (
+    <Menu open anchorEl={anchor} onClose={onClose}>
+      {me && <MenuItem onClick={does(onFind)}>{text.find}</MenuItem>}
+      <MenuItem onClick={does(() => void navigate('/people'))}>{me ? text.people : text.signIn}</MenuItem>
+      <Divider />
+      <MenuItem onClick={does(() => choose(system === 'us' ? 'metric' : 'us'))} data-units>
+        {system === 'us' ? text.toMetric : text.toUS}
+      </MenuItem>
+      <MenuItem onClick={does(() => setMode(colorScheme === 'dark' ? 'light' : 'dark'))} data-scheme-switch>
+        {colorScheme === 'dark' ? text.daylight : text.dusk}
+      </MenuItem>
+      <MenuItem onClick={does(onKeys)}>{text.keys}</MenuItem>
+      {me && <Divider />}
+      {/* What waits on this phone is said where the account stands, before anybody leaves. */}
+      {me && (
+        <MenuItem
+          onClick={() => (waiting > 0 ? does(() => void navigate('/people'))() : leaving.save())}
+          data-leave
+        >
+          {text.signOut}
+        </MenuItem>
+      )}
+      <Said message={leaving.message} />
+    </Menu>
+  )
+}

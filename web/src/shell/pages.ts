@@ -1,0 +1,18 @@
+import { text } from './text'
+
+/** Pages that are found by name, in the order in which they are listed. */
+export const PAGES = [
+  { to: '/decide', name: text.decide, sub: text.subs.decide },
+  { to: '/mix', name: text.mix, sub: text.subs.mix },
+  { to: '/book', name: text.book, sub: text.pages.book },
+  { to: '/register', name: text.pages.register, sub: text.pages.registerSub },
+  { to: '/batches', name: text.pages.batches, sub: text.pages.batchesSub },
+  { to: '/stock', name: text.pages.stock, sub: text.pages.stockSub },
+  { to: '/cards', name: text.pages.cards, sub: text.pages.cardsSub },
+  { to: '/thresholds', name: text.pages.thresholds, sub: text.pages.thresholdsSub },
+  { to: '/compare', name: text.pages.compare, sub: text.pages.compareSub },
+  { to: '/reach', name: text.pages.reach, sub: text.pages.reachSub },
+  { to: '/practice', name: text.pages.practice, sub: text.pages.practiceSub },
+  { to: '/import', name: text.pages.import, sub: text.pages.importSub },
+  { to: '/people', name: text.people, sub: text.pages.peopleSub },
+]
