@@ -7,6 +7,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/followup"
+	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -47,7 +48,7 @@ func (d Desk) shelfOn(ctx context.Context, today calendar.Day) (shelf, error) {
 		if kind, calls := agenda.Batch(b.OnHand.Left, lastDay(b.OnHand.UseBy), today); calls {
 			call(wire.Call{BatchID: b.ID, Method: b.Method, By: b.OnHand.UseBy}, kind, b.Name, b.ID)
 		}
-		if b.OnHand.Left > 0 && !b.Leftover {
+		if b.OnHand.Left > 0 && !b.Leftover && b.OnHand.Keeps != string(stock.Past) {
 			out.jars = append(out.jars, wire.Jar{ID: b.ID, Name: b.Name, Method: b.Method, Left: b.OnHand.Left, Unit: b.OnHand.Unit})
 		}
 	}
@@ -68,9 +69,9 @@ func (d Desk) SkipCall(ctx context.Context, in wire.SkipCall) error {
 }
 
 // along is what the visits until a day need: gear by what each job gives, clean boards, and
-// what of each method is there.
+// what of each method is there, or the jobs that must be mixed for.
 func along(of []wire.Followup, gear func(job string) []string, jars []wire.Jar, until string) wire.TakeAlong {
-	out := wire.TakeAlong{Gear: []string{}, Jars: []wire.Jar{}}
+	out := wire.TakeAlong{Gear: []string{}, Jars: []wire.Jar{}, Mix: []wire.Name{}}
 	for _, f := range of {
 		if f.From > until {
 			continue
@@ -80,7 +81,11 @@ func along(of []wire.Followup, gear func(job string) []string, jars []wire.Jar, 
 		case followup.BoardIn:
 			out.Boards += waiting
 		case followup.Visit:
-			out.Jars = lo.Union(out.Jars, lo.Filter(jars, func(j wire.Jar, _ int) bool { return j.Method == f.Method }))
+			fit := lo.Filter(jars, func(j wire.Jar, _ int) bool { return j.Method == f.Method })
+			if len(fit) == 0 {
+				out.Mix = lo.Union(out.Mix, []wire.Name{{ID: f.JobID, Name: f.Job}})
+			}
+			out.Jars = lo.Union(out.Jars, fit)
 			fallthrough
 		case followup.Out, followup.Move, followup.Reversed, followup.Hang, followup.Weigh:
 			out.Gear = lo.Union(out.Gear, gear(f.JobID))

@@ -25,7 +25,8 @@ const fiveYears = `INSERT INTO applications (operation_id, id, visit_day, colony
 	'{}', 'permit', '', 0, '', 60, '', d.day, 1, d.day FROM colonies c
 	JOIN (SELECT seq, '2026-12-03' - INTERVAL seq * 45 DAY AS day FROM seq_1_to_40) d`
 
-// checking measures what follows for many colonies with years behind them, at the server.
+// checking measures what follows for many colonies with years behind them, at the server and
+// drawn, and the same of Today.
 func checking() ([]figure, error) {
 	c, err := newCrew()
 	if err != nil {
@@ -47,49 +48,65 @@ func checking() ([]figure, error) {
 		var name string
 		return n, db.QueryRow("SHOW GLOBAL STATUS LIKE 'Com_select'").Scan(&name, &n)
 	}
-	once := func() (time.Duration, error) {
+	once := func(path string) (time.Duration, error) {
 		begun := time.Now()
-		response, err := c.client.Get(c.URL + "/api/check")
+		response, err := c.client.Get(c.URL + path)
 		if err != nil {
 			return 0, err
 		}
 		_, err = io.Copy(io.Discard, response.Body)
 		_ = response.Body.Close()
 		if err == nil && response.StatusCode != http.StatusOK {
-			err = fmt.Errorf("check: %s", response.Status)
+			err = fmt.Errorf("%s: %s", path, response.Status)
 		}
 		return time.Since(begun), err
 	}
-	var took []time.Duration
-	for range 15 {
-		one, err := once()
-		if err != nil {
-			return nil, err
+	median := func(path string) (time.Duration, error) {
+		var took []time.Duration
+		for range 15 {
+			one, err := once(path)
+			if err != nil {
+				return 0, err
+			}
+			took = append(took, one)
 		}
-		took = append(took, one)
+		slices.Sort(took)
+		return took[len(took)/2], nil
+	}
+	middle, err := median("/api/check")
+	if err != nil {
+		return nil, err
 	}
 	before, err := asked()
 	if err != nil {
 		return nil, err
 	}
-	if _, err := once(); err != nil {
+	if _, err := once("/api/check"); err != nil {
 		return nil, err
 	}
 	after, err := asked()
 	if err != nil {
 		return nil, err
 	}
-	slices.Sort(took)
-	middle := took[len(took)/2]
 	drawn, err := c.drawn("/check", "/api/check", `document.querySelector('[data-followup]')`)
 	if err != nil {
 		return nil, err
 	}
-	const most, mostAsked, mostDrawn = 100 * time.Millisecond, 25, time.Second
+	today, err := median("/api/today")
+	if err != nil {
+		return nil, err
+	}
+	todayDrawn, err := c.drawn("/", "/api/today", `document.querySelector('[data-followup]')`)
+	if err != nil {
+		return nil, err
+	}
+	const most, mostToday, mostAsked, mostDrawn = 100 * time.Millisecond, 150 * time.Millisecond, 25, time.Second
 	return []figure{
 		{fmt.Sprintf("check, %d colonies, 40 applications each, median", coloniesMany), middle.Round(time.Millisecond).String(), "under " + most.String(), middle < most},
 		{"statements for it, the session's among them", fmt.Sprint(after - before), fmt.Sprintf("at most %d", mostAsked), after-before <= mostAsked},
 		{"the same drawn, processor at a quarter", drawn.Round(time.Millisecond).String(), "under " + mostDrawn.String(), drawn < mostDrawn},
+		{"today, the same colonies, median", today.Round(time.Millisecond).String(), "under " + mostToday.String(), today < mostToday},
+		{"the same drawn, processor at a quarter", todayDrawn.Round(time.Millisecond).String(), "under " + mostDrawn.String(), todayDrawn < mostDrawn},
 	}, nil
 }
 

@@ -13,6 +13,7 @@ import (
 const (
 	mostScript = 200_000 // bytes, gzipped
 	entry      = "index.html"
+	first      = "src/today/TodayPage.tsx"
 )
 
 // chunk is an entry of Vite's manifest.
@@ -21,8 +22,8 @@ type chunk struct {
 	Imports []string `json:"imports"`
 }
 
-// firstView is the gzipped script that the browser loads before the first
-// screen stands: the entry and all that it imports at once.
+// firstView is the gzipped script that the browser loads before the first screen stands: the
+// entry and Today, and all that they import at once.
 func firstView() ([]figure, error) {
 	raw, err := fs.ReadFile(web.Files(), ".vite/manifest.json")
 	if err != nil {
@@ -51,8 +52,13 @@ func firstView() ([]figure, error) {
 		}
 		return nil
 	}
-	if err := add(entry); err != nil {
-		return nil, err
+	for _, of := range []string{entry, first} {
+		if manifest[of].File == "" {
+			return nil, fmt.Errorf("no %s in the manifest", of)
+		}
+		if err := add(of); err != nil {
+			return nil, err
+		}
 	}
 	return []figure{{
 		name:  "script of the first view, gzipped",

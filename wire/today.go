@@ -85,6 +85,7 @@ type TakeAlong struct {
 	Gear   []string `json:"gear" doc:"To be worn."`
 	Boards int      `json:"boards,omitempty" doc:"Clean ones."`
 	Jars   []Jar    `json:"jars"`
+	Mix    []Name   `json:"mix" doc:"Jobs of whose method nothing good is there: it is mixed first."`
 }
 
 // Jar is a batch of which something is left.

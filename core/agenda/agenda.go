@@ -24,7 +24,7 @@ const (
 )
 
 // Urgent reports whether it is to be seen to now, and not when one comes by next.
-func (k Kind) Urgent() bool { return k == Treat || k == UseUp || k == ThrowOut || k == LotOver }
+func (k Kind) Urgent() bool { return k == Treat || k == UseUp }
 
 // Hive is what bears on what one calls for.
 type Hive struct {
@@ -66,12 +66,15 @@ func (h Hive) unseen(today calendar.Day) bool {
 	return !today.Cold(h.Latitude) && today-max(h.Seen, h.Began) > unseenLong
 }
 
+// drops are so little, mL, g or pieces, that nobody does anything with it.
+const drops = 1
+
 // lotSoon is how many days before its last day a lot is told of: there must be time to buy.
 const lotSoon = 30
 
 // Batch is what a batch calls for of which something is left; false: nothing.
 func Batch(left float64, useBy, today calendar.Day) (Kind, bool) {
-	if left <= 0 || useBy == 0 {
+	if left < drops || useBy == 0 {
 		return "", false
 	}
 	switch stock.Keeps(today, useBy) {
@@ -86,7 +89,7 @@ func Batch(left float64, useBy, today calendar.Day) (Kind, bool) {
 // Lot is the same of a lot.
 func Lot(left float64, expires, today calendar.Day) (Kind, bool) {
 	switch {
-	case left <= 0 || expires == 0 || expires-today > lotSoon:
+	case left < drops || expires == 0 || expires-today > lotSoon:
 		return "", false
 	case today > expires:
 		return LotOver, true

@@ -52,6 +52,7 @@ func TestShelf(t *testing.T) {
 		"is today":                 {func() (Kind, bool) { return Batch(100, today, today) }, UseUp},
 		"was yesterday":            {func() (Kind, bool) { return Batch(100, today-1, today) }, ThrowOut},
 		"but nothing is left":      {func() (Kind, bool) { return Batch(0, today-1, today) }, ""},
+		"but drops are left":       {func() (Kind, bool) { return Batch(0.9, today-1, today) }, ""},
 		"overdrawn":                {func() (Kind, bool) { return Batch(-5, today-1, today) }, ""},
 		"it keeps":                 {func() (Kind, bool) { return Batch(100, 0, today) }, ""},
 		"a lot, in 31 days":        {func() (Kind, bool) { return Lot(500, today+31, today) }, ""},

@@ -10,6 +10,7 @@ import { text } from './shell/text'
 import { Updated } from './shell/Updated'
 import { useKeys } from './shell/useKeys'
 
+const TodayPage = lazy(() => import('./today/TodayPage'))
 const MixScreen = lazy(() => import('./mix/MixScreen'))
 const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
 const QueueBar = lazy(() => import('./outbox/QueueBar'))
@@ -43,7 +44,7 @@ export function App() {
         <Boundary>
           <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
             <Routes>
-              <Route path="/" element={mix} />
+              <Route path="/" element={me ? <Titled title={text.today} page={<TodayPage />} /> : mix} />
               <Route path="/mix" element={mix} />
               {OPEN.map(([path, title, Page]) => (
                 <Route key={path} path={path} element={<Titled title={title} page={<Page />} />} />

@@ -2,14 +2,14 @@ import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
+import { Task } from '../followup/Task'
+import { useTaskKeys } from '../followup/useTaskKeys'
 import { ask, Waiting } from '../kit'
 import page from '../kit/page.module.css'
 import styles from './CheckPage.module.css'
 import { Interval } from './Interval'
 import { percent } from './share'
-import { Task } from './Task'
 import { text } from './text'
-import { useTaskKeys } from './useTaskKeys'
 
 const checkQuery = ask(['check'], '/api/check')
 

@@ -1,12 +1,13 @@
 import type { Schemas } from '../api/client'
 import { date, may, Press, useStart, weekday } from '../kit'
 import { Docket } from '../docket/Docket'
+import { placeOf } from '../followup/goTo'
+import { Sky } from '../followup/Sky'
+import { text as doing } from '../followup/text'
+import { useSkip } from '../followup/useSkip'
 import names from '../../../words/names/decide.json'
 import styles from './ComeBack.module.css'
-import { placeOf } from './goTo'
-import { Sky } from './Sky'
 import { SpentAccount } from './SpentAccount'
-import { useSkip } from './Task'
 import { text } from './text'
 
 type Followup = Schemas['Followup']
@@ -34,7 +35,7 @@ export function ComeBack({ check, helper }: Props) {
         ))}
       </ol>
       {place && helper && (
-        <Press big main says={text.acts[next.kind]} to={place} className="no-print" data-next-step />
+        <Press big main says={doing.acts[next.kind]} to={place} className="no-print" data-next-step />
       )}
       {check.spent && <SpentAccount key={check.spent.disposed} of={check.spent} />}
     </Docket>

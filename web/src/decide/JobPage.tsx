@@ -38,6 +38,7 @@ function Whole({ job }: { job: Schemas['Job'] }) {
   )
   return (
     <Docket
+      leads
       title={job.name}
       sub={`${text.methods[job.method]} · ${text.people(job.people ?? 1)}`}
       origin={text.madeOn(day(job.created_at))}

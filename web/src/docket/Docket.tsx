@@ -7,6 +7,8 @@ interface Props {
   /** Said at the foot of the head in print: where it comes from and when. */
   origin: string
   busy?: boolean
+  /** It is what the page is about. */
+  leads?: boolean
   children: ReactNode
 }
 
@@ -14,14 +16,15 @@ interface Props {
  * The narrow paper column that goes to the shed. It is a table so that a long
  * docket repeats its head on every printed page.
  */
-export function Docket({ title, sub, origin, busy, children }: Props) {
+export function Docket({ title, sub, origin, busy, leads, children }: Props) {
+  const Title = leads ? 'h1' : 'h2'
   return (
     <table className={styles.docket} role="presentation" aria-busy={busy} data-docket>
       <thead>
         <tr>
           <td>
             <div className={styles.head}>
-              <h2>{title}</h2>
+              <Title>{title}</Title>
               <p>{sub}</p>
               <p className={styles.origin}>{origin}</p>
             </div>

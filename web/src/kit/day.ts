@@ -16,6 +16,10 @@ export const date = written(whole)
 /** The same without month and year: Fri 4. */
 export const weekday = written({ weekday: 'short', day: 'numeric' })
 
+/** The head of a day's page: Friday 4 December. */
+export const longDay = (local: string) => long(local).replace(',', '')
+const long = written({ weekday: 'long', day: 'numeric', month: 'long' })
+
 /** 4 Dec 2026, 08:30 */
 export const moment = (local: string) => `${date(local)}, ${clock(local)}`
 

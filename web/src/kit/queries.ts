@@ -53,6 +53,9 @@ export const yardQuery = (id: string) => ask(['yards', id], '/api/yards/{id}', {
 /** A colony with its history. */
 export const colonyQuery = (id: string) => ask(['colonies', id], '/api/colonies/{id}', { path: { id } })
 
+/** What there is to do; stale with what there is to come back for. */
+export const todayQuery = ask(['check', 'today'], '/api/today')
+
 export const cardsQuery = ask(['cards'], '/api/cards')
 
 export const jobsQuery = queryOptions({ ...ask(['jobs'], '/api/jobs'), select: ({ jobs }) => jobs })

@@ -1,10 +1,11 @@
 import { lazy, Suspense, useState, type MouseEvent } from 'react'
 import { Link, NavLink, useLocation } from 'react-router'
 import type { Schemas } from '../api/client'
-import { clock, day, useUnits, useVolumeOnBench, volume } from '../kit'
+import { clock, day } from '../kit'
 import { DemoClock } from './DemoClock'
 import styles from './Header.module.css'
 import { text } from './text'
+import { useSubs } from './useSubs'
 
 const OperationMenu = lazy(() => import('./OperationMenu'))
 
@@ -16,14 +17,9 @@ interface Props {
 
 /** Today, the stages of the work in their order, the places that everything stands in, and whose it is. */
 export function Header({ start, onKeys, onFind }: Props) {
-  const { system } = useUnits()
-  const ml = useVolumeOnBench()
+  const subs = useSubs()
   const { pathname } = useLocation()
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const made = ml === undefined ? undefined : volume(ml, system)
-  const subs: Partial<Record<Stage, string>> = made
-    ? { mix: text.mixVolume(`${made.value} ${made.unit}`) }
-    : {}
   const on = (...roots: string[]) => (roots.some((r) => pathname.startsWith(r)) ? 'active' : undefined)
   return (
     <header className={`${styles.header} no-print`}>
@@ -34,22 +30,16 @@ export function Header({ start, onKeys, onFind }: Props) {
         {text.name}
       </Link>
       <nav className={styles.nav} aria-label={text.places}>
-        {start.me && <Tab to="/" end label={text.today} sub={text.todaySub} />}
+        {start.me && <Tab to="/" end label={text.today} sub={subs.today} />}
         <span className={styles.spine}>
           {(Object.keys(STAGES) as Stage[]).map((s) => (
-            <Tab
-              key={s}
-              to={`/${s}`}
-              label={text[s]}
-              sub={subs[s] ?? text.subs[s]}
-              className={on(...STAGES[s])}
-            />
+            <Tab key={s} to={`/${s}`} label={text[s]} sub={subs[s]} className={on(...STAGES[s])} />
           ))}
         </span>
         <Tab
           to="/yards"
           label={text.yards}
-          sub={text.yardsSub}
+          sub={subs.yards}
           className={on('/yards', '/colonies', '/import')}
         />
         <Tab to="/book" label={text.book} sub={text.bookSub} className={on(...BOOK)} />

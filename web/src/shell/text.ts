@@ -4,6 +4,10 @@ export const text = {
   skip: 'Skip to the page',
   today: 'Today',
   todaySub: 'what to do now',
+  toDo: (due: number, late: number) =>
+    late ? `${due} due, ${late} late` : due ? `${due} due` : 'nothing due',
+  running: (jobs: number) => (jobs === 1 ? '1 job running' : `${jobs} jobs running`),
+  hives: (n: number) => (n === 1 ? '1 hive' : `${n} hives`),
   decide: 'Decide',
   mix: 'Mix',
   treat: 'Treat',

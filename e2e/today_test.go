@@ -1,0 +1,98 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+
+	"keeler/e2e/browser"
+)
+
+// A keeper opens Keeler in the morning: what is late comes first, one thing is skipped for a
+// reason, one is begun from there; a day later all of it has moved on.
+func TestTodayThroughDays(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.says("h1", "Friday 4 December")
+	p.says(`[data-followup="out"][data-state="late"]`, "Take the strips out", "K5, K6, K7", "2 days late")
+	p.says(`[data-followup="visit"]`, "Ropewalk", "Weather fits Fri 4 Dec")
+	p.says("[data-week]", "Ropewalk Dribble · 6 hives", "nitrile gloves", "Mix first Ropewalk, midwinter dribble")
+	p.says("header nav", "1 late", "25 hives", "jobs running")
+	p.until(`document.querySelectorAll('[data-band-yard="Ropewalk"] [data-band-mark="visit"]').length === 1`)
+	if n := p.count("h1"); n != 1 {
+		t.Errorf("%d headings of the first rank", n)
+	}
+	p.click(`[data-followup="lot_ends"] [data-skip]`)
+	p.do(chromedp.SendKeys(chromedp.CSS(`[data-followup="lot_ends"] [data-path="reason"] input`), "a new bottle is here\r"))
+	p.until(`document.querySelector('[data-followup="lot_ends"]') === null`)
+	p.click("[data-demo-clock]")
+	p.says("h1", "Saturday 5 December")
+	p.says(`[data-followup="out"]`, "3 days late")
+	p.says(`[data-followup="visit"][data-state="late"]`, "1 day late")
+	p.until(`document.querySelector('[data-followup="lot_ends"]') === null`)
+	p.click(`[data-followup="out"] [data-do]`)
+	p.says("[data-colony-open]", "K5")
+	p.do(chromedp.Evaluate[chromedp.Void]("history.back()"))
+	p.says("h1", "Saturday 5 December")
+	p.neverNaN()
+}
+
+// In a new operation Today says where to begin, and on a phone its foot leads on.
+func TestTodayOfNobody(t *testing.T) {
+	s := up(t, false)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.says("main", "No hive stands anywhere yet")
+	p.click(`nav a[href="/more"]`)
+	p.says("main", "Register", "Stock", "Practice")
+	p.click(`main a[href="/book"]`)
+	p.click(`main a[href="/register"]`)
+	p.until(`document.title === 'Register · Keeler'`)
+}
+
+// A few letters lead to a hive, a yard, a job or a page; a field keeps its slash.
+func TestSwitcher(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	p.says("h1", "Friday 4 December")
+	goes := func(open browser.Action, typed, title, says string) {
+		t.Helper()
+		p.do(open, chromedp.WaitVisible(chromedp.CSS("[data-switcher] input")),
+			chromedp.SendKeys(chromedp.CSS("[data-switcher] input"), typed))
+		p.says("[data-target]", says)
+		p.do(chromedp.KeyEvent(kb.Enter))
+		p.until("document.title === " + `"` + title + ` · Keeler"`)
+		p.says("h1", says)
+	}
+	ctrlK := chromedp.KeyEvent("k", chromedp.KeyModifiers(chromedp.ModifierCtrl))
+	goes(chromedp.KeyEvent("/"), "r5", "Hive", "R5")
+	goes(ctrlK, "saltm", "Yard", "Saltmarsh Hut")
+	goes(ctrlK, "stock", "Stock", "Stock")
+	goes(ctrlK, "ropewalk midw", "Job", "Ropewalk, midwinter dribble")
+	p.do(chromedp.Navigate(s.URL+"/mix"), chromedp.WaitVisible(chromedp.CSS("main input")),
+		chromedp.Focus(chromedp.CSS("main input")), chromedp.KeyEvent("/"))
+	if n := p.count("[data-switcher]"); n != 0 {
+		t.Error("a slash in a field opens the switcher")
+	}
+}
+
+// Every page says what it is: one heading of the first rank, and a title of its own.
+func TestPagesAreCalledSomething(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Desk)
+	p.enter()
+	const job, hive = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
+	for _, at := range []string{
+		"/", "/mix", "/decide", "/treat", "/check", "/yards", "/book", "/more", "/register", "/batches", "/stock", "/cards", "/thresholds", "/compare",
+		"/compare/plan", "/reach", "/practice", "/import", "/people", "/waiting", "/jobs/" + job, "/check/" + job, "/colonies/" + hive,
+		"/rounds/" + job + "/2025-12-12", "/rounds/" + job + "/2025-12-12/sheet",
+	} {
+		p.do(chromedp.Navigate(s.URL + at))
+		if err := p.comes(`document.querySelectorAll('h1').length === 1 && document.title.endsWith(' · Keeler')`); err != nil {
+			t.Errorf("%s has %d headings of the first rank: %v", at, p.count("h1"), err)
+		}
+	}
+}

@@ -1,0 +1,43 @@
+import { date, weekday } from '../kit'
+
+/** The words of things to do. */
+export const text = {
+  window: (from: string, by: string) =>
+    from === by
+      ? `${weekday(from)} ${month(from)}`
+      : `${weekday(from)} ${month(from)} to ${weekday(by)} ${month(by)}`,
+  fits: (when: string) => `Weather fits ${when}`,
+  hours: (day: string, from: number, to: number) => `${weekday(day)} ${month(day)} ${from} to ${to} h`,
+  noneFit: (days: number, why: string) =>
+    days === 1 ? `No hour of the day fits: ${why}` : `No hour of its days fits: ${why}`,
+  daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
+  skip: 'Skip',
+  skipHint: 'It is not asked for again. The reason stays with it.',
+  skipYes: 'Skip it',
+  skipWhy: 'Why it is skipped',
+  acts: {
+    visit: 'Start round',
+    board_in: 'Put boards in',
+    board_read: 'Read boards',
+    weigh: 'Weigh',
+    queen: 'Look',
+    hang: 'Look',
+    move: 'Move',
+    reversed: 'Move',
+    out: 'Take out',
+    count: 'Count',
+    count_before: 'Count',
+    recount: 'Count',
+    treat: 'Decide',
+  },
+  names: (hives: readonly { name: string }[]) =>
+    hives.length <= SHOWN
+      ? hives.map((h) => h.name).join(', ')
+      : `${hives
+          .slice(0, SHOWN)
+          .map((h) => h.name)
+          .join(', ')} + ${hives.length - SHOWN}`,
+}
+
+const SHOWN = 6
+const month = (day: string) => date(day).split(' ')[1] ?? ''

@@ -1,0 +1,18 @@
+import { useQuery } from '@tanstack/react-query'
+import { todayQuery, useUnits, useVolumeOnBench, volume } from '../kit'
+import { text } from './text'
+
+/** What stands beneath each place in the header: how things are, as far as it is known here already. */
+export function useSubs() {
+  const { system } = useUnits()
+  const ml = useVolumeOnBench()
+  const today = useQuery({ ...todayQuery, enabled: false }).data
+  const mixed = ml === undefined ? undefined : volume(ml, system)
+  return {
+    ...text.subs,
+    today: today ? text.toDo(today.due, today.late) : text.todaySub,
+    ...(mixed && { mix: text.mixVolume(`${mixed.value} ${mixed.unit}`) }),
+    ...(today && today.running > 0 && { check: text.running(today.running) }),
+    yards: today ? text.hives(today.hives) : text.yardsSub,
+  }
+}

@@ -1,0 +1,73 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import type { Schemas } from '../api/client'
+import { Task } from '../followup/Task'
+import { useTaskKeys } from '../followup/useTaskKeys'
+import { longDay, todayQuery, Waiting } from '../kit'
+import { Band } from './Band'
+import { CallRow } from './CallRow'
+import { text } from './text'
+import styles from './TodayPage.module.css'
+import { Week } from './Week'
+
+/** The first screen: what is late, what to do now and next, and where. */
+export default function TodayPage() {
+  const today = useQuery(todayQuery)
+  useTaskKeys()
+  return today.data ? <Whole of={today.data} /> : <Waiting query={today} />
+}
+
+function Whole({ of: t }: { of: Schemas['Today'] }) {
+  const stands = (state: string) => t.followups.filter((f) => f.state === state)
+  const urgent = t.calls.filter((c) => c.urgent)
+  const other = t.calls.filter((c) => !c.urgent)
+  const nothing = t.followups.length + t.calls.length === 0
+  return (
+    <main className={styles.today}>
+      <div className={styles.lead}>
+        <div className={styles.head}>
+          <h1>{longDay(t.today)}</h1>
+          {t.sky && <span className="quiet">{text.sky(t.sky)}</span>}
+        </div>
+        <Band band={t.band} today={t.today} />
+        {nothing && <Nothing hives={t.hives} />}
+        <Lines title={text.late} tasks={stands('late')} today={t.today} />
+        <Lines title={text.now} tasks={stands('due')} calls={urgent} today={t.today} />
+        <Lines title={text.next} tasks={stands('coming')} calls={other} today={t.today} />
+      </div>
+      <Week of={t} />
+    </main>
+  )
+}
+
+interface LinesProps {
+  title: string
+  tasks: Schemas['Followup'][]
+  calls?: Schemas['Call'][]
+  today: string
+}
+
+function Lines({ title, tasks, calls = [], today }: LinesProps) {
+  if (tasks.length + calls.length === 0) return null
+  return (
+    <section className={styles.lines}>
+      <h2>{title}</h2>
+      <ul>
+        {tasks.map((f) => (
+          <Task key={`${f.key} ${f.yard_id} ${f.from}`} of={f} today={today} />
+        ))}
+        {calls.map((c) => (
+          <CallRow key={`${c.key} ${c.yard_id}`} call={c} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** Where nothing is to be done, the way on. */
+const Nothing = ({ hives }: { hives: number }) => (
+  <p className={styles.nothing}>
+    {hives === 0 ? text.noHives : text.nothing}{' '}
+    <Link to={hives === 0 ? '/yards' : '/decide'}>{hives === 0 ? text.toYards : text.toDecide}</Link>
+  </p>
+)

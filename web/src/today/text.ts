@@ -1,0 +1,57 @@
+import { date } from '../kit'
+
+/** Every word of Today. */
+export const text = {
+  late: 'Late',
+  now: 'Now',
+  next: 'Next',
+  nothing: 'Nothing to do today. Which hive needs what, and when, is decided on',
+  noHives: 'No hive stands anywhere yet: a yard is the beginning.',
+  toDecide: 'Decide',
+  toYards: 'To the yards',
+  sky: ({ yard, temp_c, wind_ms, rain, dry_until }: Now) =>
+    [
+      `${Math.round(temp_c)} °C at ${yard}`,
+      wind_ms < 2 ? 'still' : wind_ms < 6 ? 'a breeze' : 'windy',
+      rain ? 'rain' : dry_until ? `dry until ${dry_until} h` : 'dry',
+    ].join(', '),
+  lastDay: (day: string) => `last day ${date(day)}`,
+  acts: {
+    treat: 'Decide',
+    count: 'Count',
+    count_more: 'Count',
+    count_again: 'Count',
+    look_in: 'Look in',
+    use_up: 'To the batch',
+    throw_out: 'To the batch',
+    lot_ends: 'To the lot',
+    lot_over: 'To the lot',
+  },
+  week: 'This week',
+  weekSub: 'prints on one page',
+  weekEmpty: 'Nothing is planned for the week.',
+  job: (title: string, hives: number) => `${title} · ${hives === 1 ? '1 hive' : `${hives} hives`}`,
+  mix: 'Mix first',
+  along: 'Take along',
+  boards: (n: number) => (n === 1 ? '1 clean board' : `${n} clean boards`),
+  units: { ml: 'mL', g: 'g', pieces: 'pieces' },
+  ends: 'Going out of date',
+  print: 'Print',
+  band: 'The weeks, yard by yard',
+  today: 'now',
+  daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
+  windows: 'green: the weather fits',
+  all: (n: number) => `Show all ${n} yards`,
+  mark: (title: string, hives: number, day: string) =>
+    `${title}, ${hives === 1 ? '1 hive' : `${hives} hives`}, ${date(day)}`,
+  bar: (hives: number, from: string, to: string) =>
+    `In ${hives === 1 ? '1 hive' : `${hives} hives`} since ${date(from)}, out by ${date(to)}`,
+}
+
+interface Now {
+  yard: string
+  temp_c: number
+  wind_ms: number
+  rain?: boolean
+  dry_until?: number
+}
