@@ -14,5 +14,9 @@ func today(r routes) {
 		func(ctx context.Context, desk app.Desk, in *sent[wire.SkipCall]) (*none, error) {
 			return nil, desk.SkipCall(ctx, in.Body.value)
 		})
+	route(r, r.describe(put+" fortnight", "set-fortnight", "Set the fortnight in which all yards treat", 422), app.Owner,
+		func(ctx context.Context, desk app.Desk, in *sent[wire.SetFortnight]) (*none, error) {
+			return nil, desk.SetFortnight(ctx, in.Body.value)
+		})
 	read(r, "names", "list-names", app.Viewer, "Yards, hives, batches and jobs by name, to go to", app.Desk.Names)
 }

@@ -28,6 +28,7 @@ func (d Desk) Today(ctx context.Context) (wire.Today, error) {
 	rows := by(&r, d.op.ColoniesSince, timeOf(back))
 	shelved := beside(&r, d.shelfOn, d.today())
 	colonies, jobs := d.comebacks(&r, rows, back)
+	together := all(&r, d.op.Fortnight)
 	thresholds, yards, labels := all(&r, d.thresholds), all(&r, d.op.Yards), all(&r, d.labels)
 	shelf := shelved()
 	if r.err != nil {
@@ -67,6 +68,7 @@ func (d Desk) Today(ctx context.Context) (wire.Today, error) {
 		}
 	}
 	out.Due += lo.CountBy(out.Calls, func(c wire.Call) bool { return c.Urgent })
+	out.Fortnight = d.together(together, yards, colonies)
 	out.Running = running(colonies, d.today())
 	return out, nil
 }

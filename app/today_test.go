@@ -6,6 +6,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/fault"
 	"keeler/wire"
 )
 
@@ -117,5 +118,36 @@ func TestTodayShelf(t *testing.T) {
 	v.d = later(v.d, 20*aDay)
 	if got := calls(v.today()); got["lot_over"] != 1 || got["lot_ends"] != 0 {
 		t.Errorf("%v", got)
+	}
+}
+
+// Two hives of a yard and a fortnight in which all treat: planned, then done, and out of sight
+// when it is long over.
+func TestTodayFortnight(t *testing.T) {
+	v := goOut(t, "winter")
+	at(t, "in years", v.d.SetFortnight(t.Context(), wire.SetFortnight{From: "2028-12-03"}), "from", fault.Future)
+	at(t, "no day", v.d.SetFortnight(t.Context(), wire.SetFortnight{From: "2027-02-31"}), "from", fault.NoDate)
+	if err := v.d.SetFortnight(t.Context(), wire.SetFortnight{From: "2026-12-04"}); err != nil {
+		t.Fatal(err)
+	}
+	stands := func() wire.FortnightYard {
+		f := v.today().Fortnight
+		if f == nil || f.To != "2026-12-17" || len(f.Yards) != 1 {
+			t.Fatalf("%+v", f)
+		}
+		return f.Yards[0]
+	}
+	if y := stands(); y.Hives != 2 || y.Planned != 2 || y.Done != 0 {
+		t.Errorf("%+v", y)
+	}
+	v.writes(outOn, wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 30, Asked: 30})
+	if y := stands(); y.Planned != 1 || y.Done != 1 {
+		t.Errorf("%+v", y)
+	}
+	v.d = later(v.d, 27*aDay) // the last day on which it is told
+	stands()
+	v.d = later(v.d, aDay)
+	if f := v.today().Fortnight; f != nil {
+		t.Errorf("%+v", f)
 	}
 }

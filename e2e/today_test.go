@@ -39,6 +39,25 @@ func TestTodayThroughDays(t *testing.T) {
 	p.neverNaN()
 }
 
+// An association lets its yards treat in one fortnight: a day that is none is told at its
+// field, and then each yard says how far it is.
+func TestTodayTogether(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.says("[data-not-mixed]", "Not mixed yet: mix first")
+	p.click("[data-set-together]")
+	p.fill("from", "2027-02-31")
+	p.click("[data-together-yes]")
+	p.says(`[data-path="from"]`, "year-month-day")
+	p.fill("from", "2026-12-01")
+	p.click("[data-together-yes]")
+	p.says("[data-together]", "All treat together, 1 Dec 2026 to 14 Dec 2026")
+	p.says(`[data-together-yard="Ropewalk"]`, "0 of 8 done, 6 planned")
+	p.click("[data-not-mixed] a")
+	p.says("h1", "Ropewalk, midwinter dribble")
+}
+
 // In a new operation Today says where to begin, and on a phone its foot leads on.
 func TestTodayOfNobody(t *testing.T) {
 	s := up(t, false)

@@ -128,7 +128,8 @@ func TestMigrationSurvivesACutAtEveryStatement(t *testing.T) {
 // program is refused, and so is a step before the first.
 func TestUpgradeAndBack(t *testing.T) {
 	s, _, _ := emptied(t)
-	if v, err := s.Versions(t.Context()); err != nil || v.Is != 0 || v.Newest != 2 || v.Upgrades() {
+	v, err := s.Versions(t.Context())
+	if err != nil || v.Is != 0 || v.Newest < 2 || v.Upgrades() {
 		t.Errorf("an empty database: %+v %v", v, err)
 	}
 	if err := s.Migrate(t.Context()); err != nil {
@@ -154,11 +155,13 @@ func TestUpgradeAndBack(t *testing.T) {
 	if is, err := s.For(FirstOperation).Yard(t.Context(), y.ID); err != nil || is.Name != "Kept" {
 		t.Errorf("%+v %v", is, err)
 	}
-	if err := s.StepBack(t.Context()); err != nil {
-		t.Fatal(err)
+	for range v.Newest - 1 {
+		if err := s.StepBack(t.Context()); err != nil {
+			t.Fatal(err)
+		}
 	}
 	if is, err := s.For(FirstOperation).Yard(t.Context(), y.ID); err != nil || is.Name != "Kept" {
-		t.Errorf("a step further back: %+v %v", is, err)
+		t.Errorf("back at the first step: %+v %v", is, err)
 	}
 	if err := s.StepBack(t.Context()); !errors.Is(err, ErrFirst) {
 		t.Errorf("before the first: %v", err)

@@ -6,6 +6,7 @@ type Today struct {
 	Followups []Followup `json:"followups" doc:"Late ones first, then those due, then those that come within a fortnight."`
 	Calls     []Call     `json:"calls" doc:"What else there is to see to, the urgent first."`
 	Band      Band       `json:"band"`
+	Fortnight *Fortnight `json:"fortnight,omitempty" doc:"In which all treat, where one is set and not long over."`
 	Sky       *Sky       `json:"sky,omitempty" doc:"The weather of this hour, where there is something to do; left out where no forecast tells."`
 	Along     TakeAlong  `json:"along"`
 	Late      int        `json:"late" doc:"Things to do that are late."`
@@ -95,4 +96,25 @@ type Jar struct {
 	Method string  `json:"method" enum:"dribble,strip,pad"`
 	Left   float64 `json:"left"`
 	Unit   string  `json:"unit" enum:"ml,g,pieces"`
+}
+
+// SetFortnight says from which day all yards treat within a fortnight.
+type SetFortnight struct {
+	From string `json:"from,omitempty" doc:"2006-01-02; left out: none is set any more."`
+}
+
+// Fortnight is how far the yards are with treating together.
+type Fortnight struct {
+	From  string          `json:"from"`
+	To    string          `json:"to"`
+	Yards []FortnightYard `json:"yards" doc:"Those that are furthest behind first."`
+}
+
+// FortnightYard is one yard in it.
+type FortnightYard struct {
+	ID      string `json:"id"`
+	Name    string `json:"name"`
+	Hives   int    `json:"hives"`
+	Planned int    `json:"planned" doc:"Hives that a job comes to in it, and that are still to be given their dose."`
+	Done    int    `json:"done" doc:"Hives that were treated in it."`
 }

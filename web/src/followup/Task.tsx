@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { daysBetween } from '../kit'
@@ -7,8 +8,15 @@ import { Sky } from './Sky'
 import { text } from './text'
 import { useSkip } from './useSkip'
 
+interface Props {
+  of: Schemas['Followup']
+  today: string
+  /** What else is to be said of it. */
+  children?: ReactNode
+}
+
 /** One thing to come back for. */
-export function Task({ of: f, today }: { of: Schemas['Followup']; today: string }) {
+export function Task({ of: f, today, children }: Props) {
   const skipping = useSkip()
   const place = placeOf(f, today)
   const waiting = f.colonies.filter((c) => open(c.state))
@@ -31,7 +39,7 @@ export function Task({ of: f, today }: { of: Schemas['Followup']; today: string 
       }
       why={
         <>
-          {f.why} <Sky days={f.weather} />
+          {f.why} <Sky days={f.weather} /> {children}
         </>
       }
       act={{ says: text.acts[f.kind], to: place, main: f.state !== 'coming' }}

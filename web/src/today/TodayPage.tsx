@@ -7,6 +7,7 @@ import { longDay, todayQuery, Waiting } from '../kit'
 import { Band } from './Band'
 import { CallRow } from './CallRow'
 import { text } from './text'
+import { Together } from './Together'
 import styles from './TodayPage.module.css'
 import { Week } from './Week'
 
@@ -21,6 +22,7 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
   const stands = (state: string) => t.followups.filter((f) => f.state === state)
   const urgent = t.calls.filter((c) => c.urgent)
   const other = t.calls.filter((c) => !c.urgent)
+  const unmixed = new Set(t.along.mix.map((job) => job.id))
   const nothing = t.followups.length + t.calls.length === 0
   return (
     <main className={styles.today}>
@@ -31,9 +33,10 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
         </div>
         <Band band={t.band} today={t.today} />
         {nothing && <Nothing hives={t.hives} />}
-        <Lines title={text.late} tasks={stands('late')} today={t.today} />
-        <Lines title={text.now} tasks={stands('due')} calls={urgent} today={t.today} />
-        <Lines title={text.next} tasks={stands('coming')} calls={other} today={t.today} />
+        <Lines title={text.late} tasks={stands('late')} unmixed={unmixed} today={t.today} />
+        <Lines title={text.now} tasks={stands('due')} calls={urgent} unmixed={unmixed} today={t.today} />
+        <Lines title={text.next} tasks={stands('coming')} calls={other} unmixed={unmixed} today={t.today} />
+        <Together key={t.fortnight?.from} of={t.fortnight} today={t.today} />
       </div>
       <Week of={t} />
     </main>
@@ -44,17 +47,25 @@ interface LinesProps {
   title: string
   tasks: Schemas['Followup'][]
   calls?: Schemas['Call'][]
+  /** Jobs that nothing good is there for. */
+  unmixed: ReadonlySet<string>
   today: string
 }
 
-function Lines({ title, tasks, calls = [], today }: LinesProps) {
+function Lines({ title, tasks, calls = [], unmixed, today }: LinesProps) {
   if (tasks.length + calls.length === 0) return null
   return (
     <section className={styles.lines}>
       <h2>{title}</h2>
       <ul>
         {tasks.map((f) => (
-          <Task key={`${f.key} ${f.yard_id} ${f.from}`} of={f} today={today} />
+          <Task key={`${f.key} ${f.yard_id} ${f.from}`} of={f} today={today}>
+            {f.kind === 'visit' && unmixed.has(f.job_id ?? '') && (
+              <span data-not-mixed>
+                {text.notMixed} <Link to={`/jobs/${f.job_id}`}>{text.mixIt}</Link>
+              </span>
+            )}
+          </Task>
         ))}
         {calls.map((c) => (
           <CallRow key={`${c.key} ${c.yard_id}`} call={c} />

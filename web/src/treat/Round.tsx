@@ -91,7 +91,6 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const done = records.find((r) => r.id === last)
   return (
     <main ref={page} className={styles.round} data-round={round.method}>
-      <h1 className="unseen">{round.name}</h1>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} words={round.all.words} />
       {round.act === 'give' && <JarBar round={round} jar={jar} lasts={lasts} />}
