@@ -17,11 +17,9 @@ func Of(c Colony, terms map[string]Terms, skipped map[string]string, today calen
 		}
 		return recorded(t)
 	}
-	all := courses(c.Treatments, under)
-	const each = 4 // follow-ups of a course, as a rule
-	out := make([]Followup, 0, each*(len(all)+len(c.Plans)))
+	out := make([]Followup, 0, 64) // on the stack, as a rule: years of a colony come to fewer
 	given := map[string]bool{}
-	for _, k := range all {
+	for _, k := range courses(c.Treatments, under) {
 		job, of, first := k.doses[0].Job, "", len(out)
 		given[job] = true
 		if job == "" {
@@ -46,7 +44,7 @@ func Of(c Colony, terms map[string]Terms, skipped map[string]string, today calen
 		out[i].stands(today, skipped)
 	}
 	slices.SortStableFunc(out, func(a, b Followup) int { return cmp.Or(cmp.Compare(a.From, b.From), cmp.Compare(a.By, b.By)) })
-	return out
+	return slices.Clone(out)
 }
 
 // planned is what comes before the first dose, and that dose.
