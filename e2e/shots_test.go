@@ -46,8 +46,9 @@ const saltmarshHut = "/yards/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1002"
 const saltmarsh = `[data-decide-yard="Saltmarsh Hut"] `
 
 var views = []view{
+	{name: "today-desk", size: browser.Desk, path: "/", wait: "[data-band]", member: true},
+	{name: "today-phone", size: browser.Phone, path: "/", wait: "[data-band]", member: true},
 	{name: "mix-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]"},
-	{name: "mix-phone", size: browser.Phone, path: "/mix", wait: "[data-dose]"},
 	{name: "strip-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="strip"]`), shown("[data-strips]"),
 	}},
@@ -93,7 +94,6 @@ var views = []view{
 		typed(`[data-path="mites"] input`, "41"), typed(`[data-path="squares"] input`, "48"), typed(`[data-path="counted"] input`, "12"), shown("[data-scaled]"),
 	}},
 	{name: "label-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", wait: "[data-label]", member: true},
-	{name: "batch-desk", size: browser.Desk, path: "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", wait: "[data-ledger]", member: true},
 }
 
 // mixed chooses the newest batch that was not at the bench.
