@@ -113,6 +113,22 @@ func (d *desks) enter(ctx context.Context, m app.Member) error {
 	return nil
 }
 
+// elsewhere is who is signed in, in another operation; what listens in this one ends.
+func (d *desks) elsewhere(ctx context.Context, operation uint64) (app.Member, error) {
+	m, err := d.member(ctx)
+	if err != nil {
+		return app.Member{}, err
+	}
+	if m.Script || operation == 0 {
+		return app.Member{}, app.ErrForbidden
+	}
+	there, err := d.app.MemberOf(ctx, m.User, operation)
+	if err == nil {
+		d.streams.end(m.Session)
+	}
+	return there, err
+}
+
 // leave ends the session, and what listens by it.
 func (d *desks) leave(ctx context.Context) error {
 	if _, script := ctx.Value(tokenKey{}).(string); script {

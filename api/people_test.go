@@ -263,3 +263,42 @@ func TestNothingInAnothersName(t *testing.T) {
 		}
 	}
 }
+
+// A person in two operations goes on in the other with the part that is theirs there, and in
+// one that is not theirs not at all.
+func TestPersonInTwoOperations(t *testing.T) {
+	anew(t)
+	guest, db := joined(t, "Guest of two", "keeper"), database(t)
+	for _, statement := range []string{
+		"INSERT INTO operations (id, name, created_at) VALUES (78, 'Upriver', NOW(6)), (79, 'Strangers', NOW(6))",
+		"INSERT INTO members (user_id, operation_id, role, joined_at) SELECT id, 78, 'viewer', NOW(6) FROM users WHERE login = 'Guest of two'",
+	} {
+		if _, err := db.Exec(statement); err != nil {
+			t.Fatal(err)
+		}
+	}
+	me := func(start map[string]any) string {
+		t.Helper()
+		m := start["me"].(map[string]any)
+		return fmt.Sprint(m["operation"], " ", m["role"], " ", m["others"])
+	}
+	_, start := send(t, guest, http.MethodGet, "/api/start", "")
+	first := start["me"].(map[string]any)["operation"].(string)
+	if got := me(start); got != first+" keeper [map[id:78 name:Upriver role:viewer]]" {
+		t.Error(got)
+	}
+	if status, _ := send(t, guest, http.MethodPost, "/api/session/operation", `{"operation":79}`); status != http.StatusNotFound {
+		t.Errorf("among strangers: %d", status)
+	}
+	status, start := send(t, guest, http.MethodPost, "/api/session/operation", `{"operation":78}`)
+	if got := me(start); status != http.StatusOK || got != "Upriver viewer [map[id:1 name:"+first+" role:keeper]]" {
+		t.Errorf("%d %s", status, got)
+	}
+	yard := `{"id":"7e0f0f5e-6a0e-4b5e-9a51-0d5b1c9e1001","name":"Weir","latitude":55}`
+	if status, _ := send(t, guest, http.MethodPost, "/api/yards", yard); status != http.StatusForbidden {
+		t.Errorf("a viewer there adds a yard: %d", status)
+	}
+	if status, _ := send(t, browser(), http.MethodPost, "/api/session/operation", `{"operation":1}`); status != http.StatusUnauthorized {
+		t.Errorf("nobody goes there: %d", status)
+	}
+}

@@ -66,6 +66,10 @@ func signingIn(r routes) {
 		func(ctx context.Context, in *sent[wire.NewPassword]) (*none, error) {
 			return nil, r.desks.app.NewPassword(ctx, in.Body.value)
 		})
+	signIn(r, r.describe(post+" session/operation", "go-to-operation", "Go on in another operation that one belongs to", 401, 404, 422, 503),
+		func(ctx context.Context, in *sent[wire.GoTo]) (app.Member, error) {
+			return r.desks.elsewhere(ctx, in.Body.value.Operation)
+		})
 	register(r, r.describe(remove+" session", "sign-out", "Sign out here", 503),
 		func(ctx context.Context, _ *none) (*none, error) { return nil, r.desks.leave(ctx) })
 }

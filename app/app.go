@@ -77,12 +77,16 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 	}
 	if m != nil {
 		out.Now = a.Desk(*m).worked().Format(workTime)
-		name, err := a.store.For(m.Operation).Name(ctx)
-		if err != nil {
-			return wire.Start{}, err
+		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String()}
+		all, err := a.store.People().Memberships(ctx, m.User)
+		for _, of := range all {
+			if of.ID == m.Operation {
+				out.Me.Operation = of.Name
+			} else {
+				out.Me.Others = append(out.Me.Others, wire.Membership{ID: of.ID, Name: of.Name, Role: of.Role})
+			}
 		}
-		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), Operation: name, TimeZone: a.Desk(*m).who.Zone.String()}
-		return out, nil
+		return out, err
 	}
 	any, err := a.store.People().Any(ctx)
 	out.Unclaimed = !any

@@ -73,6 +73,20 @@ func (p People) Member(ctx context.Context, user, operation uint64) (Member, err
 	return first[Member](q.Order("members.joined_at"))
 }
 
+// Membership is a person's part in an operation.
+type Membership struct {
+	ID         uint64 // of the operation
+	Name, Role string
+}
+
+// Memberships lists the operations that a person belongs to, the first joined first.
+func (p People) Memberships(ctx context.Context, user uint64) ([]Membership, error) {
+	var out []Membership
+	err := p.db.WithContext(ctx).Table("members m").Select("o.id, o.name, m.role").Joins("JOIN operations o ON o.id = m.operation_id").
+		Where("m.user_id = ?", user).Order("m.joined_at, o.id").Scan(&out).Error
+	return out, err
+}
+
 // ClaimCode is what who makes the first owner must know; a fresh one is kept where there
 // is none.
 func (p People) ClaimCode(ctx context.Context, fresh string) (string, error) {

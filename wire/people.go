@@ -26,6 +26,20 @@ type Me struct {
 	Role      string `json:"role" enum:"owner,keeper,helper,viewer"`
 	Operation string `json:"operation" doc:"What the operation is called."`
 	TimeZone  string `json:"time_zone" doc:"IANA name of the zone whose days are the operation's."`
+
+	Others []Membership `json:"others,omitempty" doc:"Other operations that this person belongs to."`
+}
+
+// Membership is a person's part in an operation.
+type Membership struct {
+	ID   uint64 `json:"id"`
+	Name string `json:"name"`
+	Role string `json:"role" enum:"owner,keeper,helper,viewer"`
+}
+
+// GoTo names the operation that a person goes on in.
+type GoTo struct {
+	Operation uint64 `json:"operation"`
 }
 
 // SignIn is a name and its password.

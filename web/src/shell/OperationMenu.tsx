@@ -3,7 +3,8 @@ import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { useColorScheme } from '@mui/material/styles'
 import { useNavigate } from 'react-router'
-import { Said, useStart, useUnits } from '../kit'
+import { client, data } from '../api/client'
+import { Said, useEnter, useSaving, useStart, useUnits } from '../kit'
 import { useSignOut } from '../people/useSignOut'
 import { text } from './text'
 
@@ -21,6 +22,15 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
   const { colorScheme, setMode } = useColorScheme()
   const { waiting, leaving } = useSignOut()
   const navigate = useNavigate()
+  const enter = useEnter()
+  const going = useSaving(
+    (operation: number) => data(client.POST('/api/session/operation', { body: { operation } })),
+    (start) => {
+      enter(start)
+      onClose()
+      void navigate('/')
+    },
+  )
   const does = (act: () => void) => () => {
     onClose()
     act()
@@ -28,6 +38,11 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
       {me && <MenuItem onClick={does(onFind)}>{text.find}</MenuItem>}
+      {me?.others?.map((o) => (
+        <MenuItem key={o.id} onClick={() => going.save(o.id)} data-operation={o.name}>
+          {text.toOperation(o.name)}
+        </MenuItem>
+      ))}
       <MenuItem onClick={does(() => void navigate('/people'))}>{me ? text.people : text.signIn}</MenuItem>
       <Divider />
       <MenuItem onClick={does(() => choose(system === 'us' ? 'metric' : 'us'))} data-units>
@@ -47,7 +62,7 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
           {text.signOut}
         </MenuItem>
       )}
-      <Said message={leaving.message} />
+      <Said message={leaving.message ?? going.message} />
     </Menu>
   )
 }

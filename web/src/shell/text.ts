@@ -29,6 +29,7 @@ export const text = {
   nobody: 'Nobody yet',
   find: 'Find a hive, yard, batch, job or page',
   people: 'People and your account',
+  toOperation: (name: string) => `Go to ${name}`,
   toMetric: 'Show g and mL',
   toUS: 'Show lb and fl oz',
   dusk: 'Dark',
