@@ -1,12 +1,14 @@
 package e2e
 
 import (
+	"database/sql"
 	"testing"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 
 	"keeler/e2e/browser"
+	"keeler/e2e/stand"
 )
 
 // A keeper opens Keeler in the morning: what is late comes first, one thing is skipped for a
@@ -56,6 +58,47 @@ func TestTodayTogether(t *testing.T) {
 	p.says(`[data-together-yard="Ropewalk"]`, "0 of 8 done, 6 planned")
 	p.click("[data-not-mixed] a")
 	p.says("h1", "Ropewalk, midwinter dribble")
+}
+
+// A person in two operations goes on in the other by the menu, and back: each has its own day.
+func TestPersonInTwoOperations(t *testing.T) {
+	chromium(t)
+	dsn, err := database.Database(t.Context(), t.Name())
+	if err != nil {
+		t.Fatal(err)
+	}
+	s, err := stand.On(t.Context(), dsn, true)
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = s.Down() })
+	codes.Store(t.Name(), s.Code)
+	db, err := sql.Open("mysql", dsn)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = db.Close() }()
+	p := open(t, s.URL, browser.Phone)
+	p.enter()
+	p.says("h1", "Friday 4 December")
+	for _, statement := range []string{
+		"INSERT INTO operations (id, name, created_at) VALUES (78, 'Upriver', NOW(6))",
+		"INSERT INTO members (user_id, operation_id, role, joined_at) SELECT user_id, 78, 'helper', NOW(6) FROM members",
+	} {
+		if _, err := db.Exec(statement); err != nil {
+			t.Fatal(err)
+		}
+	}
+	p.do(chromedp.Reload())
+	goes := func(to, says string) {
+		t.Helper()
+		p.click("[data-menu]")
+		p.click(`[data-operation="` + to + `"]`)
+		p.says("[data-menu]", to)
+		p.says("main", says)
+	}
+	goes("Upriver", "No hive stands anywhere yet")
+	goes("Marrow Quay", "Take the strips out")
 }
 
 // In a new operation Today says where to begin, and on a phone its foot leads on.
