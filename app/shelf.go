@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"strings"
 
 	"keeler/core/agenda"
 	"keeler/core/calendar"
@@ -62,10 +63,11 @@ func (d Desk) shelfOn(ctx context.Context, today calendar.Day) (shelf, error) {
 
 // SkipCall says why a batch or lot is not seen to; without a reason, that it is after all.
 func (d Desk) SkipCall(ctx context.Context, in wire.SkipCall) error {
-	if in.Reason == "" {
+	reason := strings.TrimSpace(in.Reason)
+	if reason == "" {
 		return d.op.UnskipShelf(ctx, in.Key)
 	}
-	return d.op.SkipShelf(ctx, store.ShelfSkip{What: in.Key, Reason: in.Reason, UserID: d.who.User, CreatedAt: d.stamp()})
+	return d.op.SkipShelf(ctx, store.ShelfSkip{What: in.Key, Reason: reason, UserID: d.who.User, CreatedAt: d.stamp()})
 }
 
 // along is what the visits until a day need: gear by what each job gives, clean boards, and

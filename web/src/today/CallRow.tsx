@@ -39,6 +39,7 @@ export function CallRow({ call: c }: { call: Call }) {
 function placeOf(c: Call) {
   if (c.batch_id) return `/batches/${c.batch_id}`
   if (c.lot_id) return `/stock/${c.lot_id}`
-  if (c.kind === 'treat') return `/decide?yard=${c.yard_id}`
+  if (c.kind === 'treat')
+    return `/decide?${new URLSearchParams(c.hives?.map((h) => ['hive', h.id])).toString()}`
   return `/yards/${c.yard_id}/${c.kind === 'look_in' ? 'inspect' : 'count'}`
 }
