@@ -3,6 +3,7 @@ package api_test
 import (
 	"context"
 	"fmt"
+	"io"
 	"net/http"
 	"strings"
 	"testing"
@@ -301,4 +302,44 @@ func TestPersonInTwoOperations(t *testing.T) {
 	if status, _ := send(t, browser(), http.MethodPost, "/api/session/operation", `{"operation":1}`); status != http.StatusUnauthorized {
 		t.Errorf("nobody goes there: %d", status)
 	}
+}
+
+// An address for the calendar is told once, read without signing in, and leads nowhere once it
+// was revoked or another was made. It tells of nothing but what is to be done.
+func TestAddressOfACalendar(t *testing.T) {
+	anew(t)
+	guest := joined(t, "Reader", "viewer")
+	address := func() string {
+		t.Helper()
+		status, made := send(t, guest, http.MethodPost, "/api/feed", "")
+		if status != http.StatusOK || made["token"] == nil {
+			t.Fatalf("%d %v", status, made)
+		}
+		return "/api/calendar/" + made["token"].(string)
+	}
+	read := func(path string, want int) {
+		t.Helper()
+		response, err := browser().Get(keeler.URL + path)
+		if err != nil {
+			t.Fatal(err)
+		}
+		file, err := io.ReadAll(response.Body)
+		_ = response.Body.Close()
+		if err != nil || response.StatusCode != want || (want == http.StatusOK) != strings.HasPrefix(string(file), "BEGIN:VCALENDAR") {
+			t.Errorf("%s: %s %.80s %v", path, response.Status, file, err)
+		}
+	}
+	first := address()
+	read(first, http.StatusOK)
+	if _, has := send(t, guest, http.MethodGet, "/api/feed", ""); has["made_on"] == nil || has["token"] != nil {
+		t.Errorf("%v", has)
+	}
+	second := address()
+	read(first, http.StatusNotFound)
+	read(second, http.StatusOK)
+	if status, _ := send(t, guest, http.MethodDelete, "/api/feed", ""); status != http.StatusNoContent {
+		t.Error(status)
+	}
+	read(second, http.StatusNotFound)
+	read("/api/calendar/"+strings.Repeat("A", 26), http.StatusNotFound)
 }

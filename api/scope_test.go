@@ -74,6 +74,7 @@ var bodies = []struct{ call, body string }{
 	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
 	{"POST /api/today/skip", `{"key":"use_up.<batches>","reason":"Taken over"}`},
 	{"POST /api/session/operation", `{"operation":1}`},
+	{"POST /api/feed", `{}`},
 	{"PUT /api/fortnight", `{"from":"2026-12-07"}`},
 	{"POST /api/followups/skip", `{"key":"count.1.<jobs>","colonies":["<colonies>"],"reason":"Taken over"}`},
 	{"PUT /api/counts/{id}/photo", "RIFF0000WEBPVP8 taken"},

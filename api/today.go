@@ -18,5 +18,32 @@ func today(r routes) {
 		func(ctx context.Context, desk app.Desk, in *sent[wire.SetFortnight]) (*none, error) {
 			return nil, desk.SetFortnight(ctx, in.Body.value)
 		})
+	read(r, "feed", "get-feed", app.Viewer, "Whether there is an address for one's calendar", app.Desk.Feed)
+	answer(r, r.describe(post+" feed", "make-feed", "Make an address for one's calendar; the one before it ends"), app.Viewer,
+		func(ctx context.Context, desk app.Desk, _ *none) (wire.Feed, error) { return desk.MakeFeed(ctx) })
+	route(r, r.describe(remove+" feed", "end-feed", "Revoke the address of one's calendar"), app.Viewer,
+		func(ctx context.Context, desk app.Desk, _ *none) (*none, error) { return nil, desk.EndFeed(ctx) })
+	route(r, r.describe(get+" calendar", "get-calendar", "What there is to come back for, as an iCalendar file"), app.Viewer,
+		func(ctx context.Context, desk app.Desk, _ *none) (*calendarFile, error) { return calendarOf(ctx, desk) })
+	register(r, r.describe(get+" calendar/{token}", "read-calendar", "The same, for another calendar, by its secret address", 404, 503),
+		func(ctx context.Context, in *byToken) (*calendarFile, error) {
+			desk, err := r.desks.app.DeskByFeed(ctx, in.Token)
+			if err != nil {
+				return nil, err
+			}
+			return calendarOf(ctx, desk)
+		})
 	read(r, "names", "list-names", app.Viewer, "Yards, hives, batches and jobs by name, to go to", app.Desk.Names)
+}
+
+// calendarFile is an iCalendar file.
+type calendarFile struct {
+	Type        string `header:"Content-Type"`
+	Disposition string `header:"Content-Disposition"`
+	Body        []byte
+}
+
+func calendarOf(ctx context.Context, desk app.Desk) (*calendarFile, error) {
+	file, err := desk.Calendar(ctx)
+	return &calendarFile{"text/calendar; charset=utf-8", `attachment; filename="keeler.ics"`, []byte(file)}, err
 }

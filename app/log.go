@@ -26,6 +26,8 @@ const (
 	secondOff    = "second_off"
 	tokenMade    = "token"
 	tokenEnded   = "token_ended"
+	feedMade     = "feed"
+	feedEnded    = "feed_ended"
 	sessionEnded = "session_ended"
 )
 

@@ -118,3 +118,9 @@ type FortnightYard struct {
 	Planned int    `json:"planned" doc:"Hives that a job comes to in it, and that are still to be given their dose."`
 	Done    int    `json:"done" doc:"Hives that were treated in it."`
 }
+
+// Feed is the address by which a member's calendar is read elsewhere.
+type Feed struct {
+	MadeOn string `json:"made_on,omitempty" doc:"Left out where there is none."`
+	Token  string `json:"token,omitempty" doc:"Told this once: the calendar is read at /api/calendar/TOKEN."`
+}

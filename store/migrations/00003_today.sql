@@ -22,5 +22,24 @@ CREATE TABLE IF NOT EXISTS fortnights (
   FOREIGN KEY (user_id) REFERENCES users (id)
 ) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 
+-- By which address a member's calendar is read elsewhere.
+CREATE TABLE IF NOT EXISTS feeds (
+  operation_id BIGINT UNSIGNED NOT NULL,
+  user_id BIGINT UNSIGNED NOT NULL,
+  token_hash CHAR(64) NOT NULL COMMENT 'SHA-256 of the secret in the address, in hex',
+  created_at DATETIME(6) NOT NULL,
+  PRIMARY KEY (operation_id, user_id),
+  UNIQUE KEY token (token_hash),
+  FOREIGN KEY (operation_id, user_id) REFERENCES members (operation_id, user_id) ON DELETE CASCADE
+) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
+
+ALTER TABLE log_entries
+  MODIFY what VARCHAR(24) NOT NULL CHECK (what IN ('signed_in', 'refused', 'role', 'taken_out', 'invited', 'uninvited', 'joined', 'exported',
+    'password', 'password_link', 'second_on', 'second_off', 'token', 'token_ended', 'session_ended', 'feed', 'feed_ended'));
+
 -- +goose Down
-DROP TABLE IF EXISTS fortnights, shelf_skips;
+DELETE FROM log_entries WHERE what IN ('feed', 'feed_ended');
+ALTER TABLE log_entries
+  MODIFY what VARCHAR(24) NOT NULL CHECK (what IN ('signed_in', 'refused', 'role', 'taken_out', 'invited', 'uninvited', 'joined', 'exported',
+    'password', 'password_link', 'second_on', 'second_off', 'token', 'token_ended', 'session_ended'));
+DROP TABLE IF EXISTS feeds, fortnights, shelf_skips;
