@@ -114,6 +114,31 @@ func TestTodayOfNobody(t *testing.T) {
 	p.until(`document.title === 'Register · Keeler'`)
 }
 
+// An address for the calendar is shown this once; when it was revoked it leads nowhere.
+func TestCalendarAddress(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL+"/calendar", browser.Desk)
+	p.enter()
+	p.click("[data-make-feed]")
+	p.says("[data-link]", s.URL+"/api/calendar/")
+	reads := func() bool {
+		t.Helper()
+		is, err := look(p, chromedp.Evaluate[bool](`fetch(globalThis.feed ??= document.querySelector('[data-link]').innerText).then((r) => r.text()).then((t) => t.includes('SUMMARY:Kiln Lane: Take the strips out'))`, chromedp.EvalAwaitPromise))
+		if err != nil {
+			t.Fatal(err)
+		}
+		return is
+	}
+	if !reads() {
+		t.Error("the strips are not in it")
+	}
+	p.click("[data-end-feed]")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-make-feed]")))
+	if reads() {
+		t.Error("revoked, it still reads")
+	}
+}
+
 // A few letters lead to a hive, a yard, a job or a page; a field keeps its slash.
 func TestSwitcher(t *testing.T) {
 	s := up(t, true)
@@ -148,7 +173,7 @@ func TestPagesAreCalledSomething(t *testing.T) {
 	p.enter()
 	const job, hive = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
 	for _, at := range []string{
-		"/", "/mix", "/decide", "/treat", "/check", "/yards", "/book", "/more", "/register", "/batches", "/stock", "/cards", "/thresholds", "/compare",
+		"/", "/mix", "/decide", "/treat", "/check", "/yards", "/book", "/calendar", "/more", "/register", "/batches", "/stock", "/cards", "/thresholds", "/compare",
 		"/compare/plan", "/reach", "/practice", "/import", "/people", "/waiting", "/jobs/" + job, "/check/" + job, "/colonies/" + hive,
 		"/rounds/" + job + "/2025-12-12", "/rounds/" + job + "/2025-12-12/sheet",
 	} {

@@ -29,6 +29,7 @@ export const OURS: Page[] = [
   ['/thresholds', pages.thresholds, lazy(() => import('./yards/ThresholdsPage'))],
   ['/people', text.people, lazy(() => import('./people/PeoplePage'))],
   ['/book', text.book, lazy(() => import('./book/BookPage'))],
+  ['/calendar', pages.calendar, lazy(() => import('./book/CalendarPage'))],
   ['/batches', pages.batches, lazy(() => import('./book/batches/BatchList'))],
   ['/batches/:id', text.titles.batch, lazy(() => import('./book/batches/BatchPage'))],
   ['/batches/:id/label', text.titles.label, lazy(() => import('./book/LabelPage'))],

@@ -10,6 +10,7 @@ const PLACES = [
   ['cards', '/cards'],
   ['thresholds', '/thresholds'],
   ['compare', '/compare'],
+  ['calendar', '/calendar'],
 ] as const
 
 const FILES = [

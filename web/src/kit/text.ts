@@ -7,5 +7,7 @@ export const text = {
   cancel: 'Leave it',
   loading: 'Opening…',
   unread: 'The server does not answer. It is asked again; what is saved is safe.',
+  copy: 'Copy',
+  copied: 'Copied',
   notHere: 'There is nothing of the kind here.',
 }

@@ -5,6 +5,7 @@ import {
   date,
   Form,
   may,
+  OnceLink,
   type Panel,
   Pick,
   Press,
@@ -18,7 +19,6 @@ import {
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { Log } from './Log'
-import { OnceLink } from './OnceLink'
 import styles from './PeoplePage.module.css'
 import { SecondFactor } from './SecondFactor'
 import { Sessions } from './Sessions'

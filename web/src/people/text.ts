@@ -46,8 +46,6 @@ export const text = {
   inviteRole: 'May',
   inviteIt: 'Make a link',
   linkOnce: 'Copy this link now: it is shown once, works once, and for seven days.',
-  copy: 'Copy',
-  copied: 'Copied',
   open: 'Links not used yet',
   until: (day: string) => `until ${day}`,
   uninvite: 'Take back',

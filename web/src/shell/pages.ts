@@ -10,6 +10,7 @@ export const PAGES = [
   { to: '/stock', name: text.pages.stock, sub: text.pages.stockSub },
   { to: '/cards', name: text.pages.cards, sub: text.pages.cardsSub },
   { to: '/thresholds', name: text.pages.thresholds, sub: text.pages.thresholdsSub },
+  { to: '/calendar', name: text.pages.calendar, sub: text.pages.calendarSub },
   { to: '/compare', name: text.pages.compare, sub: text.pages.compareSub },
   { to: '/reach', name: text.pages.reach, sub: text.pages.reachSub },
   { to: '/practice', name: text.pages.practice, sub: text.pages.practiceSub },

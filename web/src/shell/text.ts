@@ -51,6 +51,8 @@ export const text = {
     cardsSub: 'what the labels of your products say',
     thresholds: 'Thresholds',
     thresholdsSub: 'from how many mites on you act',
+    calendar: 'Calendar',
+    calendarSub: 'what to come back for, in your own',
     compare: 'Compare',
     compareSub: 'jobs, years and methods side by side',
     reach: 'Reach',

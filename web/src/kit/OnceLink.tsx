@@ -1,7 +1,8 @@
 import { useState } from 'react'
-import { Press, useStart } from '../kit'
-import styles from './PeoplePage.module.css'
+import styles from './kit.module.css'
+import { Press } from './Press'
 import { text } from './text'
+import { useStart } from './useStart'
 
 /** A link that is shown this once, to be copied. */
 export function OnceLink({ path, says }: { path: string; says: string }) {
