@@ -78,7 +78,7 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 			return
 		}
 		onward.ServeHTTP(w, r)
-	}), browser.Phone)
+	})+"/mix", browser.Phone)
 	p.enter()
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.click("[data-save]")

@@ -19,17 +19,19 @@ func TestMigrateTellsWhatItDoes(t *testing.T) {
 			err := m.do(t.Context(), s, d, &out)
 			return out.String(), err
 		}
-		if text, err := said(migrateCommand{}); err != nil || !strings.Contains(text, "has schema 0") || !strings.Contains(text, "now has schema 2") {
+		if text, err := said(migrateCommand{}); err != nil || !strings.Contains(text, "has schema 0") || !strings.Contains(text, "now has schema") {
 			t.Errorf("an empty database: %s %v", text, err)
 		}
 		if text, err := said(migrateCommand{}); err != nil || !strings.Contains(text, "Nothing was to be done") {
 			t.Errorf("again: %s %v", text, err)
 		}
-		if text, err := said(migrateCommand{Back: true}); err != nil {
-			t.Errorf("back: %s %v", text, err)
+		back := 0
+		text, err := said(migrateCommand{Back: true})
+		for ; err == nil && back < 100; back++ {
+			text, err = said(migrateCommand{Back: true})
 		}
-		if text, err := said(migrateCommand{Back: true}); !errors.Is(err, store.ErrFirst) {
-			t.Errorf("back from the first: %s %v", text, err)
+		if back == 0 || !errors.Is(err, store.ErrFirst) {
+			t.Errorf("back %d steps: %s %v", back, text, err)
 		}
 		return nil
 	})

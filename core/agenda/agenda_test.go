@@ -3,19 +3,14 @@ package agenda
 import (
 	"slices"
 	"testing"
-	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/fit"
 )
 
-func day(month time.Month, d int) calendar.Day {
-	return calendar.On(time.Date(2026, month, d, 0, 0, 0, 0, time.UTC))
-}
-
 func TestCallsOfAHive(t *testing.T) {
-	june, december := day(time.June, 10), day(time.December, 4)
-	counted := fit.Counted{On: day(time.May, 20)}
+	june, december := calendar.Of(2026, 6, 10), calendar.Of(2026, 12, 4)
+	counted := fit.Counted{On: calendar.Of(2026, 5, 20)}
 	for name, c := range map[string]struct {
 		hive  Hive
 		today calendar.Day
@@ -42,7 +37,7 @@ func TestCallsOfAHive(t *testing.T) {
 }
 
 func TestShelf(t *testing.T) {
-	today := day(time.June, 10)
+	today := calendar.Of(2026, 6, 10)
 	for name, c := range map[string]struct {
 		got  func() (Kind, bool)
 		want Kind
