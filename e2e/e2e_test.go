@@ -21,9 +21,9 @@ import (
 // patience is how long a step may take to come about.
 const patience = 60 * time.Second
 
-// together is how many journeys run at once, each in a browser of its own: the tabs of
+// together is how many journeys run at once (-parallel says as many), each in a browser of its own: the tabs of
 // one are throttled.
-const together = 2
+const together = 3
 
 var (
 	database *mariadbd.Server
