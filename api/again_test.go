@@ -14,7 +14,7 @@ func TestSavingAgainIsASuccess(t *testing.T) {
 	anew(t)
 	db := database(t)
 	makesAnother := map[string]bool{ // each time something of its own, or it is used up
-		"POST /api/invitations": true, "POST /api/tokens": true, "POST /api/people/{id}/password": true, "POST /api/second-factor/offer": true,
+		"POST /api/invitations": true, "POST /api/tokens": true, "POST /api/feed": true, "POST /api/people/{id}/password": true, "POST /api/second-factor/offer": true,
 		"POST /api/second-factor": true, "POST /api/second-factor/off": true, "POST /api/password": true, "POST /api/demo/clock": true,
 		"POST /api/people/{id}/role": true, "POST /api/instruments": true, "POST /api/import/colonies": true,
 	}

@@ -21,8 +21,8 @@ import (
 // patience is how long a step may take to come about.
 const patience = 60 * time.Second
 
-// together is how many journeys run at once (-parallel says as many), each in a browser of its own: the tabs of
-// one are throttled.
+// together is how many journeys run at once, as many as the Makefile's -parallel lets, each in a
+// browser of its own: the tabs of one are throttled.
 const together = 3
 
 var (
