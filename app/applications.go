@@ -44,7 +44,7 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 	d.app.refused.Add(int64(lo.CountBy(out.Results, func(r wire.Applied) bool { return r.State == "refused" })))
 	d.ring(job)
 	r := reading{ctx: ctx}
-	out.Records, out.Batches = by(&r, d.visited, v), by(&r, d.pourable, v)
+	out.Visited, out.Batches = by(&r, d.visited, v), by(&r, d.pourable, v)
 	return out, r.err
 }
 

@@ -169,7 +169,7 @@ func (d Desk) roundOf(ctx context.Context, v visit) (wire.Visit, error) {
 	}
 	r := reading{ctx: ctx}
 	out.Season = seasonName(v.day, v.latitude)
-	out.Colonies, out.Records, out.Extras = by(&r, d.visitColonies, v), by(&r, d.visited, v), by(&r, d.extras, out.Season)
+	out.Colonies, out.Visited, out.Extras = by(&r, d.visitColonies, v), by(&r, d.visited, v), by(&r, d.extras, out.Season)
 	switch v.act {
 	case give, move, weigh: // what is replaced or topped up comes out of a jar, too
 		out.Batches = by(&r, d.pourable, v)
@@ -193,10 +193,13 @@ func (v visit) pieces(in treatment.InHive) int {
 }
 
 // visited is what stands of a day; a colony that has two is flagged on both.
-func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) {
+func (d Desk) visited(ctx context.Context, v visit) (out wire.Visited, err error) {
 	rows, err := d.op.Visited(ctx, v.job.ID, timeOf(v.day))
 	if err != nil {
-		return nil, err
+		return out, err
+	}
+	if len(rows) > 0 {
+		out.Newest = rows[len(rows)-1].Seq
 	}
 	given := map[string]int{}
 	for _, r := range rows {
@@ -204,13 +207,14 @@ func (d Desk) visited(ctx context.Context, v visit) ([]wire.Application, error) 
 			given[r.ColonyID]++
 		}
 	}
-	out := make([]wire.Application, len(rows))
+	out.Records = make([]wire.Application, len(rows))
 	for i, r := range rows {
-		out[i] = wire.ApplicationOf(r.Detail, d.plainLine(r))
+		a := wire.ApplicationOf(r.Detail, d.plainLine(r))
 		if r.Kind == string(treatment.Given) && given[r.ColonyID] > 1 {
-			out[i].Flags = append(out[i].Flags, string(treatment.Twice))
-			out[i].FlagWords = words.Flags(out[i].Flags)
+			a.Flags = append(a.Flags, string(treatment.Twice))
+			a.FlagWords = words.Flags(a.Flags)
 		}
+		out.Records[i] = a
 	}
 	return out, nil
 }

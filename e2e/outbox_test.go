@@ -13,6 +13,7 @@ import (
 	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/serviceworker"
 	"github.com/chromedp/chromedp"
+	"github.com/google/uuid"
 
 	"keeler/e2e/browser"
 	"keeler/e2e/stand"
@@ -348,3 +349,56 @@ func recorded(h http.Handler, r *http.Request) *httptest.ResponseRecorder {
 	h.ServeHTTP(answer, r)
 	return answer
 }
+
+// An answer about the round that was given before a dose was written, and comes after it, does
+// not hide the dose: nobody gives it twice for that.
+func TestOlderAnswerHidesNoDose(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, _, _ := o.job(3, 100)
+	var held atomic.Bool
+	asked, release, end := make(chan struct{}, 1), make(chan struct{}), make(chan struct{})
+	defer close(end)
+	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		if !strings.HasSuffix(r.URL.Path, "/visit") || !held.Load() {
+			onward.ServeHTTP(w, r)
+			return
+		}
+		answer := recorded(onward, r)
+		select {
+		case asked <- struct{}{}:
+			<-release
+		default: // what is asked later never comes
+			<-end
+			return
+		}
+		for name, values := range answer.Header() {
+			w.Header()[name] = values
+		}
+		_, _ = w.Write(answer.Body.Bytes())
+	})
+	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.enter()
+	p.byHand("No. 1 Big jar")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
+	held.Store(true)
+	hives := read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Colonies
+	o.post("/api/jobs/"+job+"/applications?day="+roundDay, wire.Applications{Applications: []wire.Application{{ID: uuid.NewString(), ColonyID: hives[2].ID, Kind: "skipped", Reason: "dead"}}})
+	<-asked // another phone's line was heard of, and the round is asked for
+	came, err := look(p, chromedp.Evaluate[int](visitsRead))
+	if err != nil {
+		t.Fatal(err)
+	}
+	p.given()
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	p.says(`[data-just-done="H000"]`, "5 mL")
+	close(release)
+	p.until(fmt.Sprintf(`%s > %d`, visitsRead, came))
+	p.do(chromedp.Evaluate[chromedp.Void](`new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))`, chromedp.EvalAwaitPromise))
+	if n := p.count(`[data-state="done"]`); n != 1 {
+		t.Errorf("%d hives have their dose", n)
+	}
+}
+
+// visitsRead is how many answers about the round have come.
+const visitsRead = `performance.getEntriesByType('resource').filter((e) => e.name.includes('/visit?') && e.responseEnd > 0).length`

@@ -8,9 +8,15 @@ import (
 
 // Sent is what became of all, and what of the round changes by it.
 type Sent struct {
-	Results []Applied     `json:"results"`
-	Records []Application `json:"records" doc:"What stands of the day, as in the round."`
-	Batches []VisitBatch  `json:"batches" doc:"As in the round; of a removal none."`
+	Results []Applied    `json:"results"`
+	Batches []VisitBatch `json:"batches" doc:"As in the round; of a removal none."`
+	Visited
+}
+
+// Visited is what was written of a round.
+type Visited struct {
+	Records []Application `json:"records" doc:"What stands of the day, in the order in which it was written."`
+	Newest  uint64        `json:"newest" doc:"Grows with whatever is written of the day: an answer with less is an older one."`
 }
 
 // VisitColony is a colony of a round, as it was last seen.
@@ -72,13 +78,13 @@ type Visit struct {
 	Base     Recipe        `json:"base" doc:"The recipe without colonies: with one of them it is what that colony gets."`
 	Colonies []VisitColony `json:"colonies" doc:"In stand order, yard by yard."`
 	Batches  []VisitBatch  `json:"batches" doc:"The newest first."`
-	Records  []Application `json:"records" doc:"What stands of the day, in the order in which it was written."`
-	Season   string        `json:"season"`
-	Extras   []string      `json:"extras" doc:"What is ticked on this operation's visits in this season."`
-	All      VisitChoices  `json:"all"`
-	Gear     []string      `json:"gear" doc:"To be worn in the yard."`
-	DueOut   string        `json:"due_out,omitempty" doc:"Of strips and pads: from when they come out."`
-	DueLast  string        `json:"due_last,omitempty" doc:"And by when at the latest."`
+	Visited
+	Season  string       `json:"season"`
+	Extras  []string     `json:"extras" doc:"What is ticked on this operation's visits in this season."`
+	All     VisitChoices `json:"all"`
+	Gear    []string     `json:"gear" doc:"To be worn in the yard."`
+	DueOut  string       `json:"due_out,omitempty" doc:"Of strips and pads: from when they come out."`
+	DueLast string       `json:"due_last,omitempty" doc:"And by when at the latest."`
 }
 
 // VisitChoices is all that there is to choose from.

@@ -3,7 +3,7 @@ import type { Application, Waiting } from './outbox'
 
 /** What became of a group: told line by line, refused as a whole, or nothing is known. */
 export type Outcome =
-  | { results: Schemas['Applied'][]; told?: Pick<Schemas['Sent'], 'records' | 'batches'> }
+  | { results: Schemas['Applied'][]; told?: Pick<Schemas['Sent'], 'records' | 'batches' | 'newest'> }
   | { refused: string }
   | { lost: 'offline' | 'signed_out' }
 

@@ -70,7 +70,7 @@ function send() {
 /** The round as the answer tells it. */
 async function told({ job, day }: Waiting, outcome: object) {
   const key = roundKey(job, day)
-  const { told } = outcome as { told?: Pick<Schemas['Sent'], 'records' | 'batches'> }
+  const { told } = outcome as { told?: Pick<Schemas['Sent'], 'records' | 'batches' | 'newest'> }
   if (told)
     queries.setQueriesData(
       { queryKey: key },

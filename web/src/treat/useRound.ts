@@ -1,5 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
+import { replaceEqualDeep, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
+import type { Schemas } from '../api/client'
 import { loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/queue'
 import { ask, queries } from '../kit'
@@ -16,6 +17,7 @@ export function useRound(job: string, day: string, act: string | undefined) {
       query: { day, ...(act && { act }) },
     }),
     staleTime: 10_000,
+    structuralSharing: newer,
   })
   useEffect(() => {
     // Several may be quick: it is asked for once, a moment after the first of them.
@@ -33,6 +35,17 @@ export function useRound(job: string, day: string, act: string | undefined) {
   }, [job, day, act])
   return round
 }
+
+/**
+ * Of two answers the one that knows more: on a slow way, or out of the phone's own store, an
+ * older one can come last, and would hide a dose that was given.
+ */
+const newer = (was: unknown, now: unknown) =>
+  ((now as Newest).newest ?? 0) < ((was as Newest | undefined)?.newest ?? 0)
+    ? was
+    : replaceEqualDeep(was, now)
+
+type Newest = Partial<Pick<Schemas['Visit'], 'newest'>>
 
 /** The rules in the browser; undefined until they are there. */
 export function useCore() {
