@@ -21,9 +21,9 @@ import (
 // patience is how long a step may take to come about.
 const patience = 60 * time.Second
 
-// together is how many journeys run at once, as many as the Makefile's -parallel lets, each in a
-// browser of its own: the tabs of one are throttled.
-const together = 3
+// together is how many journeys run at once, each in a browser of its own: the tabs of
+// one are throttled.
+const together = 2
 
 var (
 	database *mariadbd.Server
