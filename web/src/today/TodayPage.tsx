@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Task } from '../followup/Task'
 import { useTaskKeys } from '../followup/useTaskKeys'
-import { longDay, todayQuery, Waiting } from '../kit'
+import { longDay, Press, todayQuery, Waiting } from '../kit'
 import { Band } from './Band'
 import { CallRow } from './CallRow'
 import { text } from './text'
@@ -43,6 +44,9 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
   )
 }
 
+/** Things of a kind that are shown at once; nobody reads hundreds. */
+const MOST = 12
+
 interface LinesProps {
   title: string
   tasks: Schemas['Followup'][]
@@ -53,12 +57,15 @@ interface LinesProps {
 }
 
 function Lines({ title, tasks, calls = [], unmixed, today }: LinesProps) {
-  if (tasks.length + calls.length === 0) return null
+  const [whole, setWhole] = useState(false)
+  const all = tasks.length + calls.length
+  if (all === 0) return null
+  const shown = whole ? all : MOST
   return (
     <section className={styles.lines}>
       <h2>{title}</h2>
       <ul>
-        {tasks.map((f) => (
+        {tasks.slice(0, shown).map((f) => (
           <Task key={`${f.key} ${f.yard_id} ${f.from}`} of={f} today={today}>
             {f.kind === 'visit' && unmixed.has(f.job_id ?? '') && (
               <span data-not-mixed>
@@ -67,10 +74,11 @@ function Lines({ title, tasks, calls = [], unmixed, today }: LinesProps) {
             )}
           </Task>
         ))}
-        {calls.map((c) => (
+        {calls.slice(0, Math.max(0, shown - tasks.length)).map((c) => (
           <CallRow key={`${c.key} ${c.yard_id}`} call={c} />
         ))}
       </ul>
+      {all > shown && <Press says={text.showAll(all)} onPress={() => setWhole(true)} data-show-all />}
     </section>
   )
 }

@@ -5,6 +5,7 @@ export const text = {
   late: 'Late',
   now: 'Now',
   next: 'Next',
+  showAll: (n: number) => `Show all ${n}`,
   nothing: 'Nothing to do today. Which hive needs what, and when, is decided on',
   noHives: 'No hive stands anywhere yet: a yard is the beginning.',
   toDecide: 'Decide',
