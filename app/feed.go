@@ -88,9 +88,10 @@ func (d Desk) Calendar(ctx context.Context) (string, error) {
 	return out.Serialize(), nil
 }
 
-// uidOf names an event for good: by what is to be done, of what, and where.
+// uidOf names an event for good: by what is to be done, of what, and where; a course
+// that begins again in some hives of a yard is another.
 func (d Desk) uidOf(f wire.Followup) string {
-	return uuid.NewSHA1(uuid.NameSpaceURL, fmt.Appendf(nil, "keeler/%d/%s/%s", d.who.Operation, f.Key, f.YardID)).String() + "@keeler"
+	return uuid.NewSHA1(uuid.NameSpaceURL, fmt.Appendf(nil, "keeler/%d/%s/%s/%t", d.who.Operation, f.Key, f.YardID, f.Again)).String() + "@keeler"
 }
 
 // eventOf writes one thing to come back for. Of a dose whose weather is known it has the hours that

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"slices"
+	"strings"
 
 	"keeler/core/agenda"
 	"keeler/core/calendar"
@@ -109,7 +110,7 @@ func (d Desk) calls(colonies []comeback, yards []store.Yard, thresholds mites.Th
 			}
 			for _, kind := range h.Calls(d.today()) {
 				key := string(kind) + "." + written(k.since(kind))
-				if _, skipped := k.skipped[key]; skipped {
+				if k.skips(kind, key) {
 					continue
 				}
 				if _, there := at[kind]; !there {
@@ -118,6 +119,7 @@ func (d Desk) calls(colonies []comeback, yards []store.Yard, thresholds mites.Th
 					out = append(out, wire.Call{Key: key, Kind: string(kind), Urgent: kind.Urgent(), Title: title, Why: why, YardID: y.ID, Yard: y.Name})
 				}
 				c := &out[at[kind]]
+				c.Key = max(c.Key, key)
 				c.Hives = append(c.Hives, wire.Name{ID: k.row.ID, Name: k.row.Name})
 			}
 		}
@@ -155,6 +157,17 @@ func (k comeback) since(kind agenda.Kind) calendar.Day {
 		return k.counts[len(k.counts)-1].On
 	}
 	return 0
+}
+
+// skips reports whether what makes it call was skipped: by the key of its line, which stands for
+// the hive of the line that was counted or seen last.
+func (k comeback) skips(kind agenda.Kind, key string) bool {
+	for what := range k.skipped {
+		if strings.HasPrefix(what, string(kind)+".") && len(what) == len(key) && what >= key {
+			return true
+		}
+	}
+	return false
 }
 
 // nextAt is under what conditions the next dose of each yard is given.

@@ -95,6 +95,25 @@ func TestTodayCalls(t *testing.T) {
 	}
 }
 
+// Hives that were counted on different days stand in one line, and are skipped with it.
+func TestTodaySkipsAWholeLine(t *testing.T) {
+	v := goOut(t, "winter")
+	v.givesAll(outOn)
+	v.d = later(v.d, 20*aDay)
+	v.counts("wash", "2026-12-23", 300, 30, 30)
+	v.counts("wash", "2026-12-24", 300, 31)
+	over := v.today().Calls[0]
+	if over.Kind != "treat" || len(over.Hives) != 2 {
+		t.Fatalf("%+v", over)
+	}
+	if err := v.d.SkipFollowups(t.Context(), wire.SkipFollowups{Key: over.Key, Colonies: v.hives, Reason: "sold next week"}); err != nil {
+		t.Fatal(err)
+	}
+	if got := calls(v.today()); got["treat"] != 0 {
+		t.Errorf("%v", got)
+	}
+}
+
 // A lot past its day is told of until it is gone, or skipped.
 func TestTodayShelf(t *testing.T) {
 	v := goOut(t, "winter")
