@@ -25,8 +25,8 @@ func (d Desk) onBand(f followup.Followup) bool {
 	return f.Open() && f.From <= d.today()+bandAfter
 }
 
-// bandYard is what the band shows of a yard; under is what its next dose is given under.
-func (d Desk) bandYard(y store.Yard, colonies []comeback, marked []wire.Followup, weather fit.Forecast, under fit.Conditions) wire.BandYard {
+// bandYard is what the band shows of a yard; next is the dose that comes to it next.
+func (d Desk) bandYard(y store.Yard, colonies []comeback, marked []wire.Followup, weather fit.Forecast, next nextDose) wire.BandYard {
 	out := wire.BandYard{ID: y.ID, Name: y.Name, Bars: []wire.BandBar{}, Marks: []wire.BandMark{}, Windows: []string{}}
 	at := map[wire.BandBar]int{}
 	for _, k := range colonies {
@@ -54,9 +54,9 @@ func (d Desk) bandYard(y store.Yard, colonies []comeback, marked []wire.Followup
 		}
 	}
 	slices.SortStableFunc(out.Marks, func(a, b wire.BandMark) int { return cmp.Compare(a.Day, b.Day) })
-	if under.Method != "" {
+	if next.job.ID != "" {
 		for day := d.today(); day <= d.today()+ahead; day++ {
-			if o := weather.On(day, under); o.Known && len(o.Windows) > 0 {
+			if o := weather.On(day, givenOn(next.job, next.under, day, y.Latitude)); o.Known && len(o.Windows) > 0 {
 				out.Windows = append(out.Windows, written(day))
 			}
 		}

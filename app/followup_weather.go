@@ -47,16 +47,22 @@ func (d Desk) withWeather(ctx context.Context, of []wire.Followup, jobs map[stri
 			by = d.today() + lateDays
 		}
 		for day := max(from, d.today()); day <= min(by, d.today()+ahead); day++ {
-			under := fixed
-			if job.CardID == nil && job.Protocol == "" {
-				under = fit.Usual(method.Name(job.Method), day, yards[at].Latitude)
-			}
+			under := givenOn(job, fixed, day, yards[at].Latitude)
 			if o := forecasts[at].On(day, under); o.Known {
 				f.Weather = append(f.Weather, weatherOf(day, o, under))
 			}
 		}
 	}
 	return nil
+}
+
+// givenOn is what a dose of a job is given under on a day: where nobody chose, the usual of the
+// season.
+func givenOn(j store.Job, fixed fit.Conditions, day calendar.Day, latitude float64) fit.Conditions {
+	if j.CardID == nil && j.Protocol == "" {
+		return fit.Usual(method.Name(j.Method), day, latitude)
+	}
+	return fixed
 }
 
 // farAhead is a day that nothing lies behind.

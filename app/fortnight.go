@@ -13,6 +13,9 @@ import (
 	"keeler/wire"
 )
 
+// fortnight is for how many days all yards treat together.
+const fortnight = 14
+
 // longOver is for how many days after a fortnight it is still told of.
 const longOver = 14
 

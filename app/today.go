@@ -19,8 +19,8 @@ import (
 	"github.com/samber/lo"
 )
 
-// fortnight is for how many days what is to come is listed.
-const fortnight = 14
+// listed is for how many days what is to come is listed.
+const listed = 14
 
 // Today tells what there is to do, and where.
 func (d Desk) Today(ctx context.Context) (wire.Today, error) {
@@ -39,7 +39,7 @@ func (d Desk) Today(ctx context.Context) (wire.Today, error) {
 	out := wire.Today{Today: written(d.today()), Hives: len(colonies)}
 	marked := grouped(colonies, jobs, d.onBand)
 	out.Followups = lo.Filter(marked, func(f wire.Followup, _ int) bool {
-		return followup.State(f.State).Open() && f.From <= written(d.today()+fortnight)
+		return followup.State(f.State).Open() && f.From <= written(d.today()+listed)
 	})
 	slices.SortStableFunc(out.Followups, func(a, b wire.Followup) int {
 		return cmp.Or(cmp.Compare(rank[a.State], rank[b.State]), cmp.Compare(a.By, b.By))
@@ -50,10 +50,10 @@ func (d Desk) Today(ctx context.Context) (wire.Today, error) {
 	out.Calls = append(d.calls(colonies, yards, thresholds), shelf.calls...)
 	slices.SortStableFunc(out.Calls, func(a, b wire.Call) int { return cmp.Compare(urgency(a), urgency(b)) })
 	forecasts := d.forecasts(ctx, yards)
-	under := d.nextAt(marked, jobs, labels)
+	next := d.nextAt(marked, jobs, labels)
 	out.Band.Yards = []wire.BandYard{}
 	for i, y := range yards {
-		out.Band.Yards = append(out.Band.Yards, d.bandYard(y, colonies, marked, forecasts[i], under[y.ID]))
+		out.Band.Yards = append(out.Band.Yards, d.bandYard(y, colonies, marked, forecasts[i], next[y.ID]))
 	}
 	out.Band.From, out.Band.Days = written(d.today()-bandBefore), bandBefore+bandAfter
 	out.Sky = d.sky(yards, out.Followups, forecasts)
@@ -170,16 +170,22 @@ func (k comeback) skips(kind agenda.Kind, key string) bool {
 	return false
 }
 
-// nextAt is under what conditions the next dose of each yard is given.
-func (d Desk) nextAt(of []wire.Followup, jobs map[string]store.Job, labels map[string]store.LabelCard) map[string]fit.Conditions {
-	out, first := map[string]fit.Conditions{}, map[string]string{}
+// nextDose is the job that brings the next one to a yard, and what it is given under.
+type nextDose struct {
+	job   store.Job
+	under fit.Conditions
+}
+
+// nextAt is the next dose of each yard, by the yard's id.
+func (d Desk) nextAt(of []wire.Followup, jobs map[string]store.Job, labels map[string]store.LabelCard) map[string]nextDose {
+	out, first := map[string]nextDose{}, map[string]string{}
 	for _, f := range of {
 		if f.Kind != string(followup.Visit) || !followup.State(f.State).Open() || first[f.YardID] != "" && first[f.YardID] <= f.From {
 			continue
 		}
 		under, err := conditionsOf(jobs[f.JobID], labels)
 		if err == nil { // what cannot be read is told where the job is
-			first[f.YardID], out[f.YardID] = f.From, under
+			first[f.YardID], out[f.YardID] = f.From, nextDose{jobs[f.JobID], under}
 		}
 	}
 	return out

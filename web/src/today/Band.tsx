@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
+import { text as doing } from '../followup/text'
 import { date, daysBetween, Press } from '../kit'
 import styles from './Band.module.css'
 import { shapeOf } from './shapes'
@@ -106,7 +107,7 @@ function Bar({ bar, today, x, y }: BarProps) {
         <>
           <rect x={x(bar.to)} y={y + 1} width={x(today) - x(bar.to)} height="11" className={styles.over} />
           <text x={x(today) + 8} y={y + 12} className={styles.since}>
-            {text.daysLate(daysBetween(bar.to, today))}
+            {doing.daysLate(daysBetween(bar.to, today))}
           </text>
         </>
       )}

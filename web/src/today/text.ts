@@ -6,7 +6,7 @@ export const text = {
   now: 'Now',
   next: 'Next',
   showAll: (n: number) => `Show all ${n}`,
-  nothing: 'Nothing to do today. Which hive needs what, and when, is decided on',
+  nothing: 'Nothing to do today. To see which hive needs what, and when, go to',
   noHives: 'No hive stands anywhere yet: a yard is the beginning.',
   toDecide: 'Decide',
   toYards: 'To the yards',
@@ -51,7 +51,6 @@ export const text = {
   mixIt: 'mix first',
   band: 'The weeks, yard by yard',
   today: 'now',
-  daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
   windows: 'green: the weather fits',
   all: (n: number) => `Show all ${n} yards`,
   mark: (title: string, hives: number, day: string) =>
