@@ -21,6 +21,10 @@ func deciding(r routes) {
 		}) (wire.Decide, error) {
 			return desk.Decide(ctx, app.Question{Day: in.Day, Yard: oneSpelling(in.Yard), People: in.People, Under: [3]string{in.Dribble, in.Strip, in.Pad}})
 		})
+	route(r, r.describe(put+" weather", "expect-weather", "Say what weather is expected on a day, where no service tells", 422), app.Keeper,
+		func(ctx context.Context, desk app.Desk, in *sent[wire.Expect]) (*none, error) {
+			return nil, desk.Expect(ctx, in.Body.value)
+		})
 	send(r.much(), post+" jobs/plan", "plan-job", app.Viewer, "Deal colonies out to the windows of the coming days", app.Desk.PlanJob)
 	send(r.much(), post+" jobs", "save-job", app.Keeper, "Make a job; sent twice, it counts once", app.Desk.SaveJob)
 	read(r, "jobs", "list-jobs", app.Viewer, "The newest jobs", app.Desk.Jobs)

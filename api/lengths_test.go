@@ -16,6 +16,7 @@ var columns = map[string]string{
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
 	"SpendPieces.note": "spent_pieces.note", "SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
+	"Settings.time_zone": "operations.time_zone", "Settings.forecast": "operations.forecast_url", "Writes.currency": "operations.currency", "Settings.currency": "operations.currency",
 	"SkipCall.key": "shelf_skips.what", "SkipCall.reason": "shelf_skips.reason",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
@@ -29,7 +30,7 @@ var elsewhere = map[string]bool{
 	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true, "CardContent.spent": true,
 	"CardContent.preparation": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
 	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "Join.code": true, "SignIn.code": true, "ProveSecond.code": true, "NewPassword.new": true, "NewPassword.token": true,
-	"SaveJob.under": true, "JobPlan.under": true,
+	"SaveJob.under": true, "JobPlan.under": true, "TryForecast.forecast": true,
 }
 
 // answers repeat what a request of another name takes.

@@ -39,6 +39,8 @@ type Settings struct {
 	PublicURL string
 	// Weather is asked for forecasts; nil: there are none.
 	Weather Weather
+	// WeatherOf is a service of forecasts at an address that an operation set.
+	WeatherOf func(address string) Weather
 	// Chance draws which colonies are left untreated; nil: by chance.
 	Chance mites.Chance
 	// Instruments are read at the bench; nil: there are none.
@@ -62,6 +64,9 @@ func New(s *store.Store, set Settings) *App {
 	if set.Chance == nil {
 		set.Chance = rand.IntN
 	}
+	if set.WeatherOf == nil {
+		set.WeatherOf = func(string) Weather { return noWeather{} }
+	}
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}
 	}
@@ -77,7 +82,7 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 	}
 	if m != nil {
 		out.Now = a.Desk(*m).worked().Format(workTime)
-		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String()}
+		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String(), Writes: m.writes}
 		all, err := a.store.People().Memberships(ctx, m.User)
 		for _, of := range all {
 			if of.ID == m.Operation {

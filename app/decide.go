@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"context"
 	"fmt"
-	"sync"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
@@ -49,6 +48,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	yards, rows := all(&r, d.op.Yards), by(&r, d.asked, q.Yard)
 	colonies := d.situations(&r, rows, latitudesOf(yards))
 	d.withJobs(&r, colonies, "")
+	expected := all(&r, d.expected)
 	if r.err != nil {
 		return wire.Decide{}, r.err
 	}
@@ -72,7 +72,11 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 			continue
 		}
 		m := matrix{yard: y, forecast: forecasts[i], under: under, day: day, today: d.today(), people: q.People}
-		out.Yards = append(out.Yards, m.write(standing[y.ID], &told))
+		yard := m.write(standing[y.ID], &told)
+		if e, typed := expected[yardDay{y.ID, day}]; typed {
+			yard.Expected = &e
+		}
+		out.Yards = append(out.Yards, yard)
 	}
 	out.Reasons = append(out.Reasons, told.list...)
 	return out, nil
@@ -92,23 +96,6 @@ func latitudesOf(yards []store.Yard) map[string]float64 {
 
 const mostPeople = 12
 
-// forecasts asks for the weather of all yards at once; what does not come is nil.
-func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []fit.Forecast {
-	out := make([]fit.Forecast, len(yards))
-	if d.app.set.Weather == nil {
-		return out
-	}
-	var all sync.WaitGroup
-	for i, y := range yards {
-		all.Go(func() {
-			// An error is told as no forecast: the judgement says so, and what to read instead.
-			out[i], _ = d.app.set.Weather.Forecast(ctx, y.ID, y.Latitude, d.today())
-		})
-	}
-	all.Wait()
-	return out
-}
-
 // matrix is one yard on one day.
 type matrix struct {
 	yard       store.Yard
@@ -121,7 +108,7 @@ type matrix struct {
 func (m matrix) write(colonies []situation, told *reasons) wire.DecideYard {
 	need, over := needs(colonies, m.day)
 	out := wire.DecideYard{
-		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0,
+		ID: m.yard.ID, Name: m.yard.Name, Over: over, Forecast: len(m.forecast) > 0, Known: m.forecast.Tells(m.day),
 		Season: seasonName(m.day, m.yard.Latitude), Colonies: make([]wire.DecideColony, len(colonies)),
 	}
 	var cases [len(method.All)]fit.Case

@@ -8,6 +8,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/store"
+	"keeler/wire"
 )
 
 // Role is what a member may do; a later one may do all that an earlier may.
@@ -32,9 +33,11 @@ type Member struct {
 	Role            Role
 	Epoch           int
 	Zone            *time.Location // of the operation
+	Forecast        string         // whom the operation asks for the weather; empty: whom the server asks
 	Session         string         // by which the member is signed in
 	Address         string         // where the member asks from
 	Script          bool           // it is a script that asks, by a token
+	writes          wire.Writes    // how figures and days are written for the member
 }
 
 // Desk is Keeler as one member has it: everything that belongs to an operation
@@ -88,10 +91,13 @@ func (a *App) MemberOf(ctx context.Context, user, operation uint64) (Member, err
 	if err != nil {
 		return Member{}, err
 	}
-	name, err := a.store.For(m.OperationID).TimeZone(ctx)
+	set, err := a.store.For(m.OperationID).Settings(ctx)
 	if err != nil {
 		return Member{}, err
 	}
-	zone, err := time.LoadLocation(name)
-	return Member{User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch, Zone: zone}, err
+	zone, err := time.LoadLocation(set.TimeZone)
+	return Member{
+		User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch,
+		Zone: zone, Forecast: set.ForecastURL, writes: writesOf(set, m.User.Form),
+	}, err
 }

@@ -22,7 +22,7 @@ func (d Desk) withWeather(ctx context.Context, of []wire.Followup, jobs map[stri
 		f := of[i]
 		return f.Kind == string(followup.Visit) && followup.State(f.State).Open()
 	})
-	if len(asked) == 0 || d.app.set.Weather == nil {
+	if len(asked) == 0 {
 		return nil
 	}
 	yards, err := d.op.Yards(ctx)

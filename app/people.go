@@ -96,7 +96,7 @@ func (a *App) Claim(ctx context.Context, in wire.Claim) (Member, error) {
 	}
 	zone, err := time.LoadLocation(in.TimeZone)
 	if err != nil || zone == time.Local {
-		return Member{}, fault.List{{Field: "time_zone", Reason: fault.Unknown}}
+		return Member{}, fault.List{{Field: "time_zone", Reason: fault.NoZone}}
 	}
 	code, err := a.ClaimCode(ctx)
 	if err != nil {

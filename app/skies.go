@@ -27,7 +27,7 @@ func (s skies) hours(yard store.Yard, from time.Time, n int) []float64 {
 	for i := range out {
 		out[i] = math.NaN()
 	}
-	if s.d.app.set.Weather == nil {
+	if s.d.weather() == nil {
 		return out
 	}
 	begun := calendar.On(from)
@@ -35,7 +35,7 @@ func (s skies) hours(yard store.Yard, from time.Time, n int) []float64 {
 		key := yard.ID + day.String()
 		f, there := s.known[key]
 		if !there {
-			f, _ = s.d.app.set.Weather.Forecast(s.ctx, yard.ID, yard.Latitude, day) // none: NaN
+			f, _ = s.d.weather().Forecast(s.ctx, yard.ID, yard.Latitude, day) // none: NaN
 			s.known[key] = f
 		}
 		for _, h := range f {

@@ -5,16 +5,17 @@ package forecast
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"math"
 	"net/http"
 	"net/url"
 	"strconv"
+	"strings"
 	"sync"
 	"time"
 
+	"keeler/app"
 	"keeler/core/calendar"
 	"keeler/core/fit"
 )
@@ -51,7 +52,7 @@ type kept struct {
 
 // New makes a client of the service at a base address; now is wall time.
 func New(base string, now func() time.Time) *Client {
-	return &Client{base: base, http: &http.Client{Timeout: patience}, now: now, kept: map[key]kept{}}
+	return &Client{base: strings.TrimSuffix(base, "/"), http: &http.Client{Timeout: patience}, now: now, kept: map[key]kept{}}
 }
 
 // Forecast gives the hours from a day on. An error means that nothing is known;
@@ -96,7 +97,7 @@ func (c *Client) ask(ctx context.Context, k key) (fit.Forecast, error) {
 	}
 	defer func() { _ = response.Body.Close() }()
 	if response.StatusCode != http.StatusOK {
-		return nil, fmt.Errorf("forecast: %s", response.Status)
+		return nil, fmt.Errorf("%w: %s", app.ErrNoForecast, response.Status)
 	}
 	return read(io.LimitReader(response.Body, mostBytes))
 }
@@ -113,19 +114,19 @@ func read(r io.Reader) (fit.Forecast, error) {
 		} `json:"hours"`
 	}
 	if err := json.NewDecoder(r).Decode(&answer); err != nil {
-		return nil, fmt.Errorf("forecast: %w", err)
+		return nil, fmt.Errorf("%w: %w", app.ErrNoForecast, err)
 	}
 	if len(answer.Hours) == 0 {
-		return nil, errors.New("forecast: no hours")
+		return nil, fmt.Errorf("%w: no hours", app.ErrNoForecast)
 	}
 	out := make(fit.Forecast, len(answer.Hours))
 	for i, h := range answer.Hours {
 		at, err := time.Parse("2006-01-02T15:04", h.Time)
 		if err != nil {
-			return nil, fmt.Errorf("forecast: %w", err)
+			return nil, fmt.Errorf("%w: %w", app.ErrNoForecast, err)
 		}
 		if math.Abs(h.TempC) > 60 || h.WindMS < 0 || h.WindMS > 100 || h.GustMS < 0 || h.RainMM < 0 {
-			return nil, fmt.Errorf("forecast: %s cannot be", h.Time)
+			return nil, fmt.Errorf("%w: %s cannot be", app.ErrNoForecast, h.Time)
 		}
 		out[i] = fit.Hour{
 			Day: calendar.On(at), Hour: at.Hour(),

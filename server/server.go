@@ -91,6 +91,7 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	if set.Forecast != "" {
 		parts.Weather = forecast.New(set.Forecast, time.Now)
 	}
+	parts.WeatherOf = forecast.Outside(time.Now, set.Simulate)
 	on, still := context.WithCancel(ctx)
 	s.still = still
 	if len(set.Instruments) == 0 && set.Simulate {

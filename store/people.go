@@ -19,6 +19,7 @@ type User struct {
 	SecondOn     bool
 	SecondStep   int64
 	CreatedAt    time.Time
+	Form         `gorm:"embedded"`
 }
 
 // Member is a person in an operation.
@@ -184,11 +185,6 @@ func (p People) user(ctx context.Context, id uint64) *gorm.DB {
 // Name is what the operation is called.
 func (o Operation) Name(ctx context.Context) (string, error) {
 	return value[string](o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Select("name"))
-}
-
-// TimeZone is the IANA name of the zone whose days are the operation's.
-func (o Operation) TimeZone(ctx context.Context) (string, error) {
-	return value[string](o.db.WithContext(ctx).Table("operations").Where("id = ?", o.id).Select("time_zone"))
 }
 
 // Members lists the people of the operation.

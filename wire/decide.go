@@ -43,6 +43,8 @@ type DecideYard struct {
 	Season   string         `json:"season" enum:"winter,spring,early_summer,late_summer,autumn,none" doc:"none where no season can be assumed."`
 	Over     int            `json:"over" doc:"Colonies over the threshold: one is enough to treat the whole yard."`
 	Forecast bool           `json:"forecast" doc:"Whether anything is known of the weather."`
+	Known    bool           `json:"known" doc:"Whether anything is known of it on the day."`
+	Expected *fit.Expected  `json:"expected,omitempty" doc:"What the keeper expects of the day, where no service tells."`
 	Colonies []DecideColony `json:"colonies"`
 	Outlooks []Outlook      `json:"outlooks" doc:"By method, in the order of cells."`
 }

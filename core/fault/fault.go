@@ -31,6 +31,11 @@ const (
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 	Future     Reason = "future"      // what is recorded cannot lie ahead
 	NoDate     Reason = "no_date"     // not a day of the calendar
+	NoZone     Reason = "no_zone"     // not a time zone
+	NoAddress  Reason = "no_address"  // not the address of a service
+	Inside     Reason = "inside"      // an address within the server's own network
+	NoAnswer   Reason = "no_answer"   // nothing answers at an address
+	NoForecast Reason = "no_forecast" // what answers tells no forecast
 	NoSpan     Reason = "no_span"     // not two days of a year
 	Early      Reason = "early"       // before its time: it must be said twice
 	NotText    Reason = "not_text"    // a file that is no table of text

@@ -81,6 +81,24 @@ func (f Forecast) At(on calendar.Day, hour int) (Hour, bool) {
 	return Hour{}, false
 }
 
+// Tells reports whether anything is known of a day.
+func (f Forecast) Tells(on calendar.Day) bool {
+	_, hours := f.day(on)
+	return hours > 0
+}
+
+// Range is the lowest and the highest of what is known of a day, °C.
+func (f Forecast) Range(on calendar.Day) (lowC, highC float64) {
+	highC, _ = f.day(on)
+	lowC = highC
+	for _, h := range f {
+		if h.Day == on {
+			lowC = min(lowC, h.TempC)
+		}
+	}
+	return lowC, highC
+}
+
 // fewest is how many hours of a day must be known for its maximum to be.
 const fewest = 12
 

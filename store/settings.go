@@ -1,0 +1,70 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"gorm.io/gorm/clause"
+)
+
+// Form is how figures and days are written; empty fields of a person's: as the operation.
+type Form struct {
+	Units string // metric, us
+	Hours string // 24, 12
+	Dates string // day_month, month_day, iso
+}
+
+// Settings are what is set for a whole operation.
+type Settings struct {
+	ID       uint64
+	TimeZone string // by its IANA name: its days are days there
+	Form     `gorm:"embedded"`
+	Currency string
+	// Seasons are its own names of them, winter first; empty: the usual ones.
+	Seasons []string `gorm:"serializer:json"`
+	// ForecastURL is whom it asks for the weather; empty: whom the server asks.
+	ForecastURL string
+	Version     int
+}
+
+// TableName is that of the operations themselves.
+func (Settings) TableName() string { return "operations" }
+
+// Settings are what is set now.
+func (o Operation) Settings(ctx context.Context) (Settings, error) {
+	return first[Settings](o.db.WithContext(ctx).Where("id = ?", o.id))
+}
+
+// ChangeSettings writes them over the version before; ErrStale when somebody else was faster.
+func (o Operation) ChangeSettings(ctx context.Context, s Settings) error {
+	return orElse(ErrStale, o.db.WithContext(ctx).Model(&Settings{}).Where("id = ? AND version = ?", o.id, s.Version-1).
+		Select("TimeZone", "Units", "Hours", "Dates", "Currency", "Seasons", "ForecastURL", "Version").Updates(s))
+}
+
+// SetForm is how a person would have figures and days.
+func (p People) SetForm(ctx context.Context, user uint64, f Form) error {
+	return p.user(ctx, user).Select("Units", "Hours", "Dates").Updates(User{Form: f}).Error
+}
+
+// ExpectedDay is the weather that a keeper expects on a day at a yard.
+type ExpectedDay struct {
+	OperationID uint64    `gorm:"primaryKey;autoIncrement:false"`
+	YardID      string    `gorm:"primaryKey"`
+	Day         time.Time `gorm:"primaryKey"`
+	LowC        float64
+	HighC       float64
+	WindMS      float64 `gorm:"column:wind_ms"`
+	RainMM      float64 `gorm:"column:rain_mm"`
+	UserID      uint64
+	CreatedAt   time.Time
+}
+
+// Expect writes what is expected, the newer over the older.
+func (o Operation) Expect(ctx context.Context, days []ExpectedDay) error {
+	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&days).Error)
+}
+
+// Expected is what is expected from a day on.
+func (o Operation) Expected(ctx context.Context, from time.Time) ([]ExpectedDay, error) {
+	return all[ExpectedDay](o.own(ctx).Where("day >= ?", from))
+}
