@@ -81,7 +81,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/jobs/{id}/spent", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de7","kind":"disposed","pieces":2,"note":"Taken to the tip"}`},
 	{"POST /api/comparisons/power", `{"kind":"wash","over":300,"rate":3,"first":90,"second":50,"spread":"usual","groups":2}`},
 	{"PUT /api/weather", `{"day":"2026-12-20","yards":["<yards>"],"low_c":2,"high_c":7,"wind_ms":2,"rain_mm":0}`},
-	{"PUT /api/settings", `{"version":2,"time_zone":"UTC","units":"us","hours":"12","dates":"iso","currency":"T"}`},
+	{"PUT /api/settings", `{"version":2,"time_zone":"UTC","units":"us","hours":"12h","dates":"iso","currency":"T"}`},
 	{"PUT /api/settings/own", `{"units":"us"}`},
 	{"POST /api/settings/forecast", `{"forecast":"http://127.0.0.1:9"}`},
 	{"POST /api/jobs/plan", `{"yard_id":"<yards>","method":"dribble","under":"winter","colonies":["<colonies>"],"people":1,"from":"2026-12-04"}`},

@@ -38,6 +38,7 @@ type Member struct {
 	Address         string         // where the member asks from
 	Script          bool           // it is a script that asks, by a token
 	writes          wire.Writes    // how figures and days are written for the member
+	own             wire.OwnForm   // and how the member would have them
 }
 
 // Desk is Keeler as one member has it: everything that belongs to an operation
@@ -98,6 +99,6 @@ func (a *App) MemberOf(ctx context.Context, user, operation uint64) (Member, err
 	zone, err := time.LoadLocation(set.TimeZone)
 	return Member{
 		User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch,
-		Zone: zone, Forecast: set.ForecastURL, writes: writesOf(set, m.User.Form),
+		Zone: zone, Forecast: set.ForecastURL, writes: writesOf(set, m.User.Form), own: wire.OwnForm(m.User.Form),
 	}, err
 }

@@ -18,29 +18,33 @@ import (
 func TestSettings(t *testing.T) {
 	d := own(t, Settings{Work: Pinned(work), Wall: Pinned(wall)})
 	was, err := d.Settings(t.Context())
-	if err != nil || was.Units != "metric" || was.Hours != "24" || was.Dates != "day_month" || was.Seasons != nil {
+	if err != nil || was.Units != "metric" || was.Hours != "24h" || was.Dates != "day_month" || was.Seasons != nil {
 		t.Fatalf("at first: %+v %v", was, err)
 	}
 	in := was
 	in.Version++
-	in.TimeZone, in.Units, in.Hours, in.Currency = "Pacific/Auckland", "us", "12", " $ "
+	in.TimeZone, in.Units, in.Hours, in.Currency = "Pacific/Auckland", "us", "12h", " $ "
 	in.Seasons = []string{"Frost", "Willow", "Lime", "Heather", "Ivy"}
 	if got, err := d.ChangeSettings(t.Context(), in); err != nil || got.Currency != "$" || got.Seasons[4] != "Ivy" || got.Version != in.Version {
 		t.Fatalf("got %+v %v", got, err)
+	}
+	in.Version, in.Seasons = in.Version+1, []string{"", "", "", "", " "}
+	if got, err := d.ChangeSettings(t.Context(), in); err != nil || got.Seasons != nil {
+		t.Errorf("the usual seasons again: %+v %v", got, err)
 	}
 	in.Currency = "£"
 	if _, err := d.ChangeSettings(t.Context(), in); !errors.Is(err, store.ErrStale) {
 		t.Errorf("over a version that is gone: %v", err)
 	}
-	own := wire.OwnForm{Hours: "24", Dates: "iso"}
+	own := wire.OwnForm{Hours: "24h", Dates: "iso"}
 	if err := d.ChangeForm(t.Context(), own); err != nil {
 		t.Fatal(err)
 	}
-	if got, err := d.Settings(t.Context()); err != nil || got.Own != own || got.Hours != "12" {
+	if got, err := d.Settings(t.Context()); err != nil || got.Own != own || got.Hours != "12h" {
 		t.Errorf("one's own: %+v %v", got, err)
 	}
 	m, err := d.app.MemberOf(t.Context(), d.who.User, store.FirstOperation)
-	if want := (wire.Form{Units: "metric", Hours: "24", Dates: "iso"}); err != nil || m.writes.Form != want || m.Zone.String() != "UTC" {
+	if want := (wire.Form{Units: "metric", Hours: "24h", Dates: "iso"}); err != nil || m.writes.Form != want || m.Zone.String() != "UTC" {
 		t.Errorf("in another operation: %+v in %s %v", m.writes, m.Zone, err)
 	}
 }

@@ -61,7 +61,7 @@ func TestTypedFigures(t *testing.T) {
 		fault     string
 	}{
 		{"needed('f', a[0])", "3O", "NaN", "Type a number, such as 45.5."}, {"needed('f', a[0])", "", "NaN", "Type a number here."}, {"needed('f', a[0])", "3", 3.0, ""},
-		{"needed('f', a[0], true)", "2.5", "NaN", "Type a whole number."}, {"whole('f', a[0])", "", "undefined", ""}, {"volume('f', a[0])", "10", 295.735295625, ""},
+		{"needed('f', a[0], true)", "2.5", "NaN", "Type a whole number."}, {"whole('f', a[0])", "", "undefined", ""}, {"whole('f', a[0])", "10", 10.0, ""},
 		{"seams('f', a[0])", "5½", 5.5, ""}, {"seams('f', a[0])", "¾", 0.75, ""}, {"seams('f', a[0])", "6 ¼", 6.25, ""}, {"seams('f', a[0])", "½5", "undefined", "Type a number, such as 45.5."},
 		{"degrees('f', a[0])", "50", 10.0, ""}, {"degrees('f', a[0])", "5O", "undefined", "Type a number, such as 45.5."},
 	} {
@@ -76,13 +76,21 @@ func TestTypedFigures(t *testing.T) {
 	}
 }
 
-// 1 oz is 28.35 g and 1 fl oz 29.57 mL: 454 g are 16.01 oz, 500 mL 16.9 fl oz.
+// 1 oz is 28.35 g: 454 g are 16.01 oz. 5 °C are 41 °F, −2 °C 28.4 °F.
 func TestWrittenFigures(t *testing.T) {
 	ask := pure(t)
+	by := func(units, hours, dates string) string {
+		return fmt.Sprintf("(pure.goBy({units: %q, hours: %q, dates: %q}), ", units, hours, dates)
+	}
 	for call, want := range map[string]string{
 		"pure.seams(6.5)": "6½", "pure.seams(0.25)": "¼", "pure.seams(0)": "0", "pure.seams(10.75)": "10¾",
 		"pure.three(4.567)": "4.57", "pure.three(45.67)": "45.7", "pure.three(1234.5)": "1,235",
-		"pure.volume(500, 'us').value": "16.9", "pure.volume(500, 'metric').value": "500",
+		"pure.volume(500).value": "500", "pure.volume(500).unit": "mL",
+		by("us", "12h", "month_day") + "pure.told('Too cold: -2 to 5 °C on 4 Dec 2026; 10 °C'))": "Too cold: 28 to 41 °F on Dec 4, 2026; 50 °F",
+		by("metric", "24h", "iso") + "pure.told('Too cold: -2 to 5 °C on 4 Dec 2026'))":          "Too cold: -2 to 5 °C on 2026-12-04",
+		by("us", "12h", "day_month") + "[0, 8, 12, 16, 24].map(pure.hour).join())":               "12 am,8 am,12 pm,4 pm,12 am",
+		by("us", "12h", "day_month") + "pure.clock('2026-12-04T00:30'))":                         "12:30 am",
+		by("us", "24h", "day_month") + "pure.clock('2026-12-04T13:05'))":                         "13:05",
 		"pure.pounds(15.9).value": "15.9", "pure.pounds(20.25).value": "1 lb 4.25", "pure.pounds(20.25).unit": "oz",
 		"pure.typed(0.1 + 0.2)": "0.3", "pure.typed(0)": "",
 	} {

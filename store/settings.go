@@ -10,7 +10,7 @@ import (
 // Form is how figures and days are written; empty fields of a person's: as the operation.
 type Form struct {
 	Units string // metric, us
-	Hours string // 24, 12
+	Hours string // 24h, 12h
 	Dates string // day_month, month_day, iso
 }
 

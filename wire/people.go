@@ -27,7 +27,8 @@ type Me struct {
 	Operation string `json:"operation" doc:"What the operation is called."`
 	TimeZone  string `json:"time_zone" doc:"IANA name of the zone whose days are the operation's."`
 
-	Writes Writes `json:"writes" doc:"How figures and days are written for this person."`
+	Writes Writes  `json:"writes" doc:"How figures and days are written for this person."`
+	Own    OwnForm `json:"own" doc:"And how this person would have them."`
 
 	Others []Membership `json:"others,omitempty" doc:"Other operations that this person belongs to."`
 }

@@ -5,14 +5,14 @@ import "keeler/core/fit"
 // Form is how figures and days are written.
 type Form struct {
 	Units string `json:"units" enum:"metric,us" doc:"Of weights and temperatures; what is liquid is in mL by either."`
-	Hours string `json:"hours" enum:"24,12"`
+	Hours string `json:"hours" enum:"24h,12h"`
 	Dates string `json:"dates" enum:"day_month,month_day,iso" doc:"4 Dec 2026, Dec 4, 2026 or 2026-12-04."`
 }
 
 // OwnForm is how a person would have them instead.
 type OwnForm struct {
 	Units string `json:"units,omitempty" enum:"metric,us" doc:"As the operation when left out."`
-	Hours string `json:"hours,omitempty" enum:"24,12" doc:"As the operation when left out."`
+	Hours string `json:"hours,omitempty" enum:"24h,12h" doc:"As the operation when left out."`
 	Dates string `json:"dates,omitempty" enum:"day_month,month_day,iso" doc:"As the operation when left out."`
 }
 

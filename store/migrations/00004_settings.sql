@@ -18,17 +18,17 @@ CREATE TABLE IF NOT EXISTS expected_days (
 -- How an operation writes figures and days, and whom it asks for the weather.
 ALTER TABLE operations
   ADD COLUMN IF NOT EXISTS units VARCHAR(8) NOT NULL DEFAULT 'metric' CHECK (units IN ('metric', 'us')),
-  ADD COLUMN IF NOT EXISTS hours VARCHAR(2) NOT NULL DEFAULT '24' CHECK (hours IN ('24', '12')),
+  ADD COLUMN IF NOT EXISTS hours VARCHAR(3) NOT NULL DEFAULT '24h' CHECK (hours IN ('24h', '12h')),
   ADD COLUMN IF NOT EXISTS dates VARCHAR(9) NOT NULL DEFAULT 'day_month' CHECK (dates IN ('day_month', 'month_day', 'iso')),
   ADD COLUMN IF NOT EXISTS currency VARCHAR(8) NOT NULL DEFAULT '',
-  ADD COLUMN IF NOT EXISTS seasons VARCHAR(1000) NOT NULL DEFAULT '' COMMENT 'own names as a JSON array, winter first; empty: the usual ones',
+  ADD COLUMN IF NOT EXISTS seasons VARCHAR(1000) COMMENT 'own names as a JSON array, winter first; null: the usual ones',
   ADD COLUMN IF NOT EXISTS forecast_url VARCHAR(300) NOT NULL DEFAULT '' COMMENT 'empty: that of the server',
   ADD COLUMN IF NOT EXISTS version BIGINT UNSIGNED NOT NULL DEFAULT 1;
 
 -- And how a person would have them instead; empty: as the operation.
 ALTER TABLE users
   ADD COLUMN IF NOT EXISTS units VARCHAR(8) NOT NULL DEFAULT '' CHECK (units IN ('', 'metric', 'us')),
-  ADD COLUMN IF NOT EXISTS hours VARCHAR(2) NOT NULL DEFAULT '' CHECK (hours IN ('', '24', '12')),
+  ADD COLUMN IF NOT EXISTS hours VARCHAR(3) NOT NULL DEFAULT '' CHECK (hours IN ('', '24h', '12h')),
   ADD COLUMN IF NOT EXISTS dates VARCHAR(9) NOT NULL DEFAULT '' CHECK (dates IN ('', 'day_month', 'month_day', 'iso'));
 
 -- +goose Down

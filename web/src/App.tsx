@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert'
 import { lazy, Suspense, useState } from 'react'
 import { Link, Route, Routes } from 'react-router'
-import { useStartQuery } from './kit'
+import { useStartQuery, useWays } from './kit'
 import { OPEN, OURS } from './routes'
 import { Boundary } from './shell/Boundary'
 import { Foot } from './shell/Foot'
@@ -21,6 +21,7 @@ export function App() {
   const start = useStartQuery()
   const [over, setOver] = useState<'keys' | 'find'>()
   useKeys(setOver)
+  const ways = JSON.stringify(useWays())
 
   if (!start.data)
     return (
@@ -40,7 +41,7 @@ export function App() {
       <Suspense>
         <QueueBar />
       </Suspense>
-      <div id="page" tabIndex={-1}>
+      <div id="page" key={ways} tabIndex={-1}>
         <Boundary>
           <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
             <Routes>

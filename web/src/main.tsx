@@ -6,7 +6,7 @@ import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
-import { queries, UnitsProvider } from './kit'
+import { queries } from './kit'
 import { App } from './App'
 import { Schemes } from './theme/schemes'
 import { theme } from './theme/theme'
@@ -17,11 +17,9 @@ createRoot(document.getElementById('root')!).render(
       <CssBaseline />
       <Schemes />
       <QueryClientProvider client={queries}>
-        <UnitsProvider>
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
-        </UnitsProvider>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
       </QueryClientProvider>
     </ThemeProvider>
   </StrictMode>,

@@ -1,8 +1,10 @@
 /** What needs no browser, in one script of its own, which Go's table tests load and call. */
 export * as entries from './kit/entries'
+export { clock, hour } from './kit/day'
+export { told } from './kit/told'
+export { goBy } from './kit/ways'
 export { pounds, seams, three, volume } from './kit/format'
 export { Reader, readNumber, typed } from './kit/reader'
-export { rewriteTo } from './kit/rewrite'
 export * as outbox from './outbox/outbox'
 export { adopt, emptyDraft, inUnits } from './method/begin'
 export * as dribble from './method/dribble/request'

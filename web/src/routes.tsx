@@ -28,6 +28,7 @@ export const OURS: Page[] = [
   ['/import', pages.import, lazy(() => import('./yards/ImportPage'))],
   ['/thresholds', pages.thresholds, lazy(() => import('./yards/ThresholdsPage'))],
   ['/people', text.people, lazy(() => import('./people/PeoplePage'))],
+  ['/settings', pages.settings, lazy(() => import('./settings/SettingsPage'))],
   ['/book', text.book, lazy(() => import('./book/BookPage'))],
   ['/calendar', pages.calendar, lazy(() => import('./book/CalendarPage'))],
   ['/batches', pages.batches, lazy(() => import('./book/batches/BatchList'))],

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { temperature, useUnits } from '../kit'
+import { temperature } from '../kit'
 import styles from './Alarm.module.css'
 import { text } from './text'
 import type { Run } from './useBench'
@@ -13,7 +13,6 @@ interface Props {
 
 /** A pot that is too hot is told at every step, to eye and ear. */
 export function Alarm({ run, readings, probe }: Props) {
-  const { system } = useUnits()
   const reading = useReading(readings, probe?.id)
   const most = Math.max(0, ...run.acts.map((a) => a.alarm_c ?? 0))
   const hot = most > 0 && reading !== undefined && reading.state !== 'lost' && reading.value >= most
@@ -24,8 +23,8 @@ export function Alarm({ run, readings, probe }: Props) {
   if (!hot) return null
   return (
     <div className={styles.alarm} role="alert" data-alarm>
-      <b>{text.alarm(temperature(reading.value, system))}</b>
-      <p>{text.alarmHint(temperature(most, system))}</p>
+      <b>{text.alarm(temperature(reading.value))}</b>
+      <p>{text.alarmHint(temperature(most))}</p>
     </div>
   )
 }

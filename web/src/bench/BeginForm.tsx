@@ -2,7 +2,6 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { client, data, Problem, type Schemas } from '../api/client'
 import {
-  adopt,
   begin,
   Choice,
   Entries,
@@ -20,26 +19,14 @@ import {
   type Typed,
   useKept,
   useSaving,
-  useUnits,
   volume,
 } from '../kit'
+import { Balances } from '../method/balances/Balances'
+import { adoptBalances, readBalances, type BalanceAtHand } from '../method/balances/balances'
 import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
 import { text } from './text'
 import { benchKey, type Run } from './useBench'
-
-type BalanceKey = 'name' | 'balance_g' | 'balance_capacity_g' | 'balance_least_g'
-
-/** A balance at hand. */
-const BALANCE: Panel<BalanceKey> = {
-  title: '',
-  entries: [
-    { of: 'name', as: 'words', label: text.balanceName },
-    { of: 'balance_g', label: text.division, unit: 'g', first: '1' },
-    { of: 'balance_capacity_g', label: text.capacity, unit: 'g', placeholder: text.notSaid },
-    { of: 'balance_least_g', label: text.leastLoad, unit: 'g', placeholder: text.notSaid },
-  ],
-}
 
 /** What it is weighed and mixed in. */
 const VESSELS: Panel<'cup_g' | 'vessel_ml'> = {
@@ -53,18 +40,17 @@ const VESSELS: Panel<'cup_g' | 'vessel_ml'> = {
 interface AtHand {
   order: string
   vessels: Typed<'cup_g' | 'vessel_ml'>
-  balances: Typed<BalanceKey>[]
+  balances: BalanceAtHand[]
 }
 
 const atHand = (run: Run) => (): AtHand => ({
   order: run.order,
   vessels: begin([VESSELS], {}),
-  balances: run.balances.map((b) => adopt([BALANCE], b, begin([BALANCE], {}))),
+  balances: adoptBalances(run.balances),
 })
 
 /** Before the work: what is at hand, and how it is weighed with that. */
 export function BeginForm({ run }: { run: Run }) {
-  const { system } = useUnits()
   const { value, update, putDown } = useKept(`begin.${run.batch_id}`, atHand(run))
   const change = (recipe: (t: AtHand) => void) => update((t) => produce(t, recipe))
   const { body, faults: wrong } = request(value)
@@ -94,7 +80,7 @@ export function BeginForm({ run }: { run: Run }) {
       stale('batches')
     },
   )
-  const room = volume(shown.room_ml, system)
+  const room = volume(shown.room_ml)
   const faults: Record<string, string> = { ...beginning.faults, ...refused, ...wrong }
   return (
     <main className={shared.begin} data-begin>
@@ -104,28 +90,10 @@ export function BeginForm({ run }: { run: Run }) {
         <div className={shared.beginColumns}>
           <section>
             <h2>{text.balances}</h2>
-            {value.balances.map((b, i) => (
-              <div key={i} className={styles.balance}>
-                <Faults value={beneath(faults, `balances[${i}].`)}>
-                  <Entries
-                    of={BALANCE}
-                    typed={b}
-                    change={(recipe) => change((t) => recipe(t.balances[i]!))}
-                  />
-                </Faults>
-                {value.balances.length > 1 && (
-                  <Press
-                    small
-                    says={text.removeBalance}
-                    onPress={() => change((t) => void t.balances.splice(i, 1))}
-                  />
-                )}
-              </div>
-            ))}
-            <Press
-              says={text.addBalance}
-              off={value.balances.length >= 8}
-              onPress={() => change((t) => void t.balances.push(begin([BALANCE], {})))}
+            <Balances
+              of={value.balances}
+              change={(recipe) => change((t) => recipe(t.balances))}
+              faults={faults}
             />
             <Entries
               of={VESSELS}
@@ -207,27 +175,14 @@ function Weighings({ run }: { run: Run }) {
   )
 }
 
-/** The faults of one balance, by its own fields. */
-const beneath = (faults: Record<string, string>, prefix: string) =>
-  Object.fromEntries(
-    Object.entries(faults).flatMap(([path, fault]) =>
-      path.startsWith(prefix) ? [[path.slice(prefix.length), fault]] : [],
-    ),
-  )
-
 /** What is at hand as the server is asked, and what of it cannot be read. */
 function request({ order, vessels, balances }: AtHand) {
-  const faults: Record<string, string> = {}
-  const reading = <Key extends string>(panel: Panel<Key>, typed: Typed<Key>, prefix: string) => {
-    const reader = new Reader('metric')
-    const out = read([panel], typed, reader)
-    for (const [path, fault] of Object.entries(reader.faults)) faults[prefix + path] = fault
-    return out
-  }
+  const reader = new Reader('metric')
+  const weighed = readBalances(balances)
   const body = {
     order,
-    ...reading(VESSELS, vessels, ''),
-    balances: balances.map((b, i) => ({ balance_g: 0, ...reading(BALANCE, b, `balances[${i}].`) })),
+    ...read([VESSELS], vessels, reader),
+    balances: weighed.balances,
   } as Schemas['BeginBench']
-  return { body, faults }
+  return { body, faults: { ...reader.faults, ...weighed.faults } }
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { Label } from '../label/Label'
-import { labelQuery, useUnits, volume } from '../kit'
+import { labelQuery, volume } from '../kit'
 import shared from './bench.module.css'
 import styles from './Ended.module.css'
 import { Band, strengthOf } from './SoFar'
@@ -11,9 +11,8 @@ import type { Run } from './useBench'
 
 /** A batch that is done with: what it is, and the ways on from here. */
 export function Ended({ run }: { run: Run }) {
-  const { system } = useUnits()
   const label = useQuery({ ...labelQuery(run.batch_id), enabled: run.state === 'made' })
-  const poured = run.so_far && volume(run.so_far.volume_ml, system)
+  const poured = run.so_far && volume(run.so_far.volume_ml)
   return (
     <main className={shared.ended} data-ended={run.ended}>
       <h1>{text.beginTitle(run.number, run.name)}</h1>

@@ -1,13 +1,5 @@
 import { useState } from 'react'
-import {
-  celsiusToFahrenheit,
-  fahrenheitToCelsius,
-  plain,
-  Press,
-  readNumber,
-  temperature,
-  useUnits,
-} from '../kit'
+import { degreeUnit, shownDegrees, toCelsius, plain, Press, readNumber, temperature } from '../kit'
 import { Bar } from './Bar'
 import shared from './bench.module.css'
 import styles from './HeatStep.module.css'
@@ -18,14 +10,12 @@ import { send, useReading } from './useInstruments'
 
 /** A temperature between two: what the thermometer shows, or what is typed. */
 export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepProps) {
-  const { system } = useUnits()
   const device = instruments.find((i) => i.kind === 'probe')
   const reading = useReading(readings, device?.id)
   const live = device?.connected && reading && reading.state !== 'lost' ? reading.value : undefined
   const [typed, setTyped] = useState('')
-  const words = (c: number) => temperature(c, system)
   const number = typed === '' ? undefined : readNumber(typed)
-  const written = number === undefined ? undefined : system === 'us' ? fahrenheitToCelsius(number) : number
+  const written = number === undefined ? undefined : toCelsius(number)
   const known = written ?? live
   const low = act.low_c ?? 0
   const high = act.high_c ?? 0
@@ -48,14 +38,12 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
   return (
     <>
       <div className={shared.body}>
-        <p className={shared.target}>{text.between(words(low), words(high))}</p>
+        <p className={shared.target}>{text.between(temperature(low), temperature(high))}</p>
         {known !== undefined && !Number.isNaN(known) ? (
           <div className={shared.shown} data-place={where}>
             <p className={shared.reading}>
-              <span data-temp>
-                {plain(Math.round((system === 'us' ? celsiusToFahrenheit(known) : known) * 10) / 10)}
-              </span>
-              <small>{system === 'us' ? '°F' : '°C'}</small>
+              <span data-temp>{plain(Math.round(shownDegrees(known) * 10) / 10)}</span>
+              <small>{degreeUnit()}</small>
             </p>
             <Column value={known} low={low} high={high} alarm={act.alarm_c} />
             <p className={shared.placeWord}>
@@ -74,7 +62,7 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
         <TypedFigure
           label={live === undefined ? text.typeTempOnly : text.typeTemp}
           path="temp_c"
-          unit={system === 'us' ? '°F' : '°C'}
+          unit={degreeUnit()}
           value={typed}
           onChange={setTyped}
           fault={number !== undefined && Number.isNaN(number)}
@@ -87,7 +75,7 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
               <Press
                 key={c}
                 outlined
-                says={text.plate(words(c))}
+                says={text.plate(temperature(c))}
                 onPress={() => send({ instrument: device.id, do: 'heat', amount: c })}
                 data-plate={c}
               />
@@ -105,7 +93,7 @@ export function HeatStep({ act, at, readings, instruments, foot, onNext }: StepP
         {...foot}
         primary={
           where === 'in' && known !== undefined
-            ? { words: text.takeTemp(words(known)), onPress: () => void go() }
+            ? { words: text.takeTemp(temperature(known)), onPress: () => void go() }
             : undefined
         }
         third={{ words: text.skip, onPress: onNext }}

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { day, plain, type System, temperature, useUnits } from '../kit'
+import { day, plain, temperature } from '../kit'
 import styles from './Log.module.css'
 import { text } from './text'
 import type { Run } from './useBench'
@@ -8,8 +8,7 @@ type Event = Schemas['BenchEvent']
 
 /** All that happened at a bench, with who did it and whether a device was read or a figure typed. */
 export function Log({ run }: { run: Run }) {
-  const { system } = useUnits()
-  const rows = run.events.map((e) => [e, words(e, run, system)] as const).filter(([, w]) => w !== '')
+  const rows = run.events.map((e) => [e, words(e, run)] as const).filter(([, w]) => w !== '')
   if (rows.length === 0) return null
   return (
     <section data-log>
@@ -30,7 +29,7 @@ export function Log({ run }: { run: Run }) {
   )
 }
 
-function words(e: Event, run: Run, system: System): string {
+function words(e: Event, run: Run): string {
   const act = run.acts.find((a) => a.id === e.act)
   const what = act?.title ?? e.act ?? ''
   switch (e.kind) {
@@ -41,7 +40,7 @@ function words(e: Event, run: Run, system: System): string {
     case 'answered':
       return text.events.answered(what, e.answer ?? '')
     case 'measured':
-      return text.events.measured(what, temperature(e.temp_c ?? 0, system))
+      return text.events.measured(what, temperature(e.temp_c ?? 0))
     case 'started':
       return text.events.started(what)
     case 'corrected':

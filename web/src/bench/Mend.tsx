@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { plain, Press, tenths, three, useUnits, volume } from '../kit'
+import { plain, Press, tenths, three, volume } from '../kit'
 import shared from './bench.module.css'
 import styles from './Mend.module.css'
 import { Discard } from './Discard'
@@ -29,12 +29,11 @@ interface Props {
 
 /** What undoes it, or brings the batch back, or how to throw it away; or it is left as it is. */
 export function Mend({ run, at, onAccept }: Props) {
-  const { system } = useUnits()
   const [discarding, setDiscarding] = useState(false)
   const { mending, comes, surplus } = run
   if (!mending || !comes) return null
   if (discarding) return <Discard run={run} at={at} onKeep={() => setDiscarding(false)} />
-  const poured = volume(mending.made.volume_ml, system)
+  const poured = volume(mending.made.volume_ml)
   const off = comes.strength.stand !== 'within' ? comes.strength : (comes.sugar_per_water ?? comes.strength)
   const unit = off === comes.strength ? text.strength[comes.unit] : text.ratio
   return (

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { temperature, useUnits } from '../kit'
+import { temperature } from '../kit'
 import { Bar } from './Bar'
 import styles from './bench.module.css'
 import type { StepProps } from './stepProps'
@@ -40,7 +40,6 @@ export function CountStep({ act, at, foot, onNext }: StepProps) {
 
 /** A wait: its clock is the server's, and goes on when the page is closed. */
 export function WaitStep({ act, at, readings, instruments, foot, onNext }: StepProps) {
-  const { system } = useUnits()
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   const reading = useReading(readings, act.high_c ? probe?.id : undefined)
   const left = useCountdown(act.left_s)
@@ -55,8 +54,8 @@ export function WaitStep({ act, at, readings, instruments, foot, onNext }: StepP
         {over && <p className={styles.target}>{text.over}</p>}
         {act.high_c && (
           <p className={styles.saying}>
-            {text.between(temperature(act.low_c ?? 0, system), temperature(act.high_c, system))}
-            {warm !== undefined && ` · ${temperature(warm, system)}`}
+            {text.between(temperature(act.low_c ?? 0), temperature(act.high_c))}
+            {warm !== undefined && ` · ${temperature(warm)}`}
           </p>
         )}
       </div>

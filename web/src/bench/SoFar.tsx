@@ -1,4 +1,4 @@
-import { lotsQuery, named, Pick, plain, temperature, three, useUnits, volume } from '../kit'
+import { lotsQuery, named, Pick, plain, temperature, three, volume } from '../kit'
 import { useQuery } from '@tanstack/react-query'
 import { FACTS } from '../method/facts'
 import type { Schemas } from '../api/client'
@@ -25,11 +25,10 @@ export const bases = (m: Made) =>
 
 /** The docket of the bench: what is worn, what is in, and what comes of it. */
 export function SoFar({ run, at }: { run: Run; at: Happening }) {
-  const { system } = useUnits()
   const lines = run.acts.filter((a) => a.ingredient && (a.added.length > 0 || a.target_g))
   const begun = lines.some((a) => a.added.length > 0)
   const made = run.complete ? run.so_far : run.comes
-  const poured = made && volume(made.volume_ml, system)
+  const poured = made && volume(made.volume_ml)
   return (
     <Docket title={text.soFar} sub={run.name} origin={docketText.origin(run.name, '')}>
       <Worn run={run} />
@@ -61,7 +60,7 @@ export function SoFar({ run, at }: { run: Run; at: Happening }) {
                 three(made.sugar_per_water.value),
                 text.ratioStands[made.sugar_per_water.stand],
               ],
-              run.jug_c !== undefined && [text.clearFrom, temperature(run.jug_c, system)],
+              run.jug_c !== undefined && [text.clearFrom, temperature(run.jug_c)],
             ]}
           />
           <p className={styles.bases}>{bases(made)}</p>

@@ -1,4 +1,4 @@
-import { temperature, useUnits } from '../kit'
+import { temperature } from '../kit'
 import { text as docketText } from '../docket/text'
 import shared from './bench.module.css'
 import styles from './Step.module.css'
@@ -55,7 +55,6 @@ function Body(props: StepProps) {
 
 /** Done, and where it asks for it seen to be so. */
 function DoStep({ run, act, at, foot, onNext }: StepProps) {
-  const { system } = useUnits()
   const answer = async (yes: boolean) => {
     if (await at.happen({ kind: 'answered', act: act.id, answer: yes ? 'yes' : 'no' })) if (yes) onNext()
   }
@@ -70,7 +69,7 @@ function DoStep({ run, act, at, foot, onNext }: StepProps) {
             ))}
           </ul>
         )}
-        {clearing && <p className={shared.saying}>{text.jug(temperature(run.jug_c ?? 0, system))}</p>}
+        {clearing && <p className={shared.saying}>{text.jug(temperature(run.jug_c ?? 0))}</p>}
         {clearing && run.jug_cold && <p className={`${shared.saying} ${shared.harm}`}>{text.jugCold}</p>}
         {act.answer === 'no' && <p className={shared.saying}>{text.notYet}</p>}
       </div>

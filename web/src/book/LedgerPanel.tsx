@@ -4,6 +4,7 @@ import {
   named,
   Pick,
   plain,
+  price,
   queries,
   tenths,
   useKept,
@@ -57,8 +58,8 @@ export function LedgerPanel({ batch }: { batch: Batch }) {
           {l.use_by && l.left > 0 && <UseBy useBy={l.use_by} keeps={l.keeps} />}
           {l.cost && (
             <p>
-              {text.costs(l.cost.total.toFixed(2))}
-              {l.cost.colonies ? text.costEach((l.cost.per_colony ?? 0).toFixed(2), l.cost.colonies) : ''}
+              {text.costs(price(l.cost.total))}
+              {l.cost.colonies ? text.costEach(price(l.cost.per_colony ?? 0), l.cost.colonies) : ''}
               {l.cost.unpriced.length > 0 && text.unpriced(l.cost.unpriced)}
             </p>
           )}

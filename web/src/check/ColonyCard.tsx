@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
-import { date } from '../kit'
+import { date, told } from '../kit'
 import styles from './ColonyCard.module.css'
 import { Evaporation } from './Evaporation'
 import { Interval } from './Interval'
@@ -48,7 +48,7 @@ export function ColonyCard({ colony }: { colony: Schemas['ColonyTold'] }) {
             <b>{text.why}</b>
           </p>
           {why.map((w) => (
-            <p key={w}>{w}</p>
+            <p key={w}>{told(w)}</p>
           ))}
         </div>
       )}

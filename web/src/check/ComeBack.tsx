@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { date, may, Press, useStart, weekday } from '../kit'
+import { date, dayMonth, may, Press, told, useStart } from '../kit'
 import { Docket } from '../docket/Docket'
 import { placeOf } from '../followup/goTo'
 import { Sky } from '../followup/Sky'
@@ -50,15 +50,13 @@ function Line({ of: f }: { of: Followup }) {
   const day = f.state === 'done' ? (done[0]?.on ?? f.from) : f.from
   return (
     <li className={styles[f.state]} data-line={f.kind} data-n={f.n} data-state={f.state}>
-      <span>
-        {weekday(day)} {date(day).split(' ')[1]}
-      </span>
+      <span>{dayMonth(day)}</span>
       <div>
         <b>{f.title}</b>
         <small>
           {[
             f.colonies.length > 1 || done.length === 0 ? text.doneOf(done.length, f.colonies.length) : '',
-            f.state === 'missed' ? text.missed : f.state === 'done' ? '' : f.why,
+            f.state === 'missed' ? text.missed : f.state === 'done' ? '' : told(f.why),
           ]
             .filter(Boolean)
             .join(' · ')}{' '}

@@ -1,4 +1,4 @@
-import { date, weekday } from '../kit'
+import { date, dayMonth } from '../kit'
 
 /** Every word of Check. */
 export const text = {
@@ -12,7 +12,7 @@ export const text = {
   toCompare: 'Compare them',
   compareYards: 'Compare',
   hives: (n: number) => (n === 1 ? '1 hive' : `${n} hives`),
-  by: (day: string) => `by ${weekday(day)} ${month(day)}`,
+  by: (day: string) => `by ${dayMonth(day)}`,
   doneOf: (done: number, all: number) => `${done} of ${all}`,
   undo: 'Do it after all',
   late: (n: number) => `${n} late`,
@@ -118,5 +118,3 @@ export const text = {
   why: 'Why it may not have worked',
   whyNone: 'The records show no reason.',
 }
-
-const month = (day: string) => date(day).split(' ')[1] ?? ''

@@ -5,6 +5,7 @@ import { type Method, METHODS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { MiteGauge } from '../drawing/MiteGauge'
+import { told } from '../kit'
 import { Verdict } from '../drawing/Verdict'
 import shared from './decide.module.css'
 import styles from './YardMatrix.module.css'
@@ -206,11 +207,11 @@ function ReasonLine({ reason }: { reason: Reason }) {
     <li>
       <Verdict is={reason.verdict} />
       <span>
-        {why} {datum && <small>({datum})</small>}
+        {told(why)} {datum && <small>({datum})</small>}
         {change && reason.verdict !== 'fits' && (
           <>
             <br />
-            <b>{change}</b>
+            <b>{told(change)}</b>
           </>
         )}
       </span>

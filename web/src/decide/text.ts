@@ -1,6 +1,6 @@
 import { methods } from '../../../words/names/kit.json'
 import names from '../../../words/names/decide.json'
-import { seams as fraction } from '../kit'
+import { hours, seams as fraction, temperatures } from '../kit'
 
 /** The words of the Decide screen. */
 export const text = {
@@ -21,7 +21,7 @@ export const text = {
   seams: (n: number) => `${fraction(n)} seams`,
   windows: (method: string) => `Windows for ${method}, next ten days`,
   today: 'today',
-  hours: (from: number, to: number) => `${from}–${to} h`,
+  hours,
   meets: (n: number) => `meets ${n} of 100`,
   controls: 'Leave untreated to compare',
   controlsHint: (n: number) =>
@@ -33,7 +33,7 @@ export const text = {
   takes: (n: number) => `${n} hives`,
   why: names.why as Record<string, string>,
   best: 'best',
-  degrees: (low: number, high: number) => `${Math.round(low)} to ${Math.round(high)} °C`,
+  degrees: temperatures,
   chooseMethod: (method: string) => `Choose hives for ${method}`,
   tickAll: 'Tick all that fit',
   untick: 'Untick all',

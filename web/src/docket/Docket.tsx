@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { told } from '../kit'
 import styles from './Docket.module.css'
 
 interface Props {
@@ -106,7 +107,7 @@ export function Advice({ title, lines, harm }: { title: string; lines: readonly 
     <div className={harm ? `${styles.advice} ${styles.harm}` : styles.advice} data-heed-docket={harm}>
       <h3>{title}</h3>
       {lines.map((l) => (
-        <p key={l}>{l}</p>
+        <p key={l}>{told(l)}</p>
       ))}
     </div>
   )

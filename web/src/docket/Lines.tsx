@@ -1,17 +1,6 @@
 import { Fragment } from 'react'
 import type { Schemas } from '../api/client'
-import {
-  fixed,
-  mass,
-  ounces,
-  placesOf,
-  plain,
-  pounds,
-  type System,
-  temperature,
-  useUnits,
-  volume,
-} from '../kit'
+import { us, fixed, mass, ounces, placesOf, plain, pounds, temperature, volume } from '../kit'
 import { DocketLine, Gear } from './Docket'
 import { text } from './text'
 
@@ -30,9 +19,8 @@ interface Props {
 
 /** What to weigh, in the order of the work, the gear before the line that asks for it. */
 export function Lines({ lines, words, pieces = '' }: Props) {
-  const { system } = useUnits()
   return lines.map((l, i) => {
-    const [name = l.step, hint = ''] = words[l.step]?.(l, (c) => temperature(c, system)) ?? []
+    const [name = l.step, hint = ''] = words[l.step]?.(l, (c) => temperature(c)) ?? []
     return (
       <Fragment key={i}>
         {l.gear && <GearNow pieces={l.gear} label={text.gearLabel} />}
@@ -41,7 +29,7 @@ export function Lines({ lines, words, pieces = '' }: Props) {
           name={name}
           hint={[hint, loads(l)].filter(Boolean).join('; ')}
           acid={ACID.has(l.ingredient)}
-          {...figures(l, lines, system, pieces)}
+          {...figures(l, lines, pieces)}
         />
       </Fragment>
     )
@@ -83,12 +71,12 @@ function loads(l: Line): string {
  * grams; the rest may be in pounds and ounces, and two parts of the water then
  * keep adding up.
  */
-function figures(l: Line, all: readonly Line[], system: System, pieces: string) {
+function figures(l: Line, all: readonly Line[], pieces: string) {
   if (l.count) return { value: String(l.count), unit: pieces }
-  if (l.grams === undefined || l.show_g === undefined) return volume(l.volume_ml ?? 0, 'metric')
+  if (l.grams === undefined || l.show_g === undefined) return volume(l.volume_ml ?? 0)
   const grams = mass(l.show_g, l.band_g ?? 1)
   const band = text.tolerance(fixed(l.band_g ?? 0, placesOf(l.band_g ?? 0)))
-  if (system === 'us' && !ACID.has(l.ingredient)) {
+  if (us() && !ACID.has(l.ingredient)) {
     return { ...pounds(kitchen(l, all)), tolerance: text.grams(grams.value) }
   }
   const poured = l.volume_ml ? `${plain(Math.round(l.volume_ml))} mL` : ''

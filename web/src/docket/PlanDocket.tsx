@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { fixed } from '../kit'
+import { price } from '../kit'
 import { Advice, Docket, Totals, type TotalOf } from './Docket'
 import { Lines, type StepWords } from './Lines'
 import { Asides, Minding, Warnings, type MindingProps } from './Minding'
@@ -59,8 +59,8 @@ export function PlanDocket({
             <Totals
               of={[
                 ...totals,
-                cost && [text.cost, fixed(cost.total, 2)],
-                cost && cost.per_colony > 0 && [text.costColony, fixed(cost.per_colony, 2)],
+                cost && [text.cost, price(cost.total)],
+                cost && cost.per_colony > 0 && [text.costColony, price(cost.per_colony)],
               ]}
             />
             {then && <Advice {...then} />}

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
-import { daysBetween } from '../kit'
+import { daysBetween, told } from '../kit'
 import { open, placeOf } from './goTo'
 import { Row } from './Row'
 import { Sky } from './Sky'
@@ -39,7 +39,7 @@ export function Task({ of: f, today, children }: Props) {
       }
       why={
         <>
-          {f.why} <Sky days={f.weather} /> {children}
+          {told(f.why)} <Sky days={f.weather} /> {children}
         </>
       }
       act={{ says: text.acts[f.kind], to: place, main: f.state !== 'coming' }}

@@ -1,13 +1,11 @@
-import { date, weekday } from '../kit'
+import { dayMonth, hours } from '../kit'
 
 /** The words of things to do. */
 export const text = {
   window: (from: string, by: string) =>
-    from === by
-      ? `${weekday(from)} ${month(from)}`
-      : `${weekday(from)} ${month(from)} to ${weekday(by)} ${month(by)}`,
+    from === by ? dayMonth(from) : `${dayMonth(from)} to ${dayMonth(by)}`,
   fits: (when: string) => `Weather fits ${when}`,
-  hours: (day: string, from: number, to: number) => `${weekday(day)} ${month(day)} ${from} to ${to} h`,
+  hours: (day: string, from: number, to: number) => `${dayMonth(day)} ${hours(from, to)}`,
   noneFit: (days: number, why: string) =>
     days === 1 ? `No hour of the day fits: ${why}` : `No hour of its days fits: ${why}`,
   daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
@@ -40,4 +38,3 @@ export const text = {
 }
 
 const SHOWN = 6
-const month = (day: string) => date(day).split(' ')[1] ?? ''

@@ -2,11 +2,10 @@ import { Fragment, type ReactNode } from 'react'
 import { Choice } from './Choice'
 import type { Edit } from './edit'
 import { FaultLine, Field } from './Field'
-import { temperature } from './format'
+import { degreeUnit, temperature } from './format'
 import { Pick } from './Pick'
 import styles from './Panels.module.css'
 import { Section } from './Section'
-import { useUnits } from './units'
 import { asked, optionsOf, pathOf, say, TICKED, WORDS, type Entry, type Panel, type Typed } from './entries'
 
 export interface EntriesProps<Key extends string> {
@@ -60,10 +59,9 @@ function One<Key extends string>({
   change,
   placeholders,
 }: EntriesProps<Key> & { entry: Entry<Key> }) {
-  const { system } = useUnits()
   const value = typed[e.of] ?? ''
   const label = say(e.label, typed) ?? ''
-  const hint = e.hint?.(typed, (celsius) => temperature(celsius, system))
+  const hint = e.hint?.(typed, (celsius) => temperature(celsius))
   const options = optionsOf(e, typed)
   const set = (v: string) =>
     change((t) => {
@@ -93,7 +91,7 @@ function One<Key extends string>({
         autoComplete={e.autoComplete}
         most={e.most}
         label={label}
-        unit={unitOf(e, typed, system === 'us')}
+        unit={unitOf(e, typed)}
         path={e.aside && !e.at ? undefined : pathOf(e)}
         placeholder={placeholders?.[e.of] ?? say(e.placeholder, typed)}
         hint={hint}
@@ -125,9 +123,8 @@ function One<Key extends string>({
   )
 }
 
-function unitOf<Key extends string>(e: Entry<Key>, typed: Typed<Key>, us: boolean) {
-  if (e.as === 'volume') return us ? 'fl oz' : 'mL'
-  if (e.as === 'degrees') return us ? '°F' : '°C'
+function unitOf<Key extends string>(e: Entry<Key>, typed: Typed<Key>) {
+  if (e.as === 'degrees') return degreeUnit()
   return say(e.unit, typed)
 }
 

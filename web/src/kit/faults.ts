@@ -1,4 +1,5 @@
 import { createContext, useContext } from 'react'
+import { told } from './told'
 
 /** What is wrong with the request at hand, by the path of the field. */
 export const Faults = createContext<Record<string, string>>({})
@@ -10,5 +11,6 @@ export const useFaultCode = (path: string): string | undefined => useContext(Fau
 
 export const useFault = (path: string | undefined) => {
   const faults = useContext(Faults)
-  return path === undefined ? undefined : faults[path]
+  const fault = path === undefined ? undefined : faults[path]
+  return fault && told(fault)
 }

@@ -1,8 +1,7 @@
 /** Everything about writing figures: places, fractions, and the kitchen's units. */
-export type System = 'metric' | 'us'
+import { ways } from './ways'
 
 const GRAMS_PER_OUNCE = 28.349523125
-const ML_PER_FLUID_OUNCE = 29.5735295625
 
 export interface Figure {
   value: string
@@ -50,15 +49,32 @@ export const pounds = (oz: number): Figure =>
     ? { value: plain(oz), unit: 'oz' }
     : { value: `${Math.floor(oz / 16)} lb ${plain(Math.round((oz % 16) * 100) / 100)}`, unit: 'oz' }
 
-export const volume = (ml: number, system: System): Figure =>
-  system === 'us'
-    ? { value: fixed(mlToFluidOunces(ml), 1), unit: 'fl oz' }
-    : { value: fixed(ml, 0), unit: 'mL' }
+/** In mL by either system: syringes and jugs have no other marks that a dose could be read by. */
+export const volume = (ml: number): Figure => ({ value: fixed(ml, 0), unit: 'mL' })
 
-export const temperature = (celsius: number, system: System) =>
-  system === 'us' ? `${Math.round(celsiusToFahrenheit(celsius))} °F` : `${Math.round(celsius)} °C`
+/** Whether what is no acid is weighed in ounces, and temperatures are read in °F. */
+export const us = () => ways().units === 'us'
 
-export const fluidOuncesToML = (oz: number) => oz * ML_PER_FLUID_OUNCE
-export const mlToFluidOunces = (ml: number) => ml / ML_PER_FLUID_OUNCE
+export const degreeUnit = () => (us() ? '°F' : '°C')
+export const shownDegrees = (celsius: number) => (us() ? celsiusToFahrenheit(celsius) : celsius)
+export const toCelsius = (shown: number) => (us() ? fahrenheitToCelsius(shown) : shown)
+
+export const temperature = (celsius: number) => `${Math.round(shownDegrees(celsius))} ${degreeUnit()}`
+export const temperatures = (low: number, high: number) =>
+  `${Math.round(shownDegrees(low))} to ${temperature(high)}`
+
+/** A difference of temperatures. */
+export const degreesApart = (celsius: number) =>
+  `${Math.round(us() ? celsius * 1.8 : celsius)} ${degreeUnit()}`
+
+const METRES_PER_SECOND_PER_MPH = 0.44704
+
+export const windUnit = () => (us() ? 'mph' : 'm/s')
+export const shownWind = (ms: number) => (us() ? ms / METRES_PER_SECOND_PER_MPH : ms)
+export const toWind = (shown: number) => (us() ? shown * METRES_PER_SECOND_PER_MPH : shown)
+
+/** A price, after the operation's currency. */
+export const price = (value: number) => `${ways().currency ?? ''}${fixed(value, 2)}`
+
 export const celsiusToFahrenheit = (c: number) => (c * 9) / 5 + 32
 export const fahrenheitToCelsius = (f: number) => ((f - 32) * 5) / 9

@@ -1,4 +1,5 @@
-import { fahrenheitToCelsius, fluidOuncesToML, type System } from './format'
+import { fahrenheitToCelsius } from './format'
+import type { System } from './ways'
 import { text } from './text'
 
 /** What a request is read into, and what could not be read at all, by path. */
@@ -51,12 +52,6 @@ export class Reader {
       path,
       typed.trim().replace(/\s*([¼½¾])$/, (_, part: '¼' | '½' | '¾') => parts[part]),
     )
-  }
-
-  /** mL, whatever it was typed in. */
-  volume(path: string, typed: string): number | undefined {
-    const v = this.number(path, typed)
-    return v !== undefined && this.units === 'us' ? fluidOuncesToML(v) : v
   }
 
   /** °C, whatever it was typed in. */

@@ -2,7 +2,7 @@ import { ROUND_CACHE } from '../api/names'
 import { speakFor, type Schemas } from '../api/client'
 import { queries } from './queries'
 import { readKept, writeKept } from './storage'
-import { UNITS } from './units'
+import { goBy, UNITS } from './ways'
 
 const WHO = 'keeler.who'
 
@@ -13,6 +13,7 @@ const WHO = 'keeler.who'
 export function arrived<S extends Pick<Schemas['Start'], 'me'>>(start: S): S {
   const who = start.me?.who
   speakFor(who)
+  goBy(start.me?.writes)
   if (who === undefined) dropRounds()
   else if (readKept(WHO) !== who) {
     if (readKept(WHO) !== undefined) forgetThem()

@@ -1,6 +1,6 @@
 import { QRCodeSVG } from 'qrcode.react'
 import type { Schemas } from '../api/client'
-import { date, plain, temperature, tenths, three, useStart, useUnits } from '../kit'
+import { date, plain, temperature, tenths, three, useStart } from '../kit'
 import { HazardMark } from './HazardMark'
 import shared from './label.module.css'
 import styles from './Label.module.css'
@@ -15,7 +15,6 @@ interface Props {
 
 /** What stands on the jar: what is in it, how strong in both bases, until when, and what to do after a splash. */
 export function Label({ label, portion }: Props) {
-  const { system } = useUnits()
   const start = useStart()
   const { is } = label
   const { frame, content } = useFit<HTMLElement, HTMLDivElement>()
@@ -69,7 +68,7 @@ export function Label({ label, portion }: Props) {
           </p>
           <p>{text.uses[label.kind]}</p>
           {is?.clear_down_c !== undefined && is.clear_down_c > 0 && (
-            <p>{text.cold(temperature(Math.ceil(is.clear_down_c), system))}</p>
+            <p>{text.cold(temperature(Math.ceil(is.clear_down_c)))}</p>
           )}
         </div>
         <footer>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { ComponentProps, ReactNode } from 'react'
 import { Ladder } from '../drawing/Ladder'
 import { Vessel } from '../drawing/Vessel'
-import { useUnits, volume } from '../kit'
+import { volume } from '../kit'
 import shared from './method.module.css'
 
 interface Props {
@@ -19,8 +19,7 @@ interface Props {
 
 /** What is made, in its vessel, and the ladder of what is established beside it. */
 export function Band({ vessel: { ml, figure, ...vessel }, legend, ladder, rungs }: Props) {
-  const { system } = useUnits()
-  const made = figure ?? (ml === undefined ? { value: '–', unit: '' } : volume(ml, system))
+  const made = figure ?? (ml === undefined ? { value: '–', unit: '' } : volume(ml))
   return (
     <div className={shared.band}>
       <Vessel {...vessel} volume={ml ?? 0} figure={made.value} unit={made.unit} />

@@ -14,7 +14,6 @@ import {
   Press,
   Section,
   usePublishedVolume,
-  useUnits,
   volume,
 } from '../kit'
 import type { Slip } from '../docket/PlanDocket'
@@ -134,8 +133,7 @@ function Glance({
   made,
   notes,
 }: Pick<Props<string>, 'made'> & { notes: readonly Schemas['Note'][] | undefined }) {
-  const { system } = useUnits()
-  const poured = made.ml === undefined ? undefined : volume(made.ml, system)
+  const poured = made.ml === undefined ? undefined : volume(made.ml)
   const figure = made.figure ?? (poured ? `${poured.value} ${poured.unit}` : '')
   return (
     <a href="#docket" className={`${styles.glance} no-print`}>

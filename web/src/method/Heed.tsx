@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { told } from '../kit'
 import styles from './Heed.module.css'
 import { text } from './text'
 
@@ -13,7 +14,7 @@ export function Heed({ notes }: { notes: Notes }) {
   return (
     <div className={styles.heed} role="alert" data-heed>
       {lines.map((n) => (
-        <p key={n.code + n.text}>{n.text}</p>
+        <p key={n.code + n.text}>{told(n.text)}</p>
       ))}
     </div>
   )
@@ -25,7 +26,7 @@ export function HeedLine({ notes }: { notes: Notes }) {
   if (!first) return null
   return (
     <p className={styles.heedLine} data-heed-line>
-      {first.text} {more.length > 0 && text.moreToHeed(more.length)}
+      {told(first.text)} {more.length > 0 && text.moreToHeed(more.length)}
     </p>
   )
 }

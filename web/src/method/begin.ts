@@ -13,7 +13,7 @@ import * as strip from './strip/request'
 
 /** A plan that begins, with the usual figures of each method. */
 export const emptyDraft = (usual: Schemas['Start']['usual']): Draft => ({
-  version: 3,
+  version: 4,
   method: METHODS[0]!,
   units: 'metric',
   place: '',
@@ -46,7 +46,7 @@ export function adopt(
   return d
 }
 
-/** Rewrites what was typed when the units change, so that 500 mL never becomes 500 fl oz. */
+/** Rewrites what was typed when the units change, so that 70 °C never becomes 70 °F. */
 export function inUnits(draft: Draft, to: System): Draft {
   if (draft.units === to) return draft
   return {

@@ -13,7 +13,7 @@ import type { StripTyped } from './strip/fields'
  * balance and the names; each has a form of its own, kept while another is used.
  */
 export interface Draft {
-  version: 3
+  version: 4
   method: Method
   /** The units in which volumes and temperatures are typed. */
   units: System

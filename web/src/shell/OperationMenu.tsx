@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem'
 import { useColorScheme } from '@mui/material/styles'
 import { useNavigate } from 'react-router'
 import { client, data } from '../api/client'
-import { Said, useEnter, useSaving, useStart, useUnits } from '../kit'
+import { keepUnits, Said, stale, type System, useEnter, useSaving, useStart, useWays } from '../kit'
 import { useSignOut } from '../people/useSignOut'
 import { text } from './text'
 
@@ -18,7 +18,7 @@ interface Props {
 /** What belongs to the operation and to whoever is signed in. */
 export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props) {
   const { me } = useStart()
-  const { system, choose } = useUnits()
+  const { units } = useWays()
   const { colorScheme, setMode } = useColorScheme()
   const { waiting, leaving } = useSignOut()
   const navigate = useNavigate()
@@ -31,6 +31,11 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
       void navigate('/')
     },
   )
+  const measuring = useSaving(
+    (own: System) => client.PUT('/api/settings/own', { body: { ...me?.own, units: own } }),
+    () => stale('start', 'settings'),
+  )
+  const choose = (other: System) => (me ? measuring.save(other) : keepUnits(other))
   const does = (act: () => void) => () => {
     onClose()
     act()
@@ -44,9 +49,10 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
         </MenuItem>
       ))}
       <MenuItem onClick={does(() => void navigate('/people'))}>{me ? text.people : text.signIn}</MenuItem>
+      {me && <MenuItem onClick={does(() => void navigate('/settings'))}>{text.pages.settings}</MenuItem>}
       <Divider />
-      <MenuItem onClick={does(() => choose(system === 'us' ? 'metric' : 'us'))} data-units>
-        {system === 'us' ? text.toMetric : text.toUS}
+      <MenuItem onClick={does(() => choose(units === 'us' ? 'metric' : 'us'))} data-units>
+        {units === 'us' ? text.toMetric : text.toUS}
       </MenuItem>
       <MenuItem onClick={does(() => setMode(colorScheme === 'dark' ? 'light' : 'dark'))} data-scheme-switch>
         {colorScheme === 'dark' ? text.daylight : text.dusk}

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
-import { todayQuery, useUnits, useVolumeOnBench, volume } from '../kit'
+import { todayQuery, useVolumeOnBench, volume } from '../kit'
 import { text } from './text'
 
 /** What stands beneath each place in the header: how things are, as far as it is known here already. */
 export function useSubs() {
-  const { system } = useUnits()
   const ml = useVolumeOnBench()
   const today = useQuery({ ...todayQuery, enabled: false }).data
-  const mixed = ml === undefined ? undefined : volume(ml, system)
+  const mixed = ml === undefined ? undefined : volume(ml)
   return {
     ...text.subs,
     today: today ? text.toDo(today.due, today.late) : text.todaySub,

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../api/client'
 import { text as doing } from '../followup/text'
-import { date, daysBetween, Press } from '../kit'
+import { daysBetween, Press, short } from '../kit'
 import styles from './Band.module.css'
 import { shapeOf } from './shapes'
 import { text } from './text'
@@ -146,5 +146,3 @@ function weeks({ from, days }: Schemas['Band']) {
     new Date(first + i * 7 * 86_400_000).toISOString().slice(0, 10),
   )
 }
-
-const short = (day: string) => date(day).split(' ').slice(0, 2).join(' ')

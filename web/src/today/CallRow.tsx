@@ -3,7 +3,7 @@ import { Mark } from '../drawing/Mark'
 import { Row } from '../followup/Row'
 import { text as doing } from '../followup/text'
 import { useSkip } from '../followup/useSkip'
-import { stale, useSaving } from '../kit'
+import { stale, told, useSaving } from '../kit'
 import { text } from './text'
 
 type Call = Schemas['Call']
@@ -22,7 +22,7 @@ export function CallRow({ call: c }: { call: Call }) {
       mark={c.method && <Mark method={c.method} />}
       title={c.title}
       where={c.hives ? `${c.yard ?? ''} · ${doing.names(c.hives)}` : c.by && text.lastDay(c.by)}
-      why={c.why}
+      why={told(c.why)}
       act={{ says: text.acts[c.kind], to: placeOf(c), main: c.urgent ?? false }}
       skip={{
         save: (reason) =>

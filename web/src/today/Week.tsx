@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client'
 import docket from '../../../words/names/docket.json'
 import { Docket } from '../docket/Docket'
 import { open } from '../followup/goTo'
-import { date, plain, Press, useUnits, volume, weekday } from '../kit'
+import { date, plain, Press, volume, weekday } from '../kit'
 import { text } from './text'
 import styles from './Week.module.css'
 
@@ -12,14 +12,13 @@ const LATE = { late: true, due: true } as Record<string, boolean>
 
 /** The paper for the truck: what is done on which day, what to take along, what runs out. */
 export function Week({ of: t }: { of: Schemas['Today'] }) {
-  const { system } = useUnits()
   const last = dayAfter(t.today, WEEK)
   const soon = t.followups.filter((f) => f.from <= last)
   const ends = t.calls.filter((c) => c.by && c.kind !== 'throw_out')
   const { gear, boards, jars } = t.along
   const along = [
     ...jars.map((j) => {
-      const ml = j.unit === 'ml' ? volume(j.left, system) : { value: plain(j.left), unit: text.units[j.unit] }
+      const ml = j.unit === 'ml' ? volume(j.left) : { value: plain(j.left), unit: text.units[j.unit] }
       return `${j.name}: ${ml.value} ${ml.unit}`
     }),
     ...gear.map((g) => (docket.gear as Record<string, string>)[g] ?? g),

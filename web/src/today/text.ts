@@ -1,4 +1,4 @@
-import { date } from '../kit'
+import { date, hour, temperature } from '../kit'
 
 /** Every word of Today. */
 export const text = {
@@ -12,9 +12,9 @@ export const text = {
   toYards: 'To the yards',
   sky: ({ yard, temp_c, wind_ms, rain, dry_until }: Now) =>
     [
-      `${Math.round(temp_c)} °C at ${yard}`,
+      `${temperature(temp_c)} at ${yard}`,
       wind_ms < 2 ? 'still' : wind_ms < 6 ? 'a breeze' : 'windy',
-      rain ? 'rain' : dry_until ? `dry until ${dry_until} h` : 'dry',
+      rain ? 'rain' : dry_until ? `dry until ${hour(dry_until)}` : 'dry',
     ].join(', '),
   lastDay: (day: string) => `last day ${date(day)}`,
   acts: {

@@ -13,6 +13,7 @@ import {
   useSaving,
   useStart,
   Waiting,
+  ways,
 } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { text } from './text'
@@ -52,7 +53,7 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       <Faults value={{ ...saving.faults, ...reader.faults }}>
         {thresholds.thresholds.map((l, i) => (
           <div key={l.season} className={page.form}>
-            <h2>{text.seasons[l.season]}</h2>
+            <h2>{ways().seasons?.[i] ?? text.seasons[l.season]}</h2>
             {(['wash', 'board'] as const).map((kind) => (
               <Field
                 key={kind}

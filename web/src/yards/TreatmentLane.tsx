@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { date, daysBetween, useStart } from '../kit'
+import { date, daysBetween, month, useStart } from '../kit'
 import styles from './TreatmentLane.module.css'
 import { text } from './text'
 
@@ -26,7 +26,7 @@ export function TreatmentLane({ treatments }: { treatments: Schemas['Treatment']
         <g key={m}>
           <path className={styles.grid} d={`M${x(m)} 4V54`} />
           <text x={x(m) + 3} y={70}>
-            {date(m).split(' ')[1]}
+            {month(m)}
           </text>
         </g>
       ))}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { batchesQuery, clock, day, tenths, three, useUnits, volume, Waiting } from '../../kit'
+import { batchesQuery, clock, day, tenths, three, volume, Waiting } from '../../kit'
 import { type Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
 import shared from '../book.module.css'
@@ -9,7 +9,6 @@ import { text } from '../text'
 
 /** The saved batches, the newest first. */
 export default function BatchList() {
-  const { system } = useUnits()
   const list = useQuery(batchesQuery)
   return (
     <main className={shared.page}>
@@ -23,7 +22,7 @@ export default function BatchList() {
         {list.data?.map((b) => {
           const made = b.pieces
             ? { value: String(b.pieces), unit: text.piecesOf[b.method] }
-            : volume(b.volume_ml ?? 0, system)
+            : volume(b.volume_ml ?? 0)
           return (
             <li key={b.id} className={b.voided_at ? styles.void : undefined}>
               <Link to={`/batches/${b.id}`}>

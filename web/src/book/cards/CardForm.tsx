@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { client, data } from '../../api/client'
-import { Entries, Faults, onSent, type Panel, Press, Said, stale, useKept, useSaving } from '../../kit'
+import { Entries, Faults, onSent, type Panel, Press, Said, stale, useKept, useSaving, ways } from '../../kit'
 import { LabelRows } from '../../method/dribble/LabelRows'
 import page from '../../kit/page.module.css'
 import { text } from './text'
@@ -10,7 +10,7 @@ import { panelsOf, partOf, read, typed, type Card, type Typed } from './typed'
 export function CardForm({ card, onClose }: { card: Card; onClose: () => void }) {
   const isNew = !card.version
   const part = partOf(card.content)
-  const form = useKept(`card.${isNew ? part : card.id}`, () => typed(card))
+  const form = useKept(`card.${isNew ? part : card.id}.${ways().units}`, () => typed(card))
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
   const { name, content, faults } = read(v, card)

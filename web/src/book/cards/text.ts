@@ -1,3 +1,4 @@
+import { temperatures } from '../../kit'
 import names from '../../../../words/names/cards.json'
 
 export const text = {
@@ -37,6 +38,6 @@ export const text = {
   edit: 'Edit',
   save: 'Save the card',
   cancel: 'Cancel',
-  range: (low: number, high: number) => `${low} to ${high} °C`,
+  range: temperatures,
   stale: 'Somebody else changed this card meanwhile. What you typed is still here; close it to see theirs.',
 }

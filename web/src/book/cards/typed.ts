@@ -3,10 +3,13 @@ import {
   adopt,
   begin,
   type Entry,
+  inUnits,
   type Panel,
   read as readForm,
   Reader,
   type Typed as Asked,
+  us,
+  ways,
 } from '../../kit'
 import { adoptRows, readRows, type LabelRow } from '../../method/dribble/label'
 import { text } from './text'
@@ -64,8 +67,8 @@ export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions', Pa
   conditions: {
     title: text.conditions,
     entries: [
-      figure('min_c', text.min_c, '°C'),
-      figure('max_c', text.max_c, '°C'),
+      { ...figure('min_c', text.min_c), as: 'degrees' },
+      { ...figure('max_c', text.max_c), as: 'degrees' },
       { of: 'content.supers', label: text.supers, titled: true, options: text.supersWords },
       { of: 'content.broodless', as: 'tick', label: text.broodless },
       { of: 'content.out_of_honey', as: 'tick', label: text.out_of_honey },
@@ -88,15 +91,16 @@ export interface Typed {
 
 export function typed(card: Card): Typed {
   const panels = Object.values(panelsOf(card))
+  const asked = adopt(panels, card, begin(panels, {}))
   return {
-    asked: adopt(panels, card, begin(panels, {})),
+    asked: us() ? inUnits(panels, asked, 'us') : asked,
     rows: adoptRows(card.content.dribble?.rows ?? []),
   }
 }
 
 /** What is typed, as it is sent, and what of it is no figure; the server says what is missing. */
 export function read({ asked, rows }: Typed, card: Card) {
-  const reader = new Reader('metric')
+  const reader = new Reader(ways().units)
   const panels = panelsOf(card)
   const { name, content } = readForm(Object.values(panels), asked, reader) as {
     name: string

@@ -1,6 +1,6 @@
 import { PlanDocket } from '../../docket/PlanDocket'
 import { text as shared } from '../../docket/text'
-import { plain, seams, type System, temperature, three, useUnits, volume } from '../../kit'
+import { plain, seams, temperature, three, volume } from '../../kit'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
 import { drawing } from './draws'
@@ -8,8 +8,7 @@ import type { Answer, Request } from './fields'
 import { text as mix } from './text'
 
 export function DribbleDocket({ answer: plan, request, slip }: DocketProps<Request, Answer>) {
-  const { system } = useUnits()
-  const made = volume(plan.volume_ml, system)
+  const made = volume(plan.volume_ml)
   const bought = request.hold.kind === 'ready_to_use'
   const device = request.applicator?.device ?? 'syringe'
   const s = plan.strength
@@ -18,7 +17,7 @@ export function DribbleDocket({ answer: plan, request, slip }: DocketProps<Reque
       slip={slip}
       plan={plan}
       title={(bought ? text.pourFor : text.weighFor)(`${made.value} ${made.unit}`)}
-      sub={text.sub(strengthName(request), system === 'us' ? `${plain(Math.round(plan.volume_ml))} mL` : '')}
+      sub={text.sub(strengthName(request))}
       steps={text.steps}
       pieces={text.tablets}
       totals={
@@ -54,7 +53,7 @@ export function DribbleDocket({ answer: plan, request, slip }: DocketProps<Reque
         nevers: bought ? undefined : text.nevers,
         left: plan.leftover_ml > 0 ? `${plain(Math.round(plan.leftover_ml))} mL` : '',
         aftercare: text.aftercare,
-        keeping: bought ? [shared.lawCard] : [keeping(plan, system)],
+        keeping: bought ? [shared.lawCard] : [keeping(plan)],
         rule: bought ? undefined : slip.rule,
       }}
     />
@@ -68,8 +67,8 @@ function strengthName(request: Request): string {
   return aim?.by === 'packet' ? text.asPacket : text.own
 }
 
-function keeping(plan: Answer, system: System): string {
-  const at = (celsius: number) => temperature(celsius, system)
+function keeping(plan: Answer): string {
+  const at = (celsius: number) => temperature(celsius)
   // Rounded up: at the temperature written it is still clear.
   const clear = Math.ceil(plan.clarity?.saturation_c ?? 0)
   return clear > 0 ? `${text.keep(at)} ${text.clearTo(at(clear))}` : text.keep(at)

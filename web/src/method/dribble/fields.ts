@@ -77,10 +77,10 @@ export const PANELS: readonly Panel<Key>[] = [
       },
       counted('packet'),
       { ...counted('tablets'), first: '' },
-      { of: 'hold.volume_ml', as: 'volume', label: text.volumeInHand, when: liquid },
+      { of: 'hold.volume_ml', unit: 'mL', label: text.volumeInHand, when: liquid },
       {
         of: 'hold.made_up_to_ml',
-        as: 'volume',
+        unit: 'mL',
         label: text.madeUpTo,
         hint: () => text.madeUpToHint,
         when: when('hold.kind', 'packet'),
@@ -121,7 +121,7 @@ export const PANELS: readonly Panel<Key>[] = [
       { of: 'mean.seams', label: text.meanSeams, when: when('size.by', 'count') },
       { of: 'mean.colonies', as: 'whole', label: text.meanColonies, when: when('size.by', 'count') },
       { of: 'size.colonies', as: 'whole', label: text.colonies, when: when('size.by', 'colonies') },
-      { of: 'size.volume_ml', as: 'volume', label: text.volume, when: when('size.by', 'volume') },
+      { of: 'size.volume_ml', unit: 'mL', label: text.volume, when: when('size.by', 'volume') },
       {
         of: 'size.reserve_percent',
         label: text.reserve,

@@ -1,5 +1,5 @@
 import { client, data } from '../../api/client'
-import { plain, tenths, three, useUnits, volume } from '../../kit'
+import { plain, tenths, three, volume } from '../../kit'
 import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import styles from '../method.module.css'
@@ -14,7 +14,6 @@ interface Props {
 
 /** The bottle filled with working acid, and the ladder of strengths beside it. */
 export function BottleBand({ typed, plan, change }: Props) {
-  const { system } = useUnits()
   const bought = ready(typed)
   const rungs = useRungs(
     ['strengths', 'pad'],
@@ -32,9 +31,7 @@ export function BottleBand({ typed, plan, change }: Props) {
           ? { value: plan ? String(pads) : '–', unit: text.pads(pads).replace(/^\d+ /, '') }
           : undefined,
       }}
-      legend={
-        plan && <Legend plan={plan} bottle={volume(plan.course.bottle_ml ?? 0, system)} bought={bought} />
-      }
+      legend={plan && <Legend plan={plan} bottle={volume(plan.course.bottle_ml ?? 0)} bought={bought} />}
       rungs={rungs}
       ladder={
         bought

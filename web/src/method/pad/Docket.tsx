@@ -2,7 +2,7 @@ import type { TotalOf } from '../../docket/Docket'
 import type { StepWords } from '../../docket/Lines'
 import { PlanDocket } from '../../docket/PlanDocket'
 import { text as shared } from '../../docket/text'
-import { plain, type System, tenths, three, useUnits, volume } from '../../kit'
+import { plain, tenths, three, volume } from '../../kit'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
 import type { Answer, Request } from './fields'
@@ -10,18 +10,17 @@ import { text as mix } from './text'
 
 /** What to let down, how, and who gets how much. */
 export function PadDocket({ answer: plan, request, slip }: DocketProps<Request, Answer>) {
-  const { system } = useUnits()
   const ready = request.hold.kind === 'ready_pads'
   const figure = (row: { ml?: number; pads?: number }) => plain((ready ? row.pads : row.ml) ?? 0)
   return (
     <PlanDocket
       slip={slip}
       plan={plan}
-      title={titleOf(plan, system)}
+      title={titleOf(plan)}
       sub={text.sub(...subOf(plan, request))}
       steps={wordsOf(plan)}
       pieces={text.pads}
-      totals={figures(plan, system)}
+      totals={figures(plan)}
       head={ready ? text.headPads : text.head}
       rows={plan.given.map((g) => ({
         name: [g.alike > 1 ? text.each(g.alike) : g.name, g.wick_cm2 ? mix.wick(plain(g.wick_cm2)) : '']
@@ -46,9 +45,9 @@ export function PadDocket({ answer: plan, request, slip }: DocketProps<Request, 
   )
 }
 
-function titleOf(plan: Answer, system: System): string {
+function titleOf(plan: Answer): string {
   if (!plan.dilution) return text.count(mix.pads(plan.visit_pads))
-  const made = volume(plan.dilution.working_ml, system)
+  const made = volume(plan.dilution.working_ml)
   const title = plan.dilution.water_g > 0 ? text.title : text.asIs
   return title(`${made.value} ${made.unit}`)
 }
@@ -65,13 +64,13 @@ function subOf(plan: Answer, request: Request): string[] {
 const wordsOf = (plan: Answer): StepWords =>
   plan.dilution && plan.dilution.water_g === 0 ? { ...text.steps, stock: text.pouring } : text.steps
 
-function figures(plan: Answer, system: System): (TotalOf | false | undefined)[] {
+function figures(plan: Answer): (TotalOf | false | undefined)[] {
   const { dilution: d, course } = plan
   const poured = (label: string, ml: number): TotalOf => {
-    const { value, unit } = volume(ml, system)
+    const { value, unit } = volume(ml)
     return [label, value, unit]
   }
-  const bottle = volume(course.bottle_ml ?? 0, system)
+  const bottle = volume(course.bottle_ml ?? 0)
   const strength = (percent = 0, off = 0) =>
     off > 0 ? `${tenths(percent)} ± ${tenths(off)}` : tenths(percent)
   return [

@@ -35,7 +35,7 @@ export const PANELS: readonly Panel<Key>[] = [
       { of: 'hold.reading.temp_c', as: 'degrees', label: text.temp, when: read },
       { of: 'hold.reading.off_g_per_ml', label: text.off, unit: 'g/mL', when: read },
       { of: 'hold.reading.temp_off_c', label: text.tempOff, unit: '°C', when: read },
-      { of: 'hold.volume_ml', as: 'volume', label: text.inHand, placeholder: text.notSaid, when: acid },
+      { of: 'hold.volume_ml', unit: 'mL', label: text.inHand, placeholder: text.notSaid, when: acid },
       { of: 'hold.card.name', as: 'words', label: text.cardName, when: ready },
       { of: 'hold.card.formic_g', label: text.cardFormic, unit: 'g', when: ready },
       { of: 'hold.card.each', as: 'whole', label: text.cardEach, first: '2', when: ready },
@@ -76,8 +76,8 @@ export const PANELS: readonly Panel<Key>[] = [
     when: acid,
     entries: [
       { of: 'size.by', label: text.sizedBy, options: text.sizes },
-      { of: 'size.working_ml', as: 'volume', label: text.workingML, when: sizedBy('working') },
-      { of: 'size.stock_ml', as: 'volume', label: text.stockML, when: sizedBy('stock') },
+      { of: 'size.working_ml', unit: 'mL', label: text.workingML, when: sizedBy('working') },
+      { of: 'size.stock_ml', unit: 'mL', label: text.stockML, when: sizedBy('stock') },
       { of: 'size.water_g', label: text.waterG, unit: 'g', when: sizedBy('water') },
       { of: 'size.reserve_percent', label: text.reserve, unit: '%', when: sizedBy('visit', 'course') },
     ],
@@ -107,7 +107,7 @@ export const PANELS: readonly Panel<Key>[] = [
 export const KEEPING: Panel<Key> = {
   title: '',
   entries: [
-    { of: 'bottle_ml', as: 'volume', label: text.bottle, when: acid },
+    { of: 'bottle_ml', unit: 'mL', label: text.bottle, when: acid },
     { of: 'prices.stock', label: (t) => (ready(t) ? text.pricePad : text.priceStock) },
   ],
 }

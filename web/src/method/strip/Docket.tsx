@@ -1,6 +1,6 @@
 import { PlanDocket } from '../../docket/PlanDocket'
 import { text as shared } from '../../docket/text'
-import { fixed, plain, seams, type System, temperature, three, useUnits, volume } from '../../kit'
+import { degreesApart, plain, price, seams, temperature, three, volume } from '../../kit'
 import type { DocketProps } from '../docketProps'
 import { text } from './docketText'
 import type { Answer, Carrier, Request } from './fields'
@@ -8,10 +8,9 @@ import { text as mix } from './text'
 
 /** What to cook, how to soak, and which gaps of which hive. */
 export function StripDocket({ answer: plan, request, slip }: DocketProps<Request, Answer>) {
-  const { system } = useUnits()
   const carrier = request.carrier ?? 'strip'
-  const made = volume(plan.liquor.volume_ml, system)
-  const pot = volume(plan.vessel_ml, system)
+  const made = volume(plan.liquor.volume_ml)
+  const pot = volume(plan.vessel_ml)
   const piece = mix.piece[carrier]
   return (
     <PlanDocket
@@ -26,9 +25,9 @@ export function StripDocket({ answer: plan, request, slip }: DocketProps<Request
         [text.liquor, plain(Math.round(plan.liquor.grams)), `g · ${made.value} ${made.unit}`],
         [text.left, plain(Math.round(plan.leftover_g)), 'g'],
         [text.pot, pot.value, pot.unit],
-        plan.cost && [text.costPiece(piece), fixed(plan.cost_of_strip ?? 0, 2)],
+        plan.cost && [text.costPiece(piece), price(plan.cost_of_strip ?? 0)],
       ]}
-      then={{ title: text.then, lines: work(plan, carrier, system) }}
+      then={{ title: text.then, lines: work(plan, carrier) }}
       head={text.head}
       rows={plan.colonies.map((c) => ({
         name: c.name,
@@ -69,11 +68,11 @@ function gapsIn(c: Answer['colonies'][number]): string {
 }
 
 /** The work after the weighing, with its figures. */
-function work(plan: Answer, carrier: Carrier, system: System): string[] {
+function work(plan: Answer, carrier: Carrier): string[] {
   const out = []
   if (plan.acid_g > 0) {
-    const fall = system === 'us' ? `${Math.round(plan.dip_c * 1.8)} °F` : `${Math.round(plan.dip_c)} °C`
-    out.push(text.dip(temperature(plan.warm_to_c, system), fall, temperature(plan.highest_c, system)))
+    const fall = degreesApart(plan.dip_c)
+    out.push(text.dip(temperature(plan.warm_to_c), fall, temperature(plan.highest_c)))
   }
   if (carrier === 'sponge') return [...out, text.soakSponges]
   const b = plan.bundles

@@ -1,0 +1,56 @@
+package e2e
+
+import (
+	"net/http"
+	"testing"
+
+	"keeler/e2e/browser"
+
+	"github.com/chromedp/chromedp"
+)
+
+// One's own units, hours and dates reach every page and stay at the server; the operation's
+// are an owner's. Two windows that change them are told of each other, and nothing is lost.
+func TestSettings(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL+"/settings", browser.Desk)
+	p.enter()
+	p.says("[data-sample]", "Fri, 4 Dec 2026, 08:30 · 8 °C")
+	for _, chosen := range []string{"us", "12h", "month_day"} {
+		p.click(`[data-own] button[value="` + chosen + `"]`)
+		p.until(`document.querySelector('[data-own] button[value="` + chosen + `"]').getAttribute('aria-pressed') === 'true'`)
+	}
+	p.says("[data-sample]", "Fri, Dec 4, 2026, 8:30 am · 46 °F")
+	p.do(chromedp.Navigate(s.URL + "/decide"))
+	p.says(`[data-decide-yard="Ropewalk"]`, "°F", "8 am–")
+	p.says("header", "Dec 4, 2026")
+
+	o := ownerOf(t, s)
+	settings := read[map[string]any](o, "/api/settings")
+	p.do(chromedp.Navigate(s.URL + "/settings"))
+	p.fill("currency", "£")
+	settings["version"] = settings["version"].(float64) + 1
+	settings["currency"] = "$"
+	delete(settings, "own")
+	delete(settings, "forecasts")
+	o.send(http.MethodPut, "/api/settings", settings)
+	p.click(`[data-save-form="settings"]`)
+	p.says("[data-stale]", "Somebody else changed these settings meanwhile", "In force now", "$")
+	p.do(chromedp.Reload())
+	if got := p.value("currency"); got != "£" {
+		t.Errorf("what was typed became %q", got)
+	}
+	p.click(`[data-save-form="settings"]`)
+	p.says("[data-operation-settings]", "Saved.")
+	if now := read[map[string]any](o, "/api/settings"); now["currency"] != "£" {
+		t.Errorf("saved: %v", now)
+	}
+
+	// A service that tells something else is told of at its field, before anything is saved.
+	p.fill("forecast", s.URL)
+	p.click("[data-try-forecast]")
+	p.says(`[data-path="forecast"]`, "tells no forecast that Keeler can read")
+	p.fill("forecast", "weather")
+	p.click("[data-try-forecast]")
+	p.says(`[data-path="forecast"]`, "Write the whole address")
+}

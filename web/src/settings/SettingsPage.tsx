@@ -1,0 +1,30 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { ask, Waiting } from '../kit'
+import page from '../kit/page.module.css'
+import { AtHand } from './AtHand'
+import { OfOperation } from './OfOperation'
+import { Own } from './Own'
+import { settingsQuery } from './query'
+import styles from './settings.module.css'
+import { text } from './text'
+
+/** How an operation, and each person in it, would have figures, days and the weather. */
+export default function SettingsPage() {
+  const settings = useQuery(settingsQuery)
+  const balances = useQuery(ask(['balances'], '/api/balances'))
+  if (!settings.data) return <Waiting query={settings} />
+  return (
+    <main className={page.page}>
+      <h1>{text.title}</h1>
+      <div className={styles.columns}>
+        <div className={styles.column}>
+          <Own settings={settings.data} />
+          <Link to="/people">{text.people}</Link>
+          {balances.data && <AtHand balances={balances.data.balances} />}
+        </div>
+        <OfOperation settings={settings.data} />
+      </div>
+    </main>
+  )
+}

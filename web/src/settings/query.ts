@@ -1,0 +1,3 @@
+import { ask } from '../kit'
+
+export const settingsQuery = ask(['settings'], '/api/settings')
