@@ -23,6 +23,7 @@ func calculations(h huma.API) {
 	list(h, "dribble/protocols", "The established syrups, weakest first", wire.Protocols)
 
 	calculate(h, "hive/counts", "Seams as they were counted and typed, hive by hive", wire.ReadCounts)
+	calculate(h, "hive/drawn", "Seams of one hive that were only counted, as a cluster in the middle of each box", wire.DrawHive)
 	calculate(h, "round/lasts", "How far what is left in a jar goes", wire.Lasts)
 
 	calculate(h, "reach/visits", "Which mites in a colony a set of visits could meet", wire.Reach)

@@ -64,6 +64,14 @@ func (d Desk) readInspection(in wire.Inspection, colony store.Colony, l *fault.L
 	if in.Supers != nil {
 		l.Within("supers", float64(*in.Supers), 0, maxSupers, "supers")
 	}
+	if in.Board == nil && in.Typed != "" {
+		drawn, err := wire.DrawHive(wire.CountedHive{Typed: in.Typed, Boxes: boxesOf(colony)})
+		if of, wrong := err.(fault.List); wrong {
+			*l = append(*l, of...)
+			return out
+		}
+		in.Board = drawn.Board
+	}
 	switch {
 	case in.Board != nil:
 		quarters, err := wire.CheckBoard(boxesOf(colony), in.Board)

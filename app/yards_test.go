@@ -226,6 +226,7 @@ func TestInspections(t *testing.T) {
 		{On: "2026-11-10", Board: [][]float64{{0, 1, 1, 0.5, 0}}, Brood: "little", Stores: "enough", Supers: &none},
 		{On: "2026-12-01", Brood: "none"},
 		{On: "2026-11-20", Brood: "much"}, // written up late
+		{On: "2026-11-02", Typed: "1½"},
 	} {
 		if err := look(l); err != nil {
 			t.Fatal(err)
@@ -238,6 +239,9 @@ func TestInspections(t *testing.T) {
 	s := now.Seen
 	if s.Brood != "none" || s.BroodOn != "2026-12-01" || s.Stores != "enough" || s.StoresOn != "2026-11-10" || *s.Seams != 2.5 || len(s.Board) != 1 {
 		t.Errorf("got %+v", s)
+	}
+	if first := now.Inspections[len(now.Inspections)-1]; first.On != "2026-11-02" || *first.Seams != 1.5 || len(first.Board[0]) != 5 {
+		t.Errorf("seams that were typed: %+v", first)
 	}
 	many := 13
 	for _, c := range []struct {

@@ -12,6 +12,7 @@ import (
 	"time"
 
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 
 	"keeler/e2e/browser"
 	"keeler/e2e/stand"
@@ -243,6 +244,18 @@ func (p page) fill(path, text string) {
 	selector := chromedp.CSS(fmt.Sprintf(`[data-path=%q] input`, path))
 	p.do(chromedp.Focus(selector), chromedp.Evaluate[chromedp.Void](`document.execCommand('selectAll')`),
 		chromedp.SendKeys(selector, text))
+}
+
+// day types a day as its field takes it, such as 04dec2026; nothing empties it.
+func (p page) day(path, typed string) {
+	p.t.Helper()
+	first := fmt.Sprintf(`[data-path=%q] [data-sectionindex="0"] [role="spinbutton"]`, path)
+	p.do(chromedp.WaitVisible(chromedp.CSS(first)), chromedp.Click(chromedp.CSS(first)))
+	p.do(chromedp.KeyEvent("a", chromedp.KeyModifiers(chromedp.ModifierCtrl)), chromedp.KeyEvent(kb.Backspace))
+	if typed == "" {
+		return
+	}
+	p.do(chromedp.KeyEvent(kb.ArrowLeft), chromedp.KeyEvent(kb.ArrowLeft), chromedp.KeyEvent(typed), chromedp.KeyEvent(kb.Tab))
 }
 
 // says waits until a part of the page holds each of these words.

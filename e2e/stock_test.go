@@ -4,7 +4,6 @@ import (
 	"testing"
 
 	"github.com/chromedp/chromedp"
-	"github.com/chromedp/chromedp/kb"
 
 	"keeler/e2e/browser"
 )
@@ -23,15 +22,14 @@ func TestFormicFromTheShelf(t *testing.T) {
 	p.fill("amount", "plenty")
 	p.says(`[data-path="amount"]`, "Type a number")
 	p.fill("amount", "1000")
-	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="expires_on"] input`), "next year"))
+	p.day("expires_on", "31nov2027")
 	p.click(`[data-save-form="lot"]`)
-	p.says(`[data-path="expires_on"]`, "year-month-day")
+	p.says(`[data-path="expires_on"]`, "There is no such day")
 	p.do(chromedp.Reload())
 	if got := p.value("name"); got != "new bottle" {
 		t.Errorf("a reload lost what was typed: %q", got)
 	}
-	p.do(chromedp.Focus(chromedp.CSS(`[data-path="expires_on"] input`)), chromedp.Evaluate[chromedp.Void](`document.execCommand('selectAll')`),
-		chromedp.SendKeys(chromedp.CSS(`[data-path="expires_on"] input`), "2028-01-31"))
+	p.day("expires_on", "31jan2028")
 	p.click(`[data-save-form="lot"]`)
 	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-lot-name="new bottle"]`)))
 
@@ -90,19 +88,19 @@ func TestOtherTreatment(t *testing.T) {
 	p.pick("Method", "vapour")
 	p.says("[data-register]", "Nothing is written here yet")
 	p.pick("Method", "all methods")
-	p.fill("from", "1 Dec") // is not a day that can be gone by, and says so
-	p.says(`[data-path="from"]`, "Type a day")
-	p.fill("from", "2026-12-01")
+	p.day("from", "31nov2026") // is not a day that can be gone by, and says so
+	p.says(`[data-path="from"]`, "There is no such day")
+	p.day("from", "01dec2026")
 	p.says("[data-register]", "Nothing is written here yet")
-	p.fill("from", kb.Backspace)
+	p.day("from", "")
 	p.click("[data-record-other]")
 	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-form="other"]`)))
 	p.pickIn(`[data-form="other"]`, "Yard", "Kiln Lane")
-	p.fill("given_on", "2027-08-01")
+	p.day("given_on", "01aug2027")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="product"] input`), "vaporised by a neighbour"))
 	p.click(`[data-save-form="other"]`)
 	p.says(`[data-path="given_on"]`, "has not come yet")
-	p.fill("given_on", "2026-11-30")
+	p.day("given_on", "30nov2026")
 	p.fill("withdrawal_days", "2.5")
 	p.says(`[data-path="withdrawal_days"]`, "whole number")
 	p.fill("withdrawal_days", "7")

@@ -21,6 +21,48 @@ func CheckHive(boxes []HiveBox) (slots []string, err error) {
 	return slots, l.Err()
 }
 
+// CountedHive is one hive, and its seams as they were counted and typed.
+type CountedHive struct {
+	Typed string    `json:"typed" maxLength:"40" doc:"Full seams of its boxes from the floor up, joined by +: 6, 5½ or 7+4."`
+	Boxes []HiveBox `json:"boxes" maxItems:"6"`
+}
+
+// DrawnHive is where its bees sit.
+type DrawnHive struct {
+	Board [][]float64 `json:"board" doc:"Bees in each gap of each box, 0 to 1: a cluster in the middle."`
+}
+
+// DrawHive draws seams that were only counted, as a cluster in the middle of each box. Its
+// error is a fault.List.
+func DrawHive(in CountedHive) (DrawnHive, error) {
+	counts, err := hive.ReadCounts(in.Typed, len(in.Boxes))
+	if err == nil && len(counts) != 1 {
+		err = fault.List{{Field: "typed", Reason: fault.NoCount, Low: float64(min(len(counts)+1, 2))}}
+	}
+	if err != nil {
+		return DrawnHive{}, err
+	}
+	var l fault.List
+	out := DrawnHive{Board: make([][]float64, len(in.Boxes))}
+	for i, b := range in.Boxes {
+		counted := 0.0
+		if i < len(counts[0]) {
+			counted = counts[0][i]
+		}
+		box := Box{Kind: b.Kind, Slots: b.Slots}
+		before := len(l)
+		core := box.core(&l)
+		core.Check(&l)
+		l.Beneath(before, "boxes", i)
+		if core.CheckCount("typed", counted, &l); len(l) == before {
+			for _, seam := range core.Cluster(int(counted * float64(hive.Full))) {
+				out.Board[i] = append(out.Board[i], float64(seam)/float64(hive.Full))
+			}
+		}
+	}
+	return out, l.Err()
+}
+
 // CheckBoard checks the seams seen in a hive, and gives them in quarters.
 func CheckBoard(boxes []HiveBox, board [][]float64) (quarters int, err error) {
 	var l fault.List

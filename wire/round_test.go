@@ -29,6 +29,25 @@ func TestDetailOfALine(t *testing.T) {
 	}
 }
 
+// A typed count is drawn from the middle outwards: in four combs, gap 2 first, then 1, 3. A box
+// that nobody named is empty.
+func TestDrawnHive(t *testing.T) {
+	deep := HiveBox{Kind: "deep", Slots: []string{"comb", "comb", "comb", "comb"}}
+	for typed, want := range map[string][][]float64{
+		"2½": {{0, 1, 1, 0.5, 0}, {0, 0, 0, 0, 0}}, "1+¼": {{0, 0, 1, 0, 0}, {0, 0, 0.25, 0, 0}}, " 5+0 ": {{1, 1, 1, 1, 1}, {0, 0, 0, 0, 0}},
+	} {
+		got, err := DrawHive(CountedHive{Typed: typed, Boxes: []HiveBox{deep, deep}})
+		if err != nil || !reflect.DeepEqual(got.Board, want) {
+			t.Errorf("%q: %v %v", typed, got.Board, err)
+		}
+	}
+	for _, typed := range []string{"", "6 7", "1+1+1", "6", "six", "-1", "1.3"} {
+		if got, err := DrawHive(CountedHive{Typed: typed, Boxes: []HiveBox{deep, deep}}); err == nil {
+			t.Errorf("%q is taken for %v", typed, got.Board)
+		}
+	}
+}
+
 // A recipe without its colonies leaves the one it came from as it is, and says what a
 // colony gets at most, how many it is for, and what is worn to give it.
 func TestRecipesInTheYard(t *testing.T) {

@@ -165,6 +165,7 @@ type Inspection struct {
 	ColonyID string      `json:"colony_id" format:"uuid"`
 	On       string      `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 	Board    [][]float64 `json:"board,omitempty" maxItems:"6" doc:"Bees in each gap, 0 to 1 in quarters, for each box from the floor up."`
+	Typed    string      `json:"typed,omitempty" maxLength:"40" doc:"Instead of a board: full seams of each box from the floor up, joined by +, such as 6, 5½ or 7+4; drawn as a cluster in the middle."`
 	Seams    *float64    `json:"seams,omitempty" doc:"Full seams counted in all boxes, 0 to 126 in quarters; not needed with a board."`
 	Brood    string      `json:"brood,omitempty" doc:"Sealed: none, little (up to one side of a comb) or much."`
 	Eggs     *bool       `json:"eggs,omitempty" doc:"Eggs seen, or looked for and not seen; left out when not looked for."`

@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode } from 'react'
 import { Choice } from './Choice'
+import { PickDay } from './PickDay'
 import type { Edit } from './edit'
 import { FaultLine, Field } from './Field'
 import { degreeUnit, temperature } from './format'
@@ -82,6 +83,8 @@ function One<Key extends string>({
         <FaultLine path={pathOf(e)} />
       </>
     )
+  if (e.as === 'day')
+    return <PickDay label={label} value={value} path={pathOf(e)} hint={hint} onChange={set} />
   if (!options)
     return (
       <Field

@@ -27,7 +27,7 @@ export interface Entry<Key extends string> {
   at?: string
   label: Said<Key>
   /** What is typed: a figure when nothing is said. */
-  as?: 'number' | 'whole' | 'degrees' | 'words' | 'lines' | 'secret' | 'tick'
+  as?: 'number' | 'whole' | 'degrees' | 'day' | 'words' | 'lines' | 'secret' | 'tick'
   /** Of words: so many characters at most, and what a browser may fill in. */
   most?: number
   autoComplete?: string
@@ -101,7 +101,7 @@ export function begin<Key extends string>(panels: readonly Panel<Key>[], usual: 
 }
 
 /** What is typed as words, not as figures. */
-export const WORDS: ReadonlySet<string> = new Set(['words', 'lines', 'secret'])
+export const WORDS: ReadonlySet<string> = new Set(['words', 'lines', 'secret', 'day'])
 
 const FIGURES = ['number', 'whole', 'degrees'] as const
 type FigureKind = (typeof FIGURES)[number]

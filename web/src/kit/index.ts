@@ -1,6 +1,7 @@
 /** What every screen is made of, by one door. */
 export * from './Asking'
 export * from './Choice'
+export * from './PickDay'
 export * from './day'
 export * from './edit'
 export * from './entries'

@@ -9,5 +9,8 @@ export const text = {
   unread: 'The server does not answer. It is asked again; what is saved is safe.',
   copy: 'Copy',
   copied: 'Copied',
+  noDay: 'no day',
+  noSuchDay: 'There is no such day.',
+  pickDay: (of: string) => `${of}: pick a day`,
   notHere: 'There is nothing of the kind here.',
 }

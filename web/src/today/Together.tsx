@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { client, type Schemas } from '../api/client'
-import { Faults, Field, may, onSent, Press, stale, useSaving, useStart } from '../kit'
+import { Faults, may, onSent, PickDay, Press, stale, useSaving, useStart } from '../kit'
 import { text } from './text'
 import styles from './Together.module.css'
 
@@ -46,7 +46,7 @@ export function Together({ of, today }: { of: Schemas['Fortnight'] | undefined; 
       {asking && (
         <form onSubmit={onSent(() => saving.save({ from: from.trim() }))}>
           <Faults value={{ ...saving.faults, ...(saving.message && { from: saving.message }) }}>
-            <Field text label={text.togetherFrom} path="from" value={from} onChange={setFrom} focus />
+            <PickDay label={text.togetherFrom} path="from" value={from} min={today} onChange={setFrom} />
           </Faults>
           <p className="quiet">{text.togetherWhy}</p>
           <Press submit main says={text.save} off={from.trim() === ''} data-together-yes />

@@ -43,7 +43,7 @@ export const text = {
     `${done} of ${hives} done${planned ? `, ${planned} planned` : ''}`,
   setTogether: 'Set a fortnight in which all yards treat',
   changeTogether: 'Change the fortnight',
-  togetherFrom: 'First day, such as 2026-12-07',
+  togetherFrom: 'First day',
   togetherWhy: 'Mites drift: a yard that is treated alone gets them back from its neighbours.',
   noTogether: 'No fortnight',
   save: 'Save',

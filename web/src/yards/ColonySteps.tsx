@@ -2,16 +2,32 @@ import { useQuery } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { client, type Schemas } from '../api/client'
-import { Faults, Field, named, Pick, Press, Said, useSaving, useStart, yardQuery, yardsQuery } from '../kit'
+import {
+  Faults,
+  Field,
+  named,
+  Pick,
+  PickDay,
+  Press,
+  Said,
+  useSaving,
+  useStart,
+  yardQuery,
+  yardsQuery,
+} from '../kit'
 import { text } from './text'
 import { changed } from './changed'
 import page from '../kit/page.module.css'
+import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
 
 /** What can become of a colony as a whole: moved, split, united, closed. */
 export function ColonySteps({ colony }: { colony: Whole }) {
   const [step, setStep] = useState<'happen' | 'move' | 'split' | 'unite' | 'end'>()
+  const { now } = useStart()
+  const [day, setDay] = useState(now.slice(0, 10))
+  const on = { day, set: setDay, today: now.slice(0, 10) }
   return (
     <>
       <div className={page.bar}>
@@ -27,24 +43,40 @@ export function ColonySteps({ colony }: { colony: Whole }) {
           />
         ))}
       </div>
-      {step === 'happen' && <Happen colony={colony} />}
-      {step === 'move' && <Move colony={colony} />}
-      {step === 'split' && <Split colony={colony} />}
-      {step === 'unite' && <Unite colony={colony} />}
-      {step === 'end' && <End colony={colony} />}
+      {step === 'happen' && <Happen colony={colony} on={on} />}
+      {step === 'move' && <Move colony={colony} on={on} />}
+      {step === 'split' && <Split colony={colony} on={on} />}
+      {step === 'unite' && <Unite colony={colony} on={on} />}
+      {step === 'end' && <End colony={colony} on={on} />}
     </>
   )
 }
 
+interface OfColony {
+  colony: Whole
+  on: OnProps
+}
+
+interface OnProps {
+  day: string
+  today: string
+  set: (day: string) => void
+}
+
+/** The day on which it happened. */
+const On = ({ day, today, set }: OnProps) => (
+  <div className={styles.on}>
+    <PickDay label={text.happenOn} path="on" value={day} max={today} onChange={set} />
+  </div>
+)
+
 /** A swarm, or a part of a brood break by hand, with its day. */
-function Happen({ colony }: { colony: Whole }) {
-  const { now } = useStart()
-  const [on, setOn] = useState(now.slice(0, 10))
+function Happen({ colony, on }: OfColony) {
   const saving = useSaving(
     async (kind: keyof typeof text.happenings) =>
       client.POST('/api/colonies/{id}/happened', {
         params: { path: { id: colony.id } },
-        body: { kind, on },
+        body: { kind, on: on.day },
       }),
     changed,
   )
@@ -52,7 +84,7 @@ function Happen({ colony }: { colony: Whole }) {
     <Faults value={saving.faults}>
       <p className="quiet">{text.happenHint}</p>
       <div className={page.bar}>
-        <Field text label={text.happenOn} path="on" value={on} onChange={setOn} />
+        <On {...on} />
         {(Object.keys(text.happenings) as (keyof typeof text.happenings)[]).map((kind) => (
           <Press
             key={kind}
@@ -70,6 +102,7 @@ function Happen({ colony }: { colony: Whole }) {
 }
 
 interface StepProps {
+  on: OnProps
   hint?: string
   saving: { save: () => void; busy: boolean; message: string | undefined; faults: Record<string, string> }
   /** What the button says that does it. */
@@ -82,12 +115,13 @@ interface StepProps {
 }
 
 /** One step: what it is, what it needs, and the button that does it. */
-function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepProps) {
+function Step({ on, hint, saving, yes, at = '', unfinished, harm, children }: StepProps) {
   return (
     <Faults value={saving.faults}>
       {hint && <p className="quiet">{hint}</p>}
       <div className={page.bar}>
         {children}
+        <On {...on} />
         <Press
           main
           harm={harm}
@@ -96,21 +130,24 @@ function Step({ hint, saving, yes, at = '', unfinished, harm, children }: StepPr
           onPress={() => saving.save()}
         />
       </div>
-      <Said message={at in saving.faults ? undefined : saving.message} />
+      <Said message={at in saving.faults || 'on' in saving.faults ? undefined : saving.message} />
     </Faults>
   )
 }
 
-function Move({ colony: { id, version, yard_id } }: { colony: Whole }) {
+function Move({ colony: { id, version, yard_id }, on }: OfColony) {
   const [to, setTo] = useState('')
   const yards = useQuery(yardsQuery)
   const moving = useSaving(
     async () =>
-      client.POST('/api/colonies/{id}/move', { params: { path: { id } }, body: { yard_id: to, version } }),
+      client.POST('/api/colonies/{id}/move', {
+        params: { path: { id } },
+        body: { yard_id: to, version, on: on.day },
+      }),
     changed,
   )
   return (
-    <Step saving={moving} yes={text.moveIt} unfinished={to === ''}>
+    <Step on={on} saving={moving} yes={text.moveIt} unfinished={to === ''}>
       <Pick
         label={text.moveTo}
         none={text.moveTo}
@@ -122,7 +159,7 @@ function Move({ colony: { id, version, yard_id } }: { colony: Whole }) {
   )
 }
 
-function Split({ colony }: { colony: Whole }) {
+function Split({ colony, on }: OfColony) {
   const navigate = useNavigate()
   const [child] = useState(() => crypto.randomUUID() as string)
   const [name, setName] = useState('')
@@ -130,7 +167,10 @@ function Split({ colony }: { colony: Whole }) {
     async () =>
       client.POST('/api/colonies/{id}/split', {
         params: { path: { id: colony.id } },
-        body: { child: { id: child, name, nuc: true, queen: 'young', boxes: colony.boxes.slice(0, 1) } },
+        body: {
+          child: { id: child, name, nuc: true, queen: 'young', boxes: colony.boxes.slice(0, 1) },
+          on: on.day,
+        },
       }),
     () => {
       changed()
@@ -138,18 +178,18 @@ function Split({ colony }: { colony: Whole }) {
     },
   )
   return (
-    <Step hint={text.splitHint} saving={splitting} yes={text.splitIt} at="child.name">
+    <Step on={on} hint={text.splitHint} saving={splitting} yes={text.splitIt} at="child.name">
       <Field text label={text.splitName} path="child.name" value={name} onChange={setName} />
     </Step>
   )
 }
 
-function Unite({ colony }: { colony: Whole }) {
+function Unite({ colony, on }: OfColony) {
   const [into, setInto] = useState('')
   const yard = useQuery(yardQuery(colony.yard_id))
-  const uniting = useEnding(colony, { reason: '', into })
+  const uniting = useEnding(colony, { reason: '', into, on: on.day })
   return (
-    <Step hint={text.uniteHint} saving={uniting} yes={text.uniteIt} unfinished={into === ''}>
+    <Step on={on} hint={text.uniteHint} saving={uniting} yes={text.uniteIt} unfinished={into === ''}>
       <Pick
         label={text.uniteInto}
         none={text.uniteInto}
@@ -161,11 +201,12 @@ function Unite({ colony }: { colony: Whole }) {
   )
 }
 
-function End({ colony }: { colony: Whole }) {
+function End({ colony, on }: OfColony) {
   const [reason, setReason] = useState('')
-  const ending = useEnding(colony, { reason })
+  const ending = useEnding(colony, { reason, on: on.day })
   return (
     <Step
+      on={on}
       hint={text.endHint}
       saving={ending}
       yes={text.endIt}
@@ -178,7 +219,7 @@ function End({ colony }: { colony: Whole }) {
   )
 }
 
-function useEnding({ id, version }: Whole, how: { reason: string; into?: string }) {
+function useEnding({ id, version }: Whole, how: { reason: string; into?: string; on: string }) {
   return useSaving(
     async () =>
       client.POST('/api/colonies/{id}/end', { params: { path: { id } }, body: { ...how, version } }),

@@ -42,7 +42,7 @@ const ONCE: Panel<Key> = {
   title: '',
   entries: [
     { of: 'kind', label: text.mites, options: text.kinds },
-    { of: 'on', as: 'words', label: text.countedOn },
+    { of: 'on', as: 'day', label: text.countedOn },
     { of: 'days', label: text.days, first: '7', when: when('kind', 'board') },
     { of: 'bees', as: 'whole', label: text.bees, first: '300', when: when('kind', 'wash') },
   ],

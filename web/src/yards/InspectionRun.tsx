@@ -1,12 +1,14 @@
 import Button from '@mui/material/Button'
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { produce } from 'immer'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import {
   Choice,
+  Faults,
   Field,
   type Options,
+  PickDay,
   Press,
   queries,
   Said,
@@ -14,10 +16,11 @@ import {
   stale,
   useKept,
   useSaving,
+  useStart,
   Waiting,
   yardQuery,
 } from '../kit'
-import { client, type Schemas } from '../api/client'
+import { client, data, Problem, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
 import { text } from './text'
@@ -89,12 +92,14 @@ export default function InspectionRun() {
 
 function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const open = useKept<Open>(`inspections.${yard.id}`, () => ({}))
+  const today = useStart().now.slice(0, 10)
+  const [on, setOn] = useState(today)
   const [at, setAt] = useState(0)
   const [sent, setSent] = useState<string[]>([])
   const stand = yard.stands[at]
   const sending = useSaving(
     async (inspections: Inspection[]) => {
-      await client.POST('/api/inspections', { body: { inspections } })
+      await client.POST('/api/inspections', { body: { inspections: inspections.map((l) => ({ ...l, on })) } })
       return inspections
     },
     (inspections) => {
@@ -119,6 +124,11 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
       <div className={page.head}>
         <h1>{text.inspectTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>
+        <Faults value={beneathFirst(sending.faults)}>
+          <div className={styles.on}>
+            <PickDay label={text.lookedOn} path="on" value={on} max={today} onChange={setOn} />
+          </div>
+        </Faults>
       </div>
       <Said message={sending.message} />
       {unsent.length > 0 && sending.message && (
@@ -142,6 +152,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
           key={stand.id}
           stand={stand}
           inspection={inspection}
+          faults={beneathFirst(sending.faults)}
           change={change}
           keep={keep}
           skip={() => setAt(Math.min(at + 1, yard.stands.length - 1))}
@@ -152,6 +163,12 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
     </main>
   )
 }
+
+/** What is wrong with the one that is sent, by its own fields. */
+const beneathFirst = (faults: Record<string, string>) =>
+  Object.fromEntries(
+    Object.entries(faults).map(([path, fault]) => [path.replace('inspections[0].', ''), fault]),
+  )
 
 /** Nothing was looked at yet. */
 const begin = (stand: Stand): Inspection => ({ id: crypto.randomUUID(), colony_id: stand.id })
@@ -169,25 +186,51 @@ const lastSeen = (stand: Stand) =>
     Array.from({ length: b.slots.length + 1 }, (_, g) => stand.seen.board?.[i]?.[g] ?? 0),
   )
 
+/** Bees as they are drawn go before a count of them. */
+const seen = (board: number[][]) => (l: Inspection) => {
+  l.board = board
+  l.typed = undefined
+}
+
 interface SheetProps {
   stand: Stand
   inspection: Inspection
+  faults: Record<string, string>
   change: (recipe: (l: Inspection) => void) => void
   keep: () => void
   skip: () => void
   last: boolean
 }
 
-function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
+function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetProps) {
   const sheet = useRef<HTMLElement>(null)
-  const shown = inspection.board ?? lastSeen(stand)
-  useEffect(() => sheet.current?.querySelector<SVGElement>('[data-gap][tabindex="0"]')?.focus(), [])
+  const typed = inspection.typed ?? ''
+  const { boxes } = stand
+  const drawn = useQuery({
+    queryKey: ['drawn', typed, boxes],
+    queryFn: ({ signal }) => data(client.POST('/api/hive/drawn', { body: { typed, boxes }, signal })),
+    enabled: typed.trim() !== '',
+    placeholderData: keepPreviousData,
+  })
+  const unread = typed && drawn.error instanceof Problem ? drawn.error.faults : {}
+  const shown = inspection.board ?? (typed ? drawn.data?.board : undefined) ?? lastSeen(stand)
+  // At a desk seams are typed; a phone's keys would hide the board.
+  useEffect(
+    () =>
+      sheet.current
+        ?.querySelector<HTMLElement>(
+          matchMedia('(pointer: fine)').matches ? '[data-path="typed"] input' : '[data-gap][tabindex="0"]',
+        )
+        ?.focus(),
+    [],
+  )
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.target instanceof HTMLTextAreaElement || e.ctrlKey || e.metaKey || e.altKey) return
+      const elsewhere = e.target instanceof Element && e.target.closest('textarea, [data-day-field]')
+      if (elsewhere || e.ctrlKey || e.metaKey || e.altKey) return
       const ask = Object.values(ASKS).find((a) => a.key === e.key)
       if (ask) change((l) => next(ask, l))
-      else if (e.key === 'a') change((l) => void (l.board = shown))
+      else if (e.key === 'a') change(seen(shown))
       else if (e.key === 'Enter') keep()
       else return
       e.preventDefault()
@@ -201,8 +244,25 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
     <article className={styles.sheet} ref={sheet} data-inspection-sheet={stand.name}>
       <h2>
         {stand.name} <span>{text.seams(total)}</span>{' '}
-        {inspection.board === undefined && <small className="quiet">{text.asLast}</small>}
+        {inspection.board === undefined && !typed && <small className="quiet">{text.asLast}</small>}
       </h2>
+      <div className={styles.typed}>
+        <Faults value={{ ...faults, ...unread }}>
+          <Field
+            text
+            label={text.typedSeams}
+            path="typed"
+            value={typed}
+            placeholder={boxes.length > 1 ? text.typedBoxes : text.typedOne}
+            onChange={(v) =>
+              change((l) => {
+                l.typed = v || undefined
+                l.board = undefined
+              })
+            }
+          />
+        </Faults>
+      </div>
       <p className={`quiet ${shared.keys ?? ''}`}>{text.inspectHint}</p>
       <div className={styles.boards}>
         {stand.boxes
@@ -220,17 +280,15 @@ function Sheet({ stand, inspection, change, keep, skip, last }: SheetProps) {
               touch={{
                 sets: 'seam',
                 on: (gap, seam) =>
-                  change((l) => {
-                    l.board = shown.map((box, k) => box.map((s, g) => (k === i && g === gap ? seam : s)))
-                  }),
+                  change(seen(shown.map((box, k) => box.map((s, g) => (k === i && g === gap ? seam : s))))),
               }}
             />
           ))
           .reverse()}
       </div>
-      {inspection.board === undefined && (
+      {inspection.board === undefined && !typed && (
         <p>
-          <Button variant="outlined" onClick={() => change((l) => void (l.board = shown))} data-as-shown>
+          <Button variant="outlined" onClick={() => change(seen(shown))} data-as-shown>
             {total > 0 ? text.asShown : text.noBees} <kbd>a</kbd>
           </Button>
         </p>

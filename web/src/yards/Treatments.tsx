@@ -93,7 +93,7 @@ const RECORD: Panel<'method' | 'what' | 'given_on'> = {
   entries: [
     { of: 'method', label: text.treatments, options: text.methods, list: true },
     { of: 'what', as: 'words', label: text.recordWhat },
-    { of: 'given_on', as: 'words', label: text.recordOn },
+    { of: 'given_on', as: 'day', label: text.recordOn },
   ],
 }
 

@@ -152,6 +152,10 @@ export const text = {
   queenAsk: 'Queen',
   temperAsk: 'Temper',
   note: 'Note',
+  lookedOn: 'Looked in on',
+  typedSeams: 'Seams of bees, counted',
+  typedOne: 'such as 6 or 5½',
+  typedBoxes: 'floor up, such as 7+4',
   inspectKeys:
     'Keys: a same seams · b sealed brood · l larvae · e eggs · s stores · u supers · q queen · t temper · Enter save',
 

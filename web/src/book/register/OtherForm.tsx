@@ -39,7 +39,7 @@ const OTHER: Panel<keyof Treatment> = {
       columns: METHODS.length,
     },
     { of: 'product', as: 'words', label: text.product },
-    { of: 'given_on', as: 'words', label: text.givenOn },
+    { of: 'given_on', as: 'day', label: text.givenOn },
     { of: 'amount', label: text.amount, unit: (t) => text.units[inPieces(t.method) ? 'pieces' : 'g'] },
     { of: 'withdrawal_days', as: 'whole', label: text.withdrawalDays },
     { of: 'rule_worked_under', as: 'words', label: text.rule },

@@ -32,8 +32,8 @@ const filters = (yards: Options): Panel<keyof Query> => ({
   entries: [
     { of: 'yard', label: text.yard, list: true, options: { '': text.allYards, ...yards } },
     { of: 'method', label: text.method, list: true, options: text.methods },
-    { of: 'from', as: 'words', label: text.from, placeholder: text.dayHint },
-    { of: 'to', as: 'words', label: text.to, placeholder: text.dayHint },
+    { of: 'from', as: 'day', label: text.from },
+    { of: 'to', as: 'day', label: text.to },
     { of: 'group', label: text.group, columns: 4, options: text.groups },
     { of: 'order', label: text.order, options: text.orders },
   ],

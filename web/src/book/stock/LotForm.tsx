@@ -12,7 +12,7 @@ const LOT: Panel<keyof Lot> = {
     { of: 'ingredient', label: text.what, options: text.ingredients, columns: 3 },
     { of: 'name', as: 'words', label: text.name },
     { of: 'supplier_no', as: 'words', label: text.supplierNo },
-    { of: 'expires_on', as: 'words', label: text.expires, hint: () => text.expiresHint },
+    { of: 'expires_on', as: 'day', label: text.expires, hint: () => text.expiresHint },
     { of: 'amount', label: text.amount, unit: (t) => text.unitOf[t.ingredient ?? ''] ?? 'g' },
     { of: 'price', label: text.price },
   ],

@@ -23,7 +23,7 @@ export const text = {
   name: 'Called',
   supplierNo: 'Supplier’s number',
   expires: 'Expires',
-  expiresHint: 'as 2028-06-30; empty when it does not say',
+  expiresHint: 'empty when it does not say',
   amount: 'How much',
   price: 'Price of a kilogram, litre or piece',
   account: 'Its account',
