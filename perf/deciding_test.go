@@ -121,8 +121,8 @@ func deciding() ([]figure, error) {
 	first := took[0]
 	slices.Sort(took)
 	middle := took[len(took)/2]
-	// Yards below the window keep their place, and are drawn when they come near.
-	whole := fmt.Sprintf(`document.querySelectorAll('main > div[style], [data-decide-yard]').length >= %d && document.querySelector('[data-decide-yard] [data-day]')`, yardsMany)
+	// Yards below the window keep their place, and are drawn when there is nothing else to do.
+	whole := fmt.Sprintf(`document.querySelectorAll('[data-grid] div[style], [data-decide-yard]').length >= %d && document.querySelector('[data-decide-yard] [data-day]')`, yardsMany)
 	drawn, err := c.drawn("/decide", "/api/decide?", whole)
 	if err != nil {
 		return nil, err

@@ -1,14 +1,15 @@
 import {
   ask,
   cardsQuery,
-  day as written,
   Faults,
   Field,
   named,
   Near,
   Pick,
+  PickDay,
   Reader,
   useKept,
+  useRoving,
   useStart,
   Waiting,
 } from '../kit'
@@ -18,11 +19,17 @@ import { Link, useSearchParams } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
 import { Problem } from '../api/client'
 import styles from './DecideScreen.module.css'
+import { Expected } from './Expected'
 import { JobDocket } from './JobDocket'
 import { JobList } from './JobList'
+import { type Narrowed, shown } from './narrow'
 import { text } from './text'
+import { Toolbar } from './Toolbar'
 import { fresh, type Choice } from './choice'
 import { YardMatrix } from './YardMatrix'
+
+const ALL: Narrowed = { ways: [], find: '' }
+const NONE: string[] = []
 
 /** Decide: which colony needs what, which method fits each, on which day. */
 export default function DecideScreen() {
@@ -67,12 +74,41 @@ export default function DecideScreen() {
   const toggle = useCallback((cell: string) => setOpen((o) => (o === cell ? undefined : cell)), [])
   const d = decide.data
   const { ticked } = c
+  const at = METHODS.indexOf(c.method)
+  const by = c.by ?? ALL
+  const folded = c.folded ?? NONE
+  const fold = useCallback(
+    (yard: string) =>
+      update((v) => {
+        const were = v.folded ?? NONE
+        return { ...v, folded: were.includes(yard) ? were.filter((y) => y !== yard) : [...were, yard] }
+      }),
+    [update],
+  )
+  const goTo = (yard: string) => {
+    if (folded.includes(yard)) fold(yard)
+    const place = document.getElementById(`yard-${yard}`)
+    place?.scrollIntoView({ block: 'start' })
+    place?.querySelector<HTMLElement>('[data-stops] button')?.focus({ preventScroll: true })
+  }
+  const roving = useRoving()
+  const yards = d?.yards.filter((y) => y.colonies.length > 0) ?? []
+  const unknown = yards.filter((y) => !y.known || y.expected)
+  const unseen = d
+    ? yards
+        .flatMap((y) => (folded.includes(y.id) ? [] : y.colonies))
+        .filter((k) => ticked.includes(k.id) && !shown(k, at, d.reasons, by)).length
+    : 0
   return (
     <div className={styles.screen}>
       <main className={styles.main}>
         <div className={styles.head}>
           <h1>{text.title}</h1>
-          <span className="quiet">{text.forDay(written(c.day))}</span>
+          <div className={styles.day}>
+            <Faults value={decide.error instanceof Problem ? decide.error.faults : {}}>
+              <PickDay label={text.dayAsk} path="day" value={c.day} min={today} onChange={pickDay} />
+            </Faults>
+          </div>
           <div className={styles.crew}>
             <Faults value={{ ...(decide.error instanceof Problem && decide.error.faults), ...reader.faults }}>
               <Field
@@ -106,39 +142,65 @@ export default function DecideScreen() {
           ))}
           <Link to="/cards">{text.cards}</Link>
         </div>
+        {unknown.length > 0 && (
+          <Expected key={`${c.day} ${unknown.some((y) => y.expected)}`} day={c.day} yards={unknown} />
+        )}
+        {d && yards.length > 0 && (
+          <Toolbar
+            decide={d}
+            at={at}
+            method={text.methods[c.method].toLowerCase()}
+            by={by}
+            set={(to) => update((v) => ({ ...v, by: to }))}
+            goTo={goTo}
+            folded={yards.every((y) => folded.includes(y.id))}
+            foldAll={(all) => update((v) => ({ ...v, folded: all ? yards.map((y) => y.id) : [] }))}
+          />
+        )}
         {!d && reader.readable && <Waiting query={decide} />}
         {d?.yards.length === 0 && (
           <p>
             {text.none} <Link to="/yards">{text.toYards}</Link>
           </p>
         )}
-        {d?.yards.map(
-          (y) =>
-            y.colonies.length > 0 && (
-              <Near key={y.id} height={260 + 47 * y.colonies.length}>
-                <YardMatrix
-                  yard={y}
-                  reasons={d.reasons}
-                  method={c.method}
-                  day={c.day}
-                  today={today}
-                  open={y.colonies.some((k) => open?.startsWith(k.id)) ? open : undefined}
-                  ticked={ticked.filter((id) => y.colonies.some((k) => k.id === id)).join(' ')}
-                  toggle={toggle}
-                  choose={choose}
-                  tick={tick}
-                  pickDay={pickDay}
-                />
-              </Near>
-            ),
+        <div className={styles.yards} {...roving} data-grid>
+          {d &&
+            yards.map((y) => (
+              <div key={y.id} id={`yard-${y.id}`} className={styles.place}>
+                <Near height={folded.includes(y.id) ? 48 : 260 + 47 * y.colonies.length}>
+                  <YardMatrix
+                    yard={y}
+                    reasons={d.reasons}
+                    method={c.method}
+                    day={c.day}
+                    today={today}
+                    open={y.colonies.some((k) => open?.startsWith(k.id)) ? open : undefined}
+                    ticked={ticked.filter((id) => y.colonies.some((k) => k.id === id)).join(' ')}
+                    by={by}
+                    folded={folded.includes(y.id)}
+                    fold={fold}
+                    toggle={toggle}
+                    choose={choose}
+                    tick={tick}
+                    pickDay={pickDay}
+                  />
+                </Near>
+              </div>
+            ))}
+        </div>
+        {ticked.length > 0 && (
+          <a className={styles.reach} href="#job" data-to-job>
+            {text.toJob(ticked.length)}
+          </a>
         )}
         <JobList />
       </main>
-      <aside className={styles.side}>
+      <aside className={styles.side} id="job">
         {d && reader.readable && (
           <JobDocket
             decide={d}
             people={people}
+            unseen={unseen}
             choice={c}
             set={set}
             done={() => set({ ...fresh(today), people: c.people })}

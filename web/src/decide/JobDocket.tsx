@@ -26,12 +26,14 @@ interface Props {
   decide: Schemas['Decide']
   choice: Choice
   people: number
+  /** Of those ticked: how many the filters leave out. */
+  unseen: number
   set: (choice: Choice) => void
   done: () => void
 }
 
 /** The docket of the Decide stage: the job as it grows, and the one question that it asks. */
-export function JobDocket({ decide, choice, people, set, done }: Props) {
+export function JobDocket({ decide, choice, people, unseen, set, done }: Props) {
   const navigate = useNavigate()
   const keeper = may(useStart().me?.role, 'keeper')
   const at = METHODS.indexOf(choice.method)
@@ -110,6 +112,7 @@ export function JobDocket({ decide, choice, people, set, done }: Props) {
               <b>{text.hives(rows.length)}</b>
               <span>{fraction(rows.reduce((n, r) => n + (r.seams ?? 0), 0))} seams</span>
             </div>
+            {unseen > 0 && <p data-unseen>{text.unseen(unseen)}</p>}
             <ul className={shared.list} data-shares>
               {shares.map((s) => (
                 <li key={s.day}>

@@ -22,11 +22,12 @@ export function Windows({ title, outlook, day, today, pick }: Props) {
   return (
     <div className={shared.strip}>
       <h3>{title}</h3>
-      <div className={styles.days}>
+      <div className={styles.days} data-stops>
         {outlook.days.map((d) => (
           <button
             key={d.day}
             type="button"
+            tabIndex={-1}
             className={styles.day}
             aria-pressed={d.day === day}
             data-day={d.day}

@@ -1,13 +1,12 @@
-import Button from '@mui/material/Button'
-import { memo } from 'react'
+import { memo, useState } from 'react'
 import { Link } from 'react-router'
 import { type Method, METHODS } from '../method/facts'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { MiteGauge } from '../drawing/MiteGauge'
-import { told } from '../kit'
+import { Press, told } from '../kit'
 import { Verdict } from '../drawing/Verdict'
-import shared from './decide.module.css'
+import { holds, shown, whyNone, type Narrowed } from './narrow'
 import styles from './YardMatrix.module.css'
 import { text } from './text'
 import { Windows } from './Windows'
@@ -26,6 +25,9 @@ interface Props {
   open: string | undefined
   /** The ids of those ticked here, by spaces: a text stays the same while they do. */
   ticked: string
+  by: Narrowed
+  folded: boolean
+  fold: (yard: string) => void
   toggle: (cell: string) => void
   choose: (method: Method) => void
   tick: (ids: readonly string[], on: boolean) => void
@@ -41,87 +43,119 @@ export const YardMatrix = memo(function YardMatrix({
   today,
   open,
   ticked,
+  by,
+  folded,
+  fold,
   toggle,
   choose,
   tick,
   pickDay,
 }: Props) {
   const at = METHODS.indexOf(method)
-  const fitting = yard.colonies.filter(
-    ({ cells }) => ['fits', 'with_care'].includes(cells[at]!.verdict) && !cells[at]!.ask,
-  )
-  const here = yard.colonies.map((c) => c.id)
+  const rows = yard.colonies.filter((c) => shown(c, at, reasons, by))
+  const fitting = rows.filter((c) => holds(c, at, reasons).fits)
   const some = ticked !== ''
+  // Why none fits is told once it was asked for, of the day and method that it was asked of.
+  const asking = `${method} ${day}`
+  const [asked, setAsked] = useState('')
   return (
     <section className={styles.yard} data-decide-yard={yard.name}>
-      <div className={styles.yardHead}>
+      <div className={styles.yardHead} data-stops>
+        <button
+          type="button"
+          className={styles.fold}
+          tabIndex={-1}
+          aria-expanded={!folded}
+          aria-label={text.fold(yard.name)}
+          onClick={() => fold(yard.id)}
+          data-fold
+        >
+          {folded ? '▸' : '▾'}
+        </button>
         <h2>
-          <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
+          <Link to={`/yards/${yard.id}`} tabIndex={-1}>
+            {yard.name}
+          </Link>
         </h2>
+        <span className="quiet">{text.ofHives(rows.length, yard.colonies.length)}</span>
         {yard.over > 0 && <span className={styles.alarm}>{text.over(yard.over)}</span>}
-        <Button
-          size="small"
-          sx={{ ml: 'auto' }}
-          disabled={!some && fitting.length === 0}
-          onClick={() =>
-            some
-              ? tick(here, false)
-              : tick(
+        <span className={styles.tickAll}>
+          <Press
+            small
+            says={some ? text.untick : text.tickAll}
+            tabIndex={-1}
+            onPress={() => {
+              if (some) tick(ticked.split(' '), false)
+              else if (fitting.length === 0) setAsked(asking)
+              else
+                tick(
                   fitting.map((c) => c.id),
                   true,
                 )
-          }
-          data-tick-all
-        >
-          {some ? text.untick : text.tickAll}
-        </Button>
+            }}
+            data-tick-all
+          />
+        </span>
       </div>
-      <table className={styles.matrix}>
-        <thead>
-          <tr>
-            <th>{text.head.hive}</th>
-            <th>{text.head.mites}</th>
-            {METHODS.map((m) => (
-              <th key={m}>
-                <button
-                  type="button"
-                  aria-pressed={m === method}
-                  aria-label={text.chooseMethod(text.methods[m])}
-                  onClick={() => m !== method && choose(m)}
-                  data-method={m}
-                >
-                  <Mark method={m} />
-                  {text.methods[m]}
-                </button>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {yard.colonies.map((c) => (
-            <ColonyRow
-              key={c.id}
-              row={c}
-              reasons={reasons}
-              at={at}
-              open={open?.startsWith(c.id) ? METHODS.indexOf(open.slice(c.id.length + 1) as Method) : -1}
-              ticked={ticked.includes(c.id)}
-              toggle={toggle}
-              tick={tick}
+      {asked === asking && fitting.length === 0 && !some && (
+        <p className={styles.none} role="status" data-why-none>
+          {text.noneFits(
+            text.methods[method].toLowerCase(),
+            whyNone(rows.length > 0 ? rows : yard.colonies, at, reasons).map(([why, n]) =>
+              text.ofThem(told(why), n),
+            ),
+          )}
+        </p>
+      )}
+      {!folded && (
+        <>
+          <table className={styles.matrix} role="grid" aria-label={yard.name}>
+            <thead>
+              <tr data-stops>
+                <th>{text.head.hive}</th>
+                <th>{text.head.mites}</th>
+                {METHODS.map((m) => (
+                  <th key={m}>
+                    <button
+                      type="button"
+                      tabIndex={-1}
+                      aria-pressed={m === method}
+                      aria-label={text.chooseMethod(text.methods[m])}
+                      onClick={() => m !== method && choose(m)}
+                      data-method={m}
+                    >
+                      <Mark method={m} />
+                      {text.methods[m]}
+                    </button>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((c) => (
+                <ColonyRow
+                  key={c.id}
+                  row={c}
+                  reasons={reasons}
+                  at={at}
+                  open={open?.startsWith(c.id) ? METHODS.indexOf(open.slice(c.id.length + 1) as Method) : -1}
+                  ticked={ticked.includes(c.id)}
+                  toggle={toggle}
+                  tick={tick}
+                />
+              ))}
+            </tbody>
+          </table>
+          {yard.forecast && (
+            <Windows
+              title={text.windows(text.methods[method].toLowerCase())}
+              outlook={yard.outlooks[at]!}
+              day={day}
+              today={today}
+              pick={pickDay}
             />
-          ))}
-        </tbody>
-      </table>
-      {yard.forecast ? (
-        <Windows
-          title={text.windows(text.methods[method].toLowerCase())}
-          outlook={yard.outlooks[at]!}
-          day={day}
-          today={today}
-          pick={pickDay}
-        />
-      ) : (
-        <p className={shared.strip}>{text.noForecast}</p>
+          )}
+        </>
       )}
     </section>
   )
@@ -142,10 +176,15 @@ interface RowProps {
 const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, toggle, tick }: RowProps) {
   return (
     <>
-      <tr data-row={row.name}>
+      <tr data-row={row.name} data-stops>
         <td>
           <label className={styles.hive}>
-            <input type="checkbox" checked={ticked} onChange={(e) => tick([row.id], e.target.checked)} />
+            <input
+              type="checkbox"
+              tabIndex={-1}
+              checked={ticked}
+              onChange={(e) => tick([row.id], e.target.checked)}
+            />
             <span>
               <b>{row.name}</b>
               {row.seams !== undefined && <small>{text.seams(row.seams)}</small>}
@@ -163,6 +202,7 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
           <td key={i} className={i === at ? styles.chosen : undefined}>
             <button
               type="button"
+              tabIndex={-1}
               className={styles.cell}
               aria-expanded={open === i}
               data-cell={METHODS[i]}

@@ -1,5 +1,6 @@
 import { type Method, METHODS } from '../method/facts'
 import type { Schemas } from '../api/client'
+import type { Narrowed } from './narrow'
 
 /** What the keeper has chosen so far; it outlives a reload. */
 export interface Choice {
@@ -15,6 +16,9 @@ export interface Choice {
   /** How many are left untreated to compare. */
   controls?: string
   override: string
+  /** Which hives are shown, and which yards are folded, by id. */
+  by?: Narrowed
+  folded?: string[]
   /** Of the job to be made: a try that got no answer is repeated under it. */
   id: string
 }

@@ -17,7 +17,33 @@ export const text = {
     n === 1
       ? 'One is over the threshold: treat the whole yard.'
       : `${n} are over the threshold: treat the whole yard.`,
-  noForecast: 'No forecast: read the thermometer and the sky in the yard.',
+  narrow: 'Which hives are shown',
+  ways: {
+    over: () => 'Over the threshold',
+    fits: (method: string) => `Fits ${method}`,
+    free: () => 'In no job',
+  },
+  findHive: 'Find a hive',
+  goToYard: 'Go to a yard',
+  foldAll: 'Fold all',
+  unfoldAll: 'Unfold all',
+  fold: (yard: string) => `Hives of ${yard}`,
+  ofHives: (shown: number, all: number) =>
+    shown === all ? (all === 1 ? '1 hive' : `${all} hives`) : `${shown} of ${all} hives`,
+  noneFits: (method: string, why: string[]) => `None of these fits ${method} on this day: ${why.join('; ')}.`,
+  ofThem: (why: string, n: number) => `${why.replace(/\.$/, '')} (${n === 1 ? '1 hive' : `${n} hives`})`,
+  unseen: (n: number) =>
+    n === 1 ? 'One of them is not shown just now.' : `${n} of them are not shown just now.`,
+  toJob: (n: number) => (n === 1 ? '1 hive ticked: to the job' : `${n} hives ticked: to the job`),
+  dayAsk: 'For',
+  noForecast: (day: string, yards: string) =>
+    `No forecast of ${day} for ${yards}. Say what you expect, or leave it and look at the thermometer and the sky on the day.`,
+  expectLow: 'Lowest',
+  expectHigh: 'Highest',
+  expectWind: 'Wind',
+  expectRain: 'Rain, most in an hour',
+  expect: 'Judge by this',
+  expected: (day: string) => `What you expect of ${day}; it counts until a forecast tells.`,
   seams: (n: number) => `${fraction(n)} seams`,
   windows: (method: string) => `Windows for ${method}, next ten days`,
   today: 'today',

@@ -6,23 +6,38 @@ interface Props {
   children: ReactNode
 }
 
-/** Draws its content when it comes near the window, and then keeps it; until then it only takes its place. */
+/**
+ * Draws its content when it comes near the window, or else as soon as there is nothing else to
+ * do: what is found by the browser or read aloud is all there, and what is seen comes first.
+ */
 export function Near({ height, children }: Props) {
   const place = useRef<HTMLDivElement>(null)
-  const [near, setNear] = useState(false)
+  const [drawn, setDrawn] = useState(false)
   useEffect(() => {
-    const watch = new IntersectionObserver(
-      ([entry]) => {
-        if (entry?.isIntersecting) setNear(true)
-      },
-      { rootMargin: '400px' },
-    )
+    const draw = () => setDrawn(true)
+    const watch = new IntersectionObserver(([entry]) => entry?.isIntersecting && draw(), {
+      rootMargin: '400px',
+    })
     watch.observe(place.current!)
-    return () => watch.disconnect()
+    const waiting = idle(draw)
+    return () => {
+      watch.disconnect()
+      waiting()
+    }
   }, [])
   return (
-    <div ref={place} style={near ? undefined : { height }}>
-      {near && children}
+    <div ref={place} style={drawn ? undefined : { height }}>
+      {drawn && children}
     </div>
   )
+}
+
+/** Does something when there is nothing else to do; one browser does not tell when. */
+function idle(then: () => void): () => void {
+  if ('requestIdleCallback' in globalThis) {
+    const id = requestIdleCallback(then)
+    return () => cancelIdleCallback(id)
+  }
+  const id = setTimeout(then, 1000)
+  return () => clearTimeout(id)
 }

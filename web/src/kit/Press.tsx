@@ -2,7 +2,7 @@ import Button, { type ButtonProps } from '@mui/material/Button'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 
-interface Props extends Pick<ButtonProps, 'className' | 'aria-label'> {
+interface Props extends Pick<ButtonProps, 'className' | 'aria-label' | 'tabIndex'> {
   says: ReactNode
   onPress?: (() => void) | undefined
   /** The one that goes on, or one beside it; else it is plain words. */
