@@ -14,9 +14,15 @@ export function useRoving() {
   const within = useRef<HTMLDivElement>(null)
   useEffect(() => {
     // Rows come and go: one stop is always left for the Tab key.
-    const all = within.current?.querySelectorAll<HTMLElement>(`${ROW} :is(${STOP})`) ?? []
-    if (![...all].some((s) => s.tabIndex === 0)) all[0]?.setAttribute('tabindex', '0')
-  })
+    const keepOne = () => {
+      if (!within.current?.querySelector(`${ROW} [tabindex="0"]`))
+        within.current?.querySelector(`${ROW} :is(${STOP})`)?.setAttribute('tabindex', '0')
+    }
+    keepOne()
+    const rows = new MutationObserver(keepOne)
+    rows.observe(within.current!, { childList: true, subtree: true })
+    return () => rows.disconnect()
+  }, [])
   const onFocus = (e: FocusEvent<HTMLElement>) => {
     if (!e.target.matches(`${ROW} :is(${STOP})`)) return
     within.current

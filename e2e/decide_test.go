@@ -1,0 +1,87 @@
+package e2e
+
+import (
+	"fmt"
+	"net/http"
+	"strings"
+	"testing"
+
+	"keeler/e2e/browser"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+)
+
+// Two hundred hives in five yards, without a forecast: all of them are in the page, the keeper
+// says what weather is expected, and by keys alone finds a hive, walks the grid, which is one
+// stop of the Tab key, ticks, folds, and makes the job.
+func TestDecideOverTwoHundredByKeys(t *testing.T) {
+	s := up(t, false)
+	s.Overcast()
+	o := ownerOf(t, s)
+	var file strings.Builder
+	file.WriteString("yard,colony,boxes,latitude\n")
+	for i := range 200 {
+		fmt.Fprintf(&file, "Yard %d,H%03d,deep 10,57\n", i/40+1, i+1)
+	}
+	response, err := o.http.Post(s.URL+"/api/import/colonies?mode=all", "text/csv", strings.NewReader(file.String()))
+	if err != nil || response.StatusCode != http.StatusOK {
+		t.Fatal(response.Status, err)
+	}
+	_ = response.Body.Close()
+	p := open(t, s.URL+"/decide", browser.Desk)
+	p.signIn("Owner")
+	p.until(`document.querySelectorAll('[data-row]').length === 200`)
+	p.says("[data-expected]", "No forecast of", "Say what you expect")
+	p.click(`[data-decide-yard="Yard 1"] [data-tick-all]`)
+	p.says("[data-why-none]", "None of these fits dribble on this day", "(40 hives)")
+	p.fill("low_c", "9")
+	p.fill("high_c", "4")
+	p.click(`[data-save-form="weather"]`)
+	p.says(`[data-path="high_c"]`, "9 to 50 °C")
+	p.fill("low_c", "2")
+	p.fill("high_c", "7")
+	p.fill("wind_ms", "2")
+	p.click(`[data-save-form="weather"]`)
+	p.says("[data-expected]", "it counts until a forecast tells")
+	p.says(`[data-decide-yard="Yard 1"]`, "5 to 7 °C", "8–16 h") // at 8 h half-way up
+
+	keys := func(all ...string) {
+		for _, key := range all {
+			p.do(chromedp.KeyEvent(key))
+		}
+	}
+	at := func(what string) {
+		t.Helper()
+		p.until(`(e => e && (e.closest('[data-row]')?.dataset.row ?? e.closest('[data-decide-yard]')?.dataset.decideYard ?? '') + ' ' +
+			(e.type === 'checkbox' ? 'tick' : e.dataset.cell ?? Object.keys(e.dataset)[0] ?? ''))(document.activeElement) === '` + what + `'`)
+	}
+	p.do(chromedp.Focus(chromedp.CSS("[data-fold-all]")))
+	keys(kb.Tab)
+	at("Yard 1 tickAll") // the only stop of the grid is where one was last
+	keys(kb.Home)
+	at("Yard 1 fold")
+	keys(kb.ArrowDown, kb.ArrowDown, kb.Home)
+	at("H001 tick")
+	keys(" ", kb.ArrowDown, " ", kb.ArrowRight, kb.Enter)
+	at("H002 dribble")
+	p.says(`[data-decide-yard="Yard 1"] [data-reasons]`, "seams")
+	p.do(chromedp.KeyEvent(kb.End, chromedp.KeyModifiers(chromedp.ModifierCtrl)))
+	p.until(`document.activeElement.closest('[data-decide-yard]').dataset.decideYard === 'Yard 5'`)
+	keys(kb.ArrowUp, kb.Home)
+	at("H200 tick")
+	keys(" ")
+	p.says("[data-docket]", "3 hives")
+	keys(kb.Tab)
+	p.until(`!document.activeElement.closest('[data-grid]')`)
+
+	p.do(chromedp.Focus(chromedp.CSS("[data-find-hive]")), chromedp.KeyEvent("h20"))
+	p.until(`document.querySelectorAll('[data-row]').length === 1`)
+	p.says("[data-docket]", "2 of them are not shown just now")
+	p.do(chromedp.Focus(chromedp.CSS("[data-fold-all]")), chromedp.KeyEvent(kb.Enter))
+	p.until(`document.querySelectorAll('[data-row]').length === 0 && document.querySelectorAll('[data-decide-yard]').length === 5`)
+	keys(kb.Enter)
+	p.choose("A registered product, by its label")
+	p.click("[data-make-job]")
+	p.says("h1", "Yard 1, Yard 5, dribble")
+}
