@@ -106,7 +106,9 @@ export default function DecideScreen() {
           <h1>{text.title}</h1>
           <div className={styles.day}>
             <Faults value={decide.error instanceof Problem ? decide.error.faults : {}}>
-              <PickDay label={text.dayAsk} path="day" value={c.day} min={today} onChange={pickDay} />
+              {(d ?? decide.error) && (
+                <PickDay label={text.dayAsk} path="day" value={c.day} min={today} onChange={pickDay} />
+              )}
             </Faults>
           </div>
           <div className={styles.crew}>

@@ -1,7 +1,7 @@
 import Chip from '@mui/material/Chip'
 import InputBase from '@mui/material/InputBase'
 import type { Schemas } from '../api/client'
-import { named, Pick } from '../kit'
+import { named, Pick, useIdle } from '../kit'
 import { holds, type Narrowed, WAYS } from './narrow'
 import { text } from './text'
 import styles from './Toolbar.module.css'
@@ -18,11 +18,16 @@ interface Props {
 }
 
 /** With many hives: which of them are shown, and the way to a yard. */
-export function Toolbar({ decide, at, method, by, set, goTo, folded, foldAll }: Props) {
+export function Toolbar(props: Props) {
+  // The hives come first.
+  return <div className={styles.bar}>{useIdle() && <Tools {...props} />}</div>
+}
+
+function Tools({ decide, at, method, by, set, goTo, folded, foldAll }: Props) {
   const all = decide.yards.flatMap((y) => y.colonies).map((c) => holds(c, at, decide.reasons))
   const yards = decide.yards.filter((y) => y.colonies.length > 0)
   return (
-    <div className={styles.bar} role="group" aria-label={text.narrow} data-narrow>
+    <div className={styles.tools} role="group" aria-label={text.narrow} data-narrow>
       {WAYS.map((w) => {
         const on = by.ways.includes(w)
         return (

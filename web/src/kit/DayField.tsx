@@ -9,6 +9,7 @@ import styles from './PickDay.module.css'
 import { useFault } from './faults'
 import shared from './kit.module.css'
 import { text } from './text'
+import { useStart } from './useStart'
 import { ways } from './ways'
 
 export interface DayProps {
@@ -35,6 +36,8 @@ export default function DayField({ label, value, path, hint, min, max, onChange 
   const [typing, setTyping] = useState(false)
   const { dates } = ways()
   const fault = useFault(path)
+  // The demo's today is not the browser's.
+  const reference = useStart().now.slice(0, 10)
   const none = value === text.noDay && !typing ? text.noSuchDay : undefined
   const below = none ?? (value === text.noDay ? undefined : fault) ?? hint
   return (
@@ -51,6 +54,8 @@ export default function DayField({ label, value, path, hint, min, max, onChange 
           className={styles.day}
           value={value === written(held) ? held : read(value)}
           format={FORMATS[dates]}
+          referenceDate={dayjs(reference)}
+          disableHighlightToday
           minDate={min ? dayjs(min) : undefined}
           maxDate={max ? dayjs(max) : undefined}
           onChange={(day) => {

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { whenIdle } from './useIdle'
 
 interface Props {
   /** About how high it will be, px. */
@@ -7,8 +8,8 @@ interface Props {
 }
 
 /**
- * Draws its content when it comes near the window, or else as soon as there is nothing else to
- * do: what is found by the browser or read aloud is all there, and what is seen comes first.
+ * Draws its content when it comes near the window, or else when there is nothing else to do: what
+ * is found by the browser or read aloud is all there, and what is seen comes first.
  */
 export function Near({ height, children }: Props) {
   const place = useRef<HTMLDivElement>(null)
@@ -19,10 +20,11 @@ export function Near({ height, children }: Props) {
       rootMargin: '400px',
     })
     watch.observe(place.current!)
-    const waiting = idle(draw)
+    waiting.add(draw)
+    if (waiting.size === 1) next()
     return () => {
       watch.disconnect()
-      waiting()
+      waiting.delete(draw)
     }
   }, [])
   return (
@@ -32,12 +34,17 @@ export function Near({ height, children }: Props) {
   )
 }
 
-/** Does something when there is nothing else to do; one browser does not tell when. */
-function idle(then: () => void): () => void {
-  if ('requestIdleCallback' in globalThis) {
-    const id = requestIdleCallback(then)
-    return () => cancelIdleCallback(id)
-  }
-  const id = setTimeout(then, 1000)
-  return () => clearTimeout(id)
+/** What is still to be drawn: one a frame, so that the page answers in between. */
+const waiting = new Set<() => void>()
+
+function next() {
+  requestAnimationFrame(() =>
+    whenIdle(() => {
+      const [draw] = waiting
+      if (!draw) return
+      draw()
+      waiting.delete(draw)
+      if (waiting.size > 0) next()
+    }),
+  )
 }

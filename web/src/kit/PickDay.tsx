@@ -1,13 +1,29 @@
 import { lazy, Suspense } from 'react'
+import { date } from './day'
 import type { DayProps } from './DayField'
+import shared from './kit.module.css'
 import styles from './PickDay.module.css'
+import { useIdle } from './useIdle'
 
-// The calendar is dear to load, and few pages have one.
+// The calendar is dear to load, and few pages have one: what leads comes first.
 const DayField = lazy(() => import('./DayField'))
 
 /** A day, typed or picked. */
-export const PickDay = (props: DayProps) => (
-  <Suspense fallback={<div className={styles.day} />}>
-    <DayField {...props} />
-  </Suspense>
+export function PickDay(props: DayProps) {
+  const soon = <Soon {...props} />
+  return useIdle() ? (
+    <Suspense fallback={soon}>
+      <DayField {...props} />
+    </Suspense>
+  ) : (
+    soon
+  )
+}
+
+/** The day as it stands, until the field is there. */
+const Soon = ({ label, value }: DayProps) => (
+  <div className={`${shared.field} ${styles.soon}`}>
+    <small>{label}</small>
+    <span>{/^\d/.test(value) && date(value)}</span>
+  </div>
 )
