@@ -18,6 +18,7 @@ type file struct {
 func colonies(r routes) {
 	readOne(r, "colonies/{id}", "get-colony", app.Viewer, "A colony with its history", app.Desk.Colony)
 	send(r, post+" colonies", "add-colony", app.Keeper, "A new colony at the end of its yard's line", app.Desk.AddColony)
+	send(r.much(), post+" colonies/several", "add-colonies", app.Keeper, "Several new colonies at the end of a yard's line: all of them, or none", app.Desk.AddColonies)
 	sendTo(r, put+" colonies/{id}", "change-colony", app.Keeper, "Change a colony over the version that was seen", app.Desk.ChangeColony)
 	sendTo(r, post+" colonies/{id}/move", "move-colony", app.Keeper, "Bring a colony to another yard", app.Desk.Move)
 	sendTo(r, post+" colonies/{id}/split", "split-colony", app.Keeper, "Take a new colony off; its bees carry their treatments", app.Desk.Split)

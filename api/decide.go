@@ -27,9 +27,15 @@ func deciding(r routes) {
 		})
 	send(r.much(), post+" jobs/plan", "plan-job", app.Viewer, "Deal colonies out to the windows of the coming days", app.Desk.PlanJob)
 	send(r.much(), post+" jobs", "save-job", app.Keeper, "Make a job; sent twice, it counts once", app.Desk.SaveJob)
-	read(r, "jobs", "list-jobs", app.Viewer, "The newest jobs", app.Desk.Jobs)
+	answer(r, r.describe(get+" jobs", "list-jobs", "The newest jobs", 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *struct {
+			Archived bool `query:"archived" doc:"Those that are put away among them."`
+		}) (wire.Jobs, error) {
+			return desk.Jobs(ctx, in.Archived)
+		})
 	readOne(r, "jobs/{id}", "get-job", app.Viewer, "One job whole", app.Desk.Job)
 	sendTo(r, post+" jobs/{id}/end", "end-job", app.Keeper, "Close a job: finished, or cancelled", app.Desk.EndJob)
+	sendTo(r, post+" jobs/{id}/archive", "archive-job", app.Keeper, "Put a job away that is over, or take it out again", app.Desk.ArchiveJob)
 	answer(r, r.describe(get+" jobs/{id}/recipe", "get-job-recipe", "A day of a job as it is carried on to mixing", 404, 422), app.Viewer,
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByID

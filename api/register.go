@@ -18,6 +18,7 @@ type wanted struct {
 	Method string `query:"method" doc:"dribble, strip, pad, vapour or other."`
 	From   string `query:"from" doc:"The first day, 2006-01-02."`
 	To     string `query:"to" doc:"The last day, 2006-01-02."`
+	Find   string `query:"find" maxLength:"80" doc:"In the hive's name, what was given, and the rule."`
 	Group  string `query:"group" doc:"colony, yard or batch: ordered by them first."`
 	Order  string `query:"order" enum:"newest,oldest" doc:"Newest first when left out."`
 	After  string `query:"after" doc:"What the page before named as more."`
@@ -26,7 +27,7 @@ type wanted struct {
 func (w wanted) query() app.RegisterQuery {
 	return app.RegisterQuery{
 		Colony: oneSpelling(w.Colony), Yard: oneSpelling(w.Yard), Batch: oneSpelling(w.Batch), Method: w.Method, From: w.From, To: w.To, Group: w.Group,
-		Oldest: w.Order == "oldest", After: w.After,
+		Oldest: w.Order == "oldest", After: w.After, Find: w.Find,
 	}
 }
 

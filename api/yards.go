@@ -11,5 +11,6 @@ func yards(r routes) {
 	send(r, post+" yards", "add-yard", app.Keeper, "A new yard", app.Desk.AddYard)
 	sendTo(r, put+" yards/{id}", "change-yard", app.Keeper, "Change a yard over the version that was seen", app.Desk.ChangeYard)
 	sendTo(r.much(), put+" yards/{id}/order", "arrange-yard", app.Keeper, "The order in which the hives stand", app.Desk.Arrange)
+	readOne(r, "yards/{id}/closed", "list-closed", app.Viewer, "The hives of a yard that ended", app.Desk.Closed)
 	readOne(r, "yards/{id}/counts", "list-counts", app.Viewer, "All counts of a yard", app.Desk.Counts)
 }

@@ -26,7 +26,7 @@ func (d Desk) Check(ctx context.Context) (wire.Check, error) {
 	rows := by(&r, d.op.ColoniesSince, timeOf(back))
 	colonies, known := d.comebacks(&r, rows, back)
 	thresholds := all(&r, d.thresholds)
-	recent := lo.Filter(all(&r, d.op.Jobs), func(j store.Job, _ int) bool { return begins(j) >= back })
+	recent := lo.Filter(by(&r, d.op.Jobs, false), func(j store.Job, _ int) bool { return begins(j) >= back })
 	controls := by(&r, d.op.ControlsOf, lo.Map(recent, func(j store.Job, _ int) string { return j.ID }))
 	if r.err != nil {
 		return wire.Check{}, r.err

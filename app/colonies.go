@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"errors"
 	"slices"
 	"strings"
 
@@ -56,6 +57,40 @@ func (d Desk) AddColony(ctx context.Context, in wire.SaveColony) (wire.ColonyWho
 	c.ID = newID(in.ID)
 	err = again(ctx, d.op.Stand(ctx, &c), d.op.Colony, c.ID, sameColony(c))
 	return after(ctx, named(unknown("yard_id", err)), d.Colony, c.ID)
+}
+
+// AddColonies writes several new colonies at the end of a yard's line: all of them, or none.
+func (d Desk) AddColonies(ctx context.Context, in wire.SaveColonies) (wire.YardWhole, error) {
+	var l fault.List
+	rows := make([]store.Colony, len(in.Colonies))
+	for i, one := range in.Colonies {
+		before := len(l)
+		one.YardID = in.YardID
+		c, err := d.readColony(one)
+		if of, wrong := err.(fault.List); wrong {
+			l = append(l, of...)
+			l.Beneath(before, "colonies", i)
+		}
+		c.ID = newID(one.ID)
+		rows[i] = c
+	}
+	if err := l.Err(); err != nil {
+		return wire.YardWhole{}, err
+	}
+	at := 0
+	err := d.op.Within(ctx, func(o store.Operation) error {
+		for i := range rows {
+			at = i
+			if err := again(ctx, o.Stand(ctx, &rows[i]), o.Colony, rows[i].ID, sameColony(rows[i])); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	if errors.Is(err, store.ErrTaken) {
+		err = fault.List{{Field: fault.Index("colonies", at) + ".name", Reason: fault.Taken}}
+	}
+	return after(ctx, unknown("yard_id", err), d.Yard, in.YardID)
 }
 
 // ChangeColony writes a colony over the version that was seen; store.ErrStale when

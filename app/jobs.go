@@ -133,9 +133,9 @@ func (d Desk) draw(ctx context.Context, in wire.SaveJob) ([]wire.JobColony, []st
 	return treated, controls, nil
 }
 
-// Jobs lists the newest.
-func (d Desk) Jobs(ctx context.Context) (wire.Jobs, error) {
-	rows, err := d.op.Jobs(ctx)
+// Jobs lists the newest: those that are put away among them, or not.
+func (d Desk) Jobs(ctx context.Context, archived bool) (wire.Jobs, error) {
+	rows, err := d.op.Jobs(ctx, archived)
 	told, err := after(ctx, err, d.jobsOf, rows)
 	return wire.Jobs{Jobs: told}, err
 }
@@ -160,6 +160,18 @@ func (d Desk) EndJob(ctx context.Context, id string, in wire.EndJob) (wire.Job, 
 	}
 	err := again(ctx, d.op.EndJob(ctx, id, in.How, timeOf(d.today())), d.op.Job, id, func(is store.Job) bool { return is.EndedHow == in.How })
 	return after(ctx, err, d.Job, id)
+}
+
+// ArchiveJob puts a job away that is over, or takes it out again.
+func (d Desk) ArchiveJob(ctx context.Context, id string, in wire.ArchiveJob) (wire.Job, error) {
+	job, err := d.Job(ctx, id)
+	if err != nil {
+		return wire.Job{}, err
+	}
+	if in.Archived && (job.Open || job.In > 0) {
+		return wire.Job{}, fault.List{{Field: "archived", Reason: fault.NotFitting}}
+	}
+	return after(ctx, d.op.Archive(ctx, id, in.Archived), d.Job, id)
 }
 
 // jobsOf tells jobs with how they stand.
@@ -188,7 +200,7 @@ func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) 
 			out.Untreated = append(out.Untreated, colonies[id].Name)
 		}
 		out.Open = r.EndedOn == nil && d.open(days[r.ID], out.In > 0)
-		out.EndedOn, out.EndedHow = optionalDay(r.EndedOn), r.EndedHow
+		out.EndedOn, out.EndedHow, out.Archived = optionalDay(r.EndedOn), r.EndedHow, r.Archived
 		for i, t := range in[r.ID] {
 			from, by, _ := t.Due()
 			if i == 0 || written(from) < out.DueOut {

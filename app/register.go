@@ -24,6 +24,7 @@ type RegisterQuery struct {
 	From, To                    string // days, both included
 	Group                       string // colony, yard or batch
 	Oldest                      bool
+	Find                        string // in the hive's name, what was given, and the rule
 	After                       string // where a page before ended
 }
 
@@ -59,7 +60,7 @@ func (d Desk) BeginExport(ctx context.Context, q RegisterQuery) error {
 
 func (d Desk) lines(q RegisterQuery) (store.Asked, error) {
 	var l fault.List
-	out := store.Asked{Colony: q.Colony, Yard: q.Yard, Batch: q.Batch, Method: q.Method, Oldest: q.Oldest}
+	out := store.Asked{Colony: q.Colony, Yard: q.Yard, Batch: q.Batch, Method: q.Method, Oldest: q.Oldest, Find: strings.TrimSpace(q.Find)}
 	if q.From != "" {
 		from := readDay("from", q.From, 0, d.today()+366, &l).Begins(d.who.Zone).UTC()
 		out.From = &from

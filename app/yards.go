@@ -86,6 +86,16 @@ func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 	return after(ctx, named(again(ctx, err, d.op.Yard, y.ID, sameYard(y))), d.Yard, y.ID)
 }
 
+// Closed lists the hives of a yard that ended.
+func (d Desk) Closed(ctx context.Context, yard string) (wire.ClosedHives, error) {
+	r := reading{ctx: ctx}
+	by(&r, d.op.Yard, yard)
+	rows := by(&r, d.op.ClosedIn, yard)
+	return wire.ClosedHives{Hives: lo.Map(rows, func(c store.Colony, _ int) wire.ClosedHive {
+		return wire.ClosedHive{ID: c.ID, Name: c.Name, StartedOn: c.StartedOn.Format(dateForm), EndedOn: optionalDay(c.EndedOn), EndReason: c.EndReason}
+	})}, r.err
+}
+
 func newID(given string) string { return cmp.Or(given, uuid.NewString()) }
 
 // named tells at its field that a name is in use.

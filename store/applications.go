@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"strings"
 	"time"
 
 	"gorm.io/gorm"
@@ -130,9 +131,13 @@ type Asked struct {
 	From, To                    *time.Time
 	GroupBy                     string // colony_id, yard_id or batch_id; empty: by time alone
 	Oldest                      bool   // the oldest first
+	Find                        string // in the colony's name, the product, and the rule; empty: all
 	After                       *Line
 	Most                        int
 }
+
+// likely takes what stands for other letters in a LIKE as it is.
+var likely = strings.NewReplacer(`\`, `\\`, "%", `\%`, "_", `\_`)
 
 // Register lists what stands of the register.
 func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error) {
@@ -142,6 +147,10 @@ func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error)
 		if value != "" {
 			rows = rows.Where(column+" = ?", value)
 		}
+	}
+	if q.Find != "" {
+		like := "%" + likely.Replace(q.Find) + "%"
+		rows = rows.Where("(product LIKE ? OR rule_words LIKE ? OR colony_id IN (SELECT id FROM colonies WHERE operation_id = ? AND name LIKE ?))", like, like, o.id, like)
 	}
 	if q.From != nil {
 		rows = rows.Where("given_at >= ?", *q.From)

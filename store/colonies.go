@@ -57,6 +57,14 @@ func (o Operation) ColoniesSince(ctx context.Context, day time.Time) ([]Colony, 
 	return o.stacked(ctx, "(ended_on IS NULL OR ended_on >= ?)", day)
 }
 
+// ClosedIn lists those that ended in a yard, the last first, without their boxes.
+func (o Operation) ClosedIn(ctx context.Context, yard string) ([]Colony, error) {
+	return all[Colony](o.own(ctx).Where("yard_id = ? AND ended_on IS NOT NULL", yard).Order("ended_on DESC, name").Limit(closedMost))
+}
+
+// closedMost is how many closed hives of a yard are listed.
+const closedMost = 500
+
 func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, error) {
 	return o.stacked(ctx, "ended_on IS NULL AND "+where, of)
 }

@@ -36,6 +36,7 @@ type Job struct {
 	CreatedAt   time.Time
 	EndedOn     *time.Time
 	EndedHow    string
+	Archived    bool
 	Colonies    []JobColony  `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
 	Controls    []JobControl `gorm:"foreignKey:OperationID,JobID;references:OperationID,ID"`
 }
@@ -87,10 +88,14 @@ func (o Operation) SaveJob(ctx context.Context, j *Job) (created bool, err error
 	return err == nil, taken(err)
 }
 
-// Jobs lists the newest with their colonies.
-func (o Operation) Jobs(ctx context.Context) ([]Job, error) {
-	return all[Job](o.own(ctx).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
-		Order("created_at DESC, id").Limit(100))
+// Jobs lists the newest with their colonies: those that are put away among them, or not.
+func (o Operation) Jobs(ctx context.Context, archived bool) ([]Job, error) {
+	rows, most := o.own(ctx), 1000
+	if !archived {
+		rows, most = rows.Where("NOT archived"), 100
+	}
+	return all[Job](rows.Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
+		Order("created_at DESC, id").Limit(most))
 }
 
 // JobsSince lists those made since a time likewise, however many.
@@ -130,6 +135,11 @@ func (o Operation) ControlsOf(ctx context.Context, jobs []string) (map[string][]
 // EndJob closes a job; ErrStale when it was closed already.
 func (o Operation) EndJob(ctx context.Context, id, how string, on time.Time) error {
 	return orElse(ErrStale, o.own(ctx).Model(&Job{}).Where("id = ? AND ended_on IS NULL", id).Updates(Job{EndedOn: &on, EndedHow: how}))
+}
+
+// Archive puts a job away, or takes it out again.
+func (o Operation) Archive(ctx context.Context, id string, archived bool) error {
+	return o.own(ctx).Model(&Job{}).Where("id = ?", id).Update("archived", archived).Error
 }
 
 // JobDays is the last day that a job is planned for, and that something of it was given.

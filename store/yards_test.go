@@ -179,7 +179,7 @@ func TestJobOnce(t *testing.T) {
 	if _, err := o.SaveJob(t.Context(), job("a-c0", "none")); !errors.Is(err, ErrNotFound) {
 		t.Errorf("a colony that is none: %v", err)
 	}
-	if jobs, err := o.Jobs(t.Context()); err != nil || len(jobs) != 0 {
+	if jobs, err := o.Jobs(t.Context(), true); err != nil || len(jobs) != 0 {
 		t.Errorf("half a job shows: %+v %v", jobs, err)
 	}
 	for i := range 2 {

@@ -32,6 +32,7 @@ type Job struct {
 	Untreated []string `json:"untreated,omitempty" doc:"Names of the colonies that were drawn to compare."`
 	EndedOn   string   `json:"ended_on,omitempty"`
 	EndedHow  string   `json:"ended_how,omitempty" enum:"finished,cancelled"`
+	Archived  bool     `json:"archived,omitempty" doc:"It is put away: lists of what there is to do leave it out."`
 	In        int      `json:"in,omitempty" doc:"Colonies that have something of it in them."`
 	DueOut    string   `json:"due_out,omitempty" doc:"Of strips and pads in: from when the first come out."`
 	DueLast   string   `json:"due_last,omitempty" doc:"And by when at the latest."`
@@ -40,6 +41,11 @@ type Job struct {
 // EndJob closes a job.
 type EndJob struct {
 	How string `json:"how" enum:"finished,cancelled"`
+}
+
+// ArchiveJob puts a job away that is over, or takes it out again.
+type ArchiveJob struct {
+	Archived bool `json:"archived"`
 }
 
 // JobDay is what a job comes to on one day: it is mixed fresh.

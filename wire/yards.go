@@ -182,6 +182,26 @@ type Inspections struct {
 	Inspections []Inspection `json:"inspections" minItems:"1" maxItems:"1000"`
 }
 
+// ClosedHives are those of a yard that ended, the last first.
+type ClosedHives struct {
+	Hives []ClosedHive `json:"hives"`
+}
+
+// ClosedHive is one of them.
+type ClosedHive struct {
+	ID        string `json:"id"`
+	Name      string `json:"name"`
+	StartedOn string `json:"started_on"`
+	EndedOn   string `json:"ended_on"`
+	EndReason string `json:"end_reason,omitempty"`
+}
+
+// SaveColonies are several new colonies at once: all of them, or none.
+type SaveColonies struct {
+	YardID   string       `json:"yard_id" format:"uuid"`
+	Colonies []SaveColony `json:"colonies" minItems:"1" maxItems:"100" doc:"In stand order; each with an id made by the client."`
+}
+
 // Move brings a colony to another yard.
 type Move struct {
 	YardID  string `json:"yard_id" format:"uuid"`
