@@ -13,7 +13,6 @@ import (
 // 296 mL, 10.37 g acid and 177.8 g sugar, 6.3 oz. The acid stays in grams.
 func TestTwoInputsAndUnits(t *testing.T) {
 	p := open(t, up(t, false).URL, browser.Desk)
-	p.choose("Seams, counted")
 	p.fill("mean.seams", "52")
 	p.fill("mean.colonies", "8")
 	p.says("[data-docket]", "Weigh for 296 mL", "6.5 seams a colony is a mean")

@@ -26,6 +26,7 @@ type Stand struct {
 
 	Code string // that makes the first owner
 
+	clock   *app.Movable
 	keeler  *server.Server
 	front   *http.Server
 	address string
@@ -78,7 +79,8 @@ func (s *Stand) fill(ctx context.Context, dsn string, set server.Settings) (err 
 	}
 	s.address = listener.Addr().String()
 	set.Port, set.Store, set.Log = strconv.Itoa(listener.Addr().(*net.TCPAddr).Port), s.Store, slog.New(slog.DiscardHandler)
-	set.Clock, set.Simulate = app.NewMovable(demo.Now), true
+	s.clock = app.NewMovable(demo.Now)
+	set.Clock, set.Simulate = s.clock, true
 	s.keeler, err = server.New(ctx, set)
 	if err != nil {
 		return errors.Join(err, listener.Close())
@@ -106,6 +108,9 @@ func (s *Stand) serve(listener net.Listener) {
 
 // Overcast ends the weather service, for as long as the stand is there.
 func (s *Stand) Overcast() { s.keeler.EndWeather() }
+
+// Later brings the clock of the work forward by days.
+func (s *Stand) Later(days int) { s.clock.Move(days) }
 
 // Dark ends the simulated balances and thermometer, for as long as the stand is there.
 func (s *Stand) Dark() { s.keeler.EndInstruments() }

@@ -17,6 +17,7 @@ export const OPEN: Page[] = [
 /** What belongs to an operation. */
 export const OURS: Page[] = [
   ['/decide', text.decide, lazy(() => import('./decide/DecideScreen'))],
+  ['/jobs', pages.jobs, lazy(() => import('./decide/JobsPage'))],
   ['/jobs/:id', text.titles.job, lazy(() => import('./decide/JobPage'))],
   ['/cards', pages.cards, lazy(() => import('./book/cards/CardsPage'))],
   ['/yards', text.yards, lazy(() => import('./yards/YardsScreen'))],

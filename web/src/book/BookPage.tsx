@@ -6,6 +6,7 @@ import { text } from './text'
 const PLACES = [
   ['register', '/register'],
   ['batches', '/batches'],
+  ['jobs', '/jobs'],
   ['stock', '/stock'],
   ['cards', '/cards'],
   ['thresholds', '/thresholds'],

@@ -9,6 +9,7 @@ export const text = {
   places: {
     register: 'Register',
     batches: 'Batches',
+    jobs: 'Jobs',
     stock: 'Stock',
     cards: 'Label cards',
     thresholds: 'Thresholds',
@@ -20,6 +21,7 @@ export const text = {
   placesSub: {
     register: 'What every hive was given, when and by whom',
     batches: 'What was mixed, how strong, and what is left',
+    jobs: 'What was planned, how far each is, and what is archived',
     stock: 'Acid, sugar, strips and pads on the shelf',
     cards: 'What the labels of your products say',
     thresholds: 'From how many mites on you act',
@@ -28,6 +30,14 @@ export const text = {
     registerFile: 'CSV, all of it',
     coloniesFile: 'CSV, as the import takes it',
   },
+  allBatches: 'All batches',
+  withRest: 'Something left',
+  notMade: 'Not mixed yet',
+  mustGo: 'Soon over, or past',
+  newest: 'Newest first',
+  oldest: 'Oldest first',
+  byName: 'Name',
+  mostLeft: 'Most left',
   calendarWhy: 'What to come back for, in the calendar that you use anyway.',
   feed: 'An address that your calendar reads by itself',
   feedWhy:

@@ -6,15 +6,18 @@ import styles from './decide.module.css'
 import { stateOf } from './JobState'
 import { text } from './text'
 
-/** The jobs that were made, the newest first. */
+const SHOWN = 12
+
+/** The newest jobs that were made. */
 export function JobList() {
   const jobs = useQuery(jobsQuery)
   if (!jobs.data || jobs.data.length === 0) return null
   return (
     <section data-jobs>
       <h2>{text.jobs}</h2>
+      <Link to="/jobs">{text.allJobs}</Link>
       <ul className={styles.list}>
-        {jobs.data.map((j) => (
+        {jobs.data.slice(0, SHOWN).map((j) => (
           <li key={j.id}>
             <Link to={`/jobs/${j.id}`}>
               <Mark method={j.method} /> {j.name}

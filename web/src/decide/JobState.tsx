@@ -27,7 +27,7 @@ export function JobState({ job }: { job: Job }) {
       <b>{stateOf(job)}</b>
       {job.ended_on && <span>{date(job.ended_on)}</span>}
       {job.in ? <p>{text.stillIn(job.in, date(job.due_out ?? ''), date(job.due_last ?? ''))}</p> : null}
-      {keeper && job.open && (
+      {keeper && !job.ended_how && (
         <p>
           <Press
             big
@@ -40,7 +40,7 @@ export function JobState({ job }: { job: Job }) {
           <Press big harm says={text.cancel} off={ending.busy} onPress={() => end('cancelled')} data-cancel />
         </p>
       )}
-      {asking && job.open && (
+      {asking && !job.ended_how && (
         <p role="alertdialog">
           {asking === 'cancelled' ? text.cancelAsk : text.finishAsk(open)}{' '}
           <Press main says={text.yes} off={ending.busy} onPress={() => ending.save(asking)} data-end-yes />

@@ -51,11 +51,22 @@ export function newColony(hive: HiveName, name: string): DraftColony {
 
 /** The next free name after those there are: R8 is followed by R9. */
 export function nextName(colonies: readonly DraftColony[]): string {
-  const last = /^(.*?)(\d+)$/.exec(colonies.at(-1)?.name ?? '')
-  const stem = last?.[1] ?? ''
-  let n = Number(last?.[2] ?? colonies.length) + 1
+  const [stem, last] = numbered(colonies.at(-1)?.name ?? '')
+  let n = (last ?? colonies.length) + 1
   while (colonies.some((c) => c.name === stem + String(n))) n++
   return stem + String(n)
+}
+
+/** So many names in a row: from R8 on R8, R9, R10. */
+export function namesFrom(first: string, many: number): string[] {
+  const [stem, n] = numbered(first.trim())
+  if (many === 1) return [first.trim()]
+  return Array.from({ length: many }, (_, i) => stem + String((n ?? 1) + i))
+}
+
+function numbered(name: string): [stem: string, n: number | undefined] {
+  const n = /\d+$/.exec(name)?.[0]
+  return n === undefined ? [name, undefined] : [name.slice(0, -n.length), Number(n)]
 }
 
 /** Whether any bees are drawn or counted. */

@@ -12,5 +12,9 @@ export const text = {
   noDay: 'no day',
   noSuchDay: 'There is no such day.',
   pickDay: (of: string) => `${of}: pick a day`,
+  find: 'Search this list',
+  shown: 'Show',
+  sorted: 'In order of',
+  found: (n: number, all: number) => `${n} of ${all}`,
   notHere: 'There is nothing of the kind here.',
 }

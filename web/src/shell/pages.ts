@@ -7,6 +7,7 @@ export const PAGES = [
   { to: '/book', name: text.book, sub: text.pages.book },
   { to: '/register', name: text.pages.register, sub: text.pages.registerSub },
   { to: '/batches', name: text.pages.batches, sub: text.pages.batchesSub },
+  { to: '/jobs', name: text.pages.jobs, sub: text.pages.jobsSub },
   { to: '/stock', name: text.pages.stock, sub: text.pages.stockSub },
   { to: '/cards', name: text.pages.cards, sub: text.pages.cardsSub },
   { to: '/thresholds', name: text.pages.thresholds, sub: text.pages.thresholdsSub },

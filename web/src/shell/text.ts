@@ -59,6 +59,8 @@ export const text = {
     reachSub: 'which mites a visit can meet',
     practice: 'Practice',
     practiceSub: 'a round that is not recorded',
+    jobs: 'Jobs',
+    jobsSub: 'all there were, and how far each is',
     settings: 'Settings',
     settingsSub: 'units, days, weather, balances',
     import: 'Import hives',

@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { useState } from 'react'
-import { client, data, type Schemas } from '../api/client'
+import { client, type Schemas } from '../api/client'
 import { HiveBoxes, type BoxShape } from '../hive/HiveBoxes'
 import {
   adopt,
@@ -13,13 +13,14 @@ import {
   Press,
   read,
   Reader,
+  readNumber,
   Said,
   TICKED,
   type Typed as Asked,
   useKept,
   useSaving,
 } from '../kit'
-import { HIVES, type HiveName } from '../hive/hive'
+import { HIVES, namesFrom, type HiveName } from '../hive/hive'
 import { text as hives } from '../hive/text'
 import { hiveBoxes, inWords, preset, shapes } from '../hive/shape'
 import { text } from './text'
@@ -29,10 +30,11 @@ import styles from './yards.module.css'
 
 type Whole = Schemas['ColonyWhole']
 
-type Key = 'name' | 'for_honey' | 'nuc' | 'queen' | 'notes'
+type Key = 'name' | 'many' | 'for_honey' | 'nuc' | 'queen' | 'notes'
 
 interface Typed {
-  id: string
+  /** Of the hives to be made: a try that got no answer is repeated under them. */
+  ids: string[]
   asked: Asked<Key>
   boxes: BoxShape[]
   /** What the form began from: a save says so, and is refused when it is no longer so. */
@@ -46,10 +48,18 @@ interface Props {
   onClose: () => void
 }
 
-const COLONY: Panel<Key> = {
+const COLONY = (isNew: boolean): Panel<Key> => ({
   title: '',
   entries: [
-    { of: 'name', as: 'words', label: text.name, most: 40 },
+    {
+      of: 'name',
+      as: 'words',
+      label: ({ many }) => (manyOf(many) > 1 ? text.firstName : text.name),
+      most: 40,
+      hint: ({ name, many }) =>
+        manyOf(many) > 1 && name ? text.severalNames(namesFrom(name, manyOf(many)).join(', ')) : undefined,
+    },
+    { of: 'many', at: 'many', as: 'whole', label: text.howMany, first: '1', aside: true, when: () => isNew },
     { of: 'for_honey', as: 'tick', label: text.forHoney, first: TICKED },
     { of: 'nuc', as: 'tick', label: text.nuc },
     {
@@ -62,11 +72,17 @@ const COLONY: Panel<Key> = {
     },
     { of: 'notes', as: 'lines', label: text.notes },
   ],
-}
+})
+const [NEW, CHANGED] = [COLONY(true), COLONY(false)]
+
+const MOST = 100
+
+/** How many hives alike are meant. */
+const manyOf = (typed: string | undefined) => Math.min(MOST, Math.max(1, readNumber(typed ?? '') || 1))
 
 const typed = (c: Whole | undefined): Typed => ({
-  id: crypto.randomUUID(),
-  asked: adopt([COLONY], c ? { ...c, queen: c.seen.queen } : {}, begin([COLONY], {})),
+  ids: [],
+  asked: adopt([NEW], c ? { ...c, queen: c.seen.queen } : {}, begin([NEW], {})),
   boxes: c ? shapes(c.boxes) : preset('single10'),
   version: c?.version ?? 0,
 })
@@ -78,15 +94,21 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
   const [hive, setHive] = useState<HiveName>('single10')
   const v = form.value
   const change = (recipe: (t: Typed) => void) => form.set(produce(v, recipe))
+  const panel = colony ? CHANGED : NEW
+  const reader = new Reader('metric')
+  const asked = read([panel], v.asked, reader) as Schemas['SaveColony']
+  const names = namesFrom(asked.name, colony ? 1 : manyOf(v.asked.many))
   const saving = useSaving(
     async (version: number) => {
-      const { queen, ...rest } = read([COLONY], v.asked, new Reader('metric')) as Schemas['SaveColony']
+      const { queen, ...rest } = asked
       // Left as it was seen, the queen is no other one.
       const other = queen === colony?.seen.queen ? {} : { queen }
-      const body = { ...rest, ...other, id: v.id, version, yard_id: yard, boxes: hiveBoxes(v.boxes) }
-      return colony
-        ? data(client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body }))
-        : data(client.POST('/api/colonies', { body }))
+      const body = { ...rest, ...other, version, yard_id: yard, boxes: hiveBoxes(v.boxes) }
+      if (colony) return client.PUT('/api/colonies/{id}', { params: { path: { id: colony.id } }, body })
+      const ids = names.map((_, i) => v.ids[i] ?? crypto.randomUUID())
+      form.set({ ...v, ids })
+      const colonies = names.map((name, i) => ({ ...body, id: ids[i]!, name }))
+      return client.POST('/api/colonies/several', { body: { yard_id: yard, colonies } })
     },
     () => {
       form.putDown()
@@ -103,6 +125,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
           })
       },
     })
+  const faults = { ...byName(saving.faults, names), ...reader.faults }
   const close = () => {
     form.putDown()
     onClose()
@@ -123,8 +146,8 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
           }}
         />
       )}
-      <Faults value={saving.faults}>
-        <Entries of={COLONY} typed={v.asked} change={(recipe) => change((t) => recipe(t.asked))} />
+      <Faults value={faults}>
+        <Entries of={panel} typed={v.asked} change={(recipe) => change((t) => recipe(t.asked))} />
       </Faults>
       <details>
         <summary>
@@ -141,7 +164,7 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
       {theirs ? (
         <Both theirs={theirs} yours={v} />
       ) : (
-        <Said message={'name' in saving.faults ? undefined : saving.message} />
+        <Said message={'name' in faults ? undefined : saving.message} />
       )}
       <div className={page.bar}>
         {theirs ? (
@@ -158,13 +181,23 @@ export function ColonyForm({ yard, colony, onClose }: Props) {
             />
           </>
         ) : (
-          <Press submit main says={text.save} off={saving.busy} data-save-colony />
+          <Press submit main says={text.save} off={saving.busy || !reader.readable} data-save-colony />
         )}
         <Press says={text.cancel} onPress={close} />
       </div>
     </form>
   )
 }
+
+/** Of several hives, what is wrong with the name of one is told at the name, with that name. */
+const byName = (faults: Record<string, string>, names: readonly string[]) =>
+  Object.fromEntries(
+    Object.entries(faults).map(([path, fault]) => {
+      const [, i, field] = /^colonies\[(\d+)\]\.(.*)$/.exec(path) ?? []
+      if (field === undefined) return [path, fault]
+      return [field, names.length > 1 ? `${names[Number(i)]}: ${fault}` : fault]
+    }),
+  )
 
 /** What the other one saved, and what is typed here, side by side. */
 function Both({ theirs, yours }: { theirs: Whole; yours: Typed }) {

@@ -219,7 +219,7 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
     () =>
       sheet.current
         ?.querySelector<HTMLElement>(
-          matchMedia('(pointer: fine)').matches ? '[data-path="typed"] input' : '[data-gap][tabindex="0"]',
+          matchMedia('(pointer: coarse)').matches ? '[data-gap][tabindex="0"]' : '[data-path="typed"] input',
         )
         ?.focus(),
     [],
@@ -256,7 +256,7 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
             placeholder={boxes.length > 1 ? text.typedBoxes : text.typedOne}
             onChange={(v) =>
               change((l) => {
-                l.typed = v || undefined
+                l.typed = v.replace(/\p{L}/gu, '') || undefined // letters are keys here
                 l.board = undefined
               })
             }

@@ -3,6 +3,7 @@ import { lazy, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
 import { ask, Choice, may, Press, queries, Said, useSaving, useStart, Waiting, yardQuery } from '../kit'
 import { client, data } from '../api/client'
+import { ClosedHives } from './ClosedHives'
 import { ColonyForm } from './ColonyForm'
 import { StandLine } from './StandLine'
 import { text } from './text'
@@ -89,6 +90,7 @@ export default function YardPage() {
           />
         )}
       </section>
+      <ClosedHives yard={id} />
       {counts.data && counts.data.counts.length > 0 && (
         <Suspense>
           <CountChart

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { batchesQuery, clock, day, tenths, three, volume, Waiting } from '../../kit'
+import { batchesQuery, clock, day, tenths, three, useSift, volume, Waiting } from '../../kit'
 import { type Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
 import shared from '../book.module.css'
@@ -10,6 +10,22 @@ import { text } from '../text'
 /** The saved batches, the newest first. */
 export default function BatchList() {
   const list = useQuery(batchesQuery)
+  const { shown, bar } = useSift('batches', list.data ?? [], {
+    words: (b) => `${b.name} ${text.number(b.number)} ${text.methods[b.method]}`,
+    keeps: {
+      [text.allBatches]: undefined,
+      [text.withRest]: (b) => b.state === 'made' && b.on_hand.left > 0 && !b.voided_at,
+      [text.notMade]: (b) => b.state === 'planned' || b.state === 'bench',
+      [text.mustGo]: (b) => b.on_hand.left > 0 && (b.on_hand.keeps === 'past' || b.on_hand.keeps === 'soon'),
+      [text.void]: (b) => Boolean(b.voided_at),
+    },
+    sorts: {
+      [text.newest]: undefined,
+      [text.oldest]: (a, b) => a.made_on.localeCompare(b.made_on),
+      [text.byName]: (a, b) => a.name.localeCompare(b.name),
+      [text.mostLeft]: (a, b) => b.on_hand.left - a.on_hand.left,
+    },
+  })
   return (
     <main className={shared.page}>
       <h1>{text.title}</h1>
@@ -18,8 +34,9 @@ export default function BatchList() {
       </p>
       {!list.data && <Waiting query={list} />}
       {list.data?.length === 0 && <p>{text.none}</p>}
+      {list.data && list.data.length > 0 && bar}
       <ul className={styles.list}>
-        {list.data?.map((b) => {
+        {shown.map((b) => {
           const made = b.pieces
             ? { value: String(b.pieces), unit: text.piecesOf[b.method] }
             : volume(b.volume_ml ?? 0)

@@ -23,7 +23,7 @@ import { text } from './text'
 
 const DAY = /^\d{4}-\d\d-\d\d$/
 
-type Query = Partial<Record<'yard' | 'method' | 'from' | 'to' | 'group', string>> & {
+type Query = Partial<Record<'yard' | 'method' | 'from' | 'to' | 'group' | 'find', string>> & {
   order?: 'newest' | 'oldest'
 }
 
@@ -32,6 +32,7 @@ const filters = (yards: Options): Panel<keyof Query> => ({
   entries: [
     { of: 'yard', label: text.yard, list: true, options: { '': text.allYards, ...yards } },
     { of: 'method', label: text.method, list: true, options: text.methods },
+    { of: 'find', as: 'words', label: text.find, most: 80 },
     { of: 'from', as: 'day', label: text.from },
     { of: 'to', as: 'day', label: text.to },
     { of: 'group', label: text.group, columns: 4, options: text.groups },

@@ -17,6 +17,7 @@ export const text = {
   order: 'First',
   from: 'From',
   to: 'To',
+  find: 'Search',
   dayWanted: 'There is no such day. Until there is, the lines of all days are shown.',
   csv: 'As CSV',
   print: 'Print',

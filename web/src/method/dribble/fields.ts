@@ -44,6 +44,13 @@ const powder = (kind: PowderKind, share: string, grams?: string): Entry<Key>[] =
   ]
 }
 
+/** Whoever types a count means it: nothing has to be chosen before. */
+const counting: Pick<Entry<Key>, 'when' | 'also' | 'placeholder'> = {
+  when: when('size.by', 'boards', 'count'),
+  placeholder: (t) => (t['size.by'] === 'boards' ? text.orTyped : undefined),
+  also: (t) => void (t['size.by'] = t['mean.seams'] || t['mean.colonies'] ? 'count' : 'boards'),
+}
+
 const counted = (kind: 'packet' | 'tablets'): Entry<Key> => ({
   of: `${kind}.count`,
   at: 'hold.count',
@@ -117,9 +124,16 @@ export const PANELS: readonly Panel<Key>[] = [
     title: text.sizedBy,
     faults: ['hold'],
     entries: [
-      { of: 'size.by', label: text.sizedBy, options: text.sizes },
-      { of: 'mean.seams', label: text.meanSeams, when: when('size.by', 'count') },
-      { of: 'mean.colonies', as: 'whole', label: text.meanColonies, when: when('size.by', 'count') },
+      {
+        of: 'size.by',
+        label: text.sizedBy,
+        options: text.sizes,
+        also: (t) => {
+          if (t['size.by'] === 'boards') t['mean.seams'] = t['mean.colonies'] = ''
+        },
+      },
+      { of: 'mean.seams', label: text.meanSeams, ...counting },
+      { of: 'mean.colonies', as: 'whole', label: text.meanColonies, ...counting },
       { of: 'size.colonies', as: 'whole', label: text.colonies, when: when('size.by', 'colonies') },
       { of: 'size.volume_ml', unit: 'mL', label: text.volume, when: when('size.by', 'volume') },
       {

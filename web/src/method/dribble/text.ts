@@ -34,6 +34,7 @@ export const text = {
   ratio: 'Sugar to 1 g water',
   protocolNames: names.protocolNames as Record<string, string>,
   sizedBy: 'Sized by',
+  orTyped: 'as drawn, or type',
   meanSeams: 'Seams in all',
   meanColonies: 'In colonies',
   colonies: 'Colonies at the cap',
