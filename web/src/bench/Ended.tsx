@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { ToRounds } from '../followup/ToRounds'
 import { Label } from '../label/Label'
 import { labelQuery, volume } from '../kit'
 import shared from './bench.module.css'
@@ -30,6 +31,7 @@ export function Ended({ run }: { run: Run }) {
       )}
       {label.data && run.state === 'made' && <Label label={label.data} />}
       <p className={styles.ways}>
+        {label.data && run.state === 'made' && <ToRounds method={label.data.method} />}
         {run.state === 'made' && <Link to={`/batches/${run.batch_id}/label`}>{text.toLabel}</Link>}
         <Link to={`/batches/${run.batch_id}`}>{text.toLedger}</Link>
         {run.leftover_id && <Link to={`/batches/${run.leftover_id}`}>{text.toRest}</Link>}

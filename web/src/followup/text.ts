@@ -9,6 +9,7 @@ export const text = {
   noneFit: (days: number, why: string) =>
     days === 1 ? `No hour of the day fits: ${why}` : `No hour of its days fits: ${why}`,
   daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
+  toRound: (job: string, day: string) => `To the round: ${job}, ${day}`,
   skip: 'Skip',
   skipHint: 'It is not asked for again. The reason stays with it.',
   skipYes: 'Skip it',

@@ -17,10 +17,12 @@ interface Ways<T> {
 export function useSift<T>(key: string, all: readonly T[], { words, sorts, keeps = {} }: Ways<T>) {
   const { value, set } = useKept(`sift.${key}`, () => ({ find: '', sort: '', keep: '' }))
   const wanted = value.find.trim().toLowerCase().split(/\s+/)
-  const sort = sorts[value.sort]
+  const keep = value.keep || (Object.keys(keeps)[0] ?? '')
+  const order = value.sort || (Object.keys(sorts)[0] ?? '')
+  const sort = sorts[order]
   const found = all.filter((one) => {
     const said = words(one).toLowerCase()
-    return wanted.every((w) => said.includes(w)) && (keeps[value.keep]?.(one) ?? true)
+    return wanted.every((w) => said.includes(w)) && (keeps[keep]?.(one) ?? true)
   })
   const names = (ways: object) => Object.fromEntries(Object.keys(ways).map((n) => [n, n]))
   return {
@@ -37,15 +39,15 @@ export function useSift<T>(key: string, all: readonly T[], { words, sorts, keeps
         {Object.keys(keeps).length > 1 && (
           <Pick
             label={text.shown}
-            value={value.keep || (Object.keys(keeps)[0] ?? '')}
+            value={keep}
             options={names(keeps)}
-            onChange={(keep) => set({ ...value, keep })}
+            onChange={(to) => set({ ...value, keep: to })}
           />
         )}
         {Object.keys(sorts).length > 1 && (
           <Pick
             label={text.sorted}
-            value={value.sort || (Object.keys(sorts)[0] ?? '')}
+            value={order}
             options={names(sorts)}
             onChange={(to) => set({ ...value, sort: to })}
           />

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { ask, Asking, Press, stale, three, useSaving, useStart, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
+import { ToRounds } from '../../followup/ToRounds'
 import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
 import { keepDraft } from '../../method/useDraft'
@@ -88,6 +89,7 @@ function Whole({ batch }: { batch: Batch }) {
                 data-to-bench
               />
             )}
+            {batch.state === 'made' && !batch.voided_at && <ToRounds method={batch.method} />}
             <Press outlined says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
             <Asking
               action={text.copy}
