@@ -25,7 +25,7 @@ func TestImportsRunOneWay(t *testing.T) {
 		"keeler/core":  {"keeler/wire", "keeler/app", "keeler/store", "keeler/api", "os", "io", "net", "fmt", "log", "encoding", "database", "github.com"},
 		"keeler/wire":  {"keeler/app", "keeler/store", "keeler/api", "net", "os", "database", "github.com"},
 		"keeler/store": {"keeler/core", "keeler/wire", "keeler/app", "keeler/api", "net/http"},
-		"keeler/app":   {"keeler/api", "net/http", "gorm.io", "keeler/sim", "keeler/forecast"},
+		"keeler/app":   {"keeler/api", "net/http", "gorm.io", "keeler/sim", "keeler/forecast", "keeler/push", "keeler/outside"},
 		"keeler/sim":   {"keeler/core", "keeler/wire", "keeler/app", "keeler/store", "keeler/api"},
 		"keeler/api":   {"keeler/core/method/dribble", "keeler/core/method/strip", "keeler/core/method/pad", "keeler/core/chem", "keeler/core/fit", "keeler/core/mites", "gorm.io"},
 	}

@@ -16,6 +16,7 @@ var columns = map[string]string{
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",
 	"SpendPieces.note": "spent_pieces.note", "SaveComparison.name": "comparisons.name", "ComparisonGroup.name": "comparison_colonies.in_group",
+	"RemindMe.endpoint": "reminders.endpoint", "RemindMe.p256dh": "reminders.p256dh", "RemindMe.auth": "reminders.auth", "Reminded.endpoint": "reminders.endpoint",
 	"Settings.time_zone": "operations.time_zone", "Settings.forecast": "operations.forecast_url", "Writes.currency": "operations.currency", "Settings.currency": "operations.currency",
 	"SkipCall.key": "shelf_skips.what", "SkipCall.reason": "shelf_skips.reason",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",

@@ -41,6 +41,8 @@ type Settings struct {
 	Weather Weather
 	// WeatherOf is a service of forecasts at an address that an operation set.
 	WeatherOf func(address string) Weather
+	// Pusher sends reminders; nil: none are.
+	Pusher Pusher
 	// Chance draws which colonies are left untreated; nil: by chance.
 	Chance mites.Chance
 	// Instruments are read at the bench; nil: there are none.
@@ -66,6 +68,9 @@ func New(s *store.Store, set Settings) *App {
 	}
 	if set.WeatherOf == nil {
 		set.WeatherOf = func(string) Weather { return noWeather{} }
+	}
+	if set.Pusher == nil {
+		set.Pusher = noPusher{}
 	}
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}

@@ -27,7 +27,8 @@ func (noWeather) Forecast(context.Context, string, float64, calendar.Day) (fit.F
 	return nil, errors.New("no service of forecasts")
 }
 
-// Of what may be wrong with a service of forecasts, these are told apart.
+// What may be wrong with a service that is asked: its address lies within the server's own
+// network, or what answers tells no forecast.
 var (
 	ErrInside     = errors.New("an address within the server's own network")
 	ErrNoForecast = errors.New("what answers tells no forecast")

@@ -20,8 +20,10 @@ import (
 	"keeler/core/fit"
 )
 
+// Patience is how long a service may take.
+const Patience = 2 * time.Second
+
 const (
-	patience = 2 * time.Second
 	// How long an answer is used again, and how soon a silent service is asked again.
 	fresh, silence = time.Hour, time.Minute
 	mostBytes      = 1 << 20
@@ -52,7 +54,7 @@ type kept struct {
 
 // New makes a client of the service at a base address; now is wall time.
 func New(base string, now func() time.Time) *Client {
-	return &Client{base: strings.TrimSuffix(base, "/"), http: &http.Client{Timeout: patience}, now: now, kept: map[key]kept{}}
+	return &Client{base: strings.TrimSuffix(base, "/"), http: &http.Client{Timeout: Patience}, now: now, kept: map[key]kept{}}
 }
 
 // Forecast gives the hours from a day on. An error means that nothing is known;

@@ -16,6 +16,8 @@ import (
 	"keeler/demo"
 	"keeler/device"
 	"keeler/forecast"
+	"keeler/outside"
+	"keeler/push"
 	"keeler/sim/instruments"
 	"keeler/sim/weather"
 	"keeler/store"
@@ -66,6 +68,8 @@ const (
 	graceful = 10 * time.Second
 	idle     = 2 * time.Minute // of a connection between two requests
 	mostHead = 32 << 10        // bytes of a request's head
+	// reminding is how often it is looked whether somebody is to be reminded.
+	reminding = 10 * time.Minute
 )
 
 // New puts a Keeler together; Close ends what goes on beside it.
@@ -91,7 +95,10 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	if set.Forecast != "" {
 		parts.Weather = forecast.New(set.Forecast, time.Now)
 	}
-	parts.WeatherOf = forecast.Outside(time.Now, set.Simulate)
+	parts.WeatherOf = forecast.Of(outside.Client(forecast.Patience, set.Simulate), time.Now)
+	if parts.Pusher, err = pusher(ctx, set); err != nil {
+		return err
+	}
 	on, still := context.WithCancel(ctx)
 	s.still = still
 	if len(set.Instruments) == 0 && set.Simulate {
@@ -119,6 +126,7 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	closing, closed := context.WithCancel(context.Background())
 	s.closing = closed
 	keeler := app.New(set.Store, parts)
+	go keeler.Reminding(on, reminding, func(err error) { set.Log.Warn("reminders", "error", err) })
 	if s.Code, err = keeler.ClaimCode(ctx); err != nil {
 		return err
 	}
@@ -127,6 +135,23 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 		Secure: set.Secure || strings.HasPrefix(set.PublicURL, "https:"), Closing: closing.Done(),
 	})
 	return err
+}
+
+// pusher speaks to push services by the keys that were made at the first start.
+func pusher(ctx context.Context, set Settings) (app.Pusher, error) {
+	public, private, err := push.NewKeys()
+	if err != nil {
+		return nil, err
+	}
+	keys, err := set.Store.PushKeys(ctx, store.PushKeys{PublicKey: public, PrivateKey: private, CreatedAt: time.Now().UTC()})
+	if err != nil {
+		return nil, err
+	}
+	from := set.PublicURL
+	if from == "" {
+		from = "https://localhost" // a push service asks for something; nobody is reached by it
+	}
+	return push.New(keys.PublicKey, keys.PrivateKey, from, outside.Client(push.Patience, set.Simulate)), nil
 }
 
 func (s *Server) simulateWeather() (address string, err error) {

@@ -52,6 +52,9 @@ type catalogue struct {
 	Followups map[string]struct{ Title, Why string }
 	// Calls are what else there is to see to, with the name of a batch or lot as {name}.
 	Calls map[string]struct{ Title, Why string }
+	// Reminders are the titles of what is sent to a browser in the morning, by what there is,
+	// with how many as {n}.
+	Reminders map[string]string
 	// GivenThings are what each way gives, as {give} and {things} of a follow-up.
 	GivenThings map[followup.Way]struct{ Give, Things string } `json:"given_things"`
 	// Meets tells which mites a method could meet, {met} of 100, by the sealed brood.

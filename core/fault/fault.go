@@ -34,6 +34,7 @@ const (
 	NoZone     Reason = "no_zone"     // not a time zone
 	NoAddress  Reason = "no_address"  // not the address of a service
 	Inside     Reason = "inside"      // an address within the server's own network
+	Gone       Reason = "gone"        // what was there is there no more
 	NoAnswer   Reason = "no_answer"   // nothing answers at an address
 	NoForecast Reason = "no_forecast" // what answers tells no forecast
 	NoSpan     Reason = "no_span"     // not two days of a year

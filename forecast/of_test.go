@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"keeler/app"
+	"keeler/outside"
 	"keeler/sim/weather"
 )
 
@@ -17,16 +18,16 @@ func TestOutsideOnly(t *testing.T) {
 	s := httptest.NewServer(weather.Service(2))
 	defer s.Close()
 	for _, address := range []string{s.URL, "http://localhost:1", "http://10.0.0.1", "http://[::1]:80", "http://[::ffff:127.0.0.1]:80", "http://169.254.169.254"} {
-		if _, err := Outside(time.Now, false)(address).Forecast(t.Context(), "A", 50, day); !errors.Is(err, app.ErrInside) {
+		if _, err := Of(outside.Client(Patience, false), time.Now)(address).Forecast(t.Context(), "A", 50, day); !errors.Is(err, app.ErrInside) {
 			t.Errorf("%s: %v", address, err)
 		}
 	}
-	if hours, err := Outside(time.Now, true)(s.URL+"/").Forecast(t.Context(), "A", 50, day); err != nil || !hours.Tells(day) {
+	if hours, err := Of(outside.Client(Patience, true), time.Now)(s.URL+"/").Forecast(t.Context(), "A", 50, day); err != nil || !hours.Tells(day) {
 		t.Errorf("allowed: %d hours, %v", len(hours), err)
 	}
 	other := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte("<html>")) }))
 	defer other.Close()
-	if _, err := Outside(time.Now, true)(other.URL).Forecast(t.Context(), "A", 50, day); !errors.Is(err, app.ErrNoForecast) {
+	if _, err := Of(outside.Client(Patience, true), time.Now)(other.URL).Forecast(t.Context(), "A", 50, day); !errors.Is(err, app.ErrNoForecast) {
 		t.Errorf("something else: %v", err)
 	}
 }
