@@ -177,8 +177,11 @@ func digest(token string) string {
 	return hex.EncodeToString(sum[:])
 }
 
-// SignOutEverywhere voids all sessions of the member.
+// SignOutEverywhere voids all sessions of the member, and reminds him nowhere any more.
 func (d Desk) SignOutEverywhere(ctx context.Context) error {
+	if err := d.app.store.People().RemindNowhere(ctx, d.who.User); err != nil {
+		return err
+	}
 	_, err := d.app.store.People().VoidSessions(ctx, d.who.User)
 	return err
 }

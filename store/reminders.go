@@ -53,6 +53,11 @@ func (o Operation) Forget(ctx context.Context, user uint64, id string) error {
 	return rows.Delete(&Reminder{}).Error
 }
 
+// RemindNowhere forgets all browsers of a user, in all operations.
+func (p People) RemindNowhere(ctx context.Context, user uint64) error {
+	return p.db.WithContext(ctx).Where("user_id = ?", user).Delete(&Reminder{}).Error
+}
+
 // Reminder is one browser of a member.
 func (o Operation) Reminder(ctx context.Context, user uint64, id string) (Reminder, error) {
 	return first[Reminder](o.own(ctx).Where("user_id = ? AND id = ?", user, id))

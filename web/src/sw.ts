@@ -95,3 +95,24 @@ async function waken() {
   pages.forEach((p) => p.postMessage(TAG))
   if ((await kept()).length > 0) throw new Error('something waits')
 }
+
+/** A reminder of the morning (docs/api.md, Settings). */
+self.addEventListener('push', (e) => {
+  const { title, body, url } = e.data?.json() as { title: string; body: string; url: string }
+  e.waitUntil(
+    self.registration.showNotification(title, { body, data: url, tag: 'keeler', icon: '/favicon.svg' }),
+  )
+})
+
+self.addEventListener('notificationclick', (e) => {
+  e.notification.close()
+  e.waitUntil(lead(String(e.notification.data)))
+})
+
+/** Leads to a page: in a window that is open, or in a new one. */
+async function lead(url: string) {
+  const [open] = await self.clients.matchAll({ type: 'window' })
+  if (!open) return self.clients.openWindow(url)
+  await open.navigate(url)
+  return open.focus()
+}

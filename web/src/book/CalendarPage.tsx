@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { client, data } from '../api/client'
 import { ask, Asking, date, OnceLink, Press, Said, stale, useSaving, Waiting } from '../kit'
 import page from '../kit/page.module.css'
+import { Reminders } from './Reminders'
 import { text } from './text'
 
 /** What there is to come back for, in the calendar that one uses anyway. */
@@ -47,6 +48,7 @@ export default function CalendarPage() {
           {since && <Press says={text.feedEnd} onPress={() => ending.save()} data-end-feed />}
         </p>
       </section>
+      <Reminders />
       <section className={page.panel}>
         <h2>{text.calendarFile}</h2>
         <p className="quiet">{text.calendarFileWhy}</p>

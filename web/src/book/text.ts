@@ -38,6 +38,21 @@ export const text = {
   oldest: 'Oldest first',
   byName: 'Name',
   mostLeft: 'Most left',
+  reminders: 'Reminders on this device',
+  remindersWhy:
+    'On a morning when something is due or late, from seven o’clock on, also while Keeler is closed. What is sent can be read by this browser alone.',
+  remindersOn: 'Remind me here',
+  remindersOff: 'No more reminders here',
+  remindersTry: 'Send one now',
+  remindersTrying: 'Sending…',
+  remindersTried:
+    'Sent. It comes within a minute; if not, look whether this device lets the browser show notifications.',
+  remindersUnable:
+    'This browser cannot be reminded here. It takes Keeler over HTTPS; on some phones Keeler must be added to the home screen first.',
+  remindersDenied:
+    'This browser was told not to show notifications of Keeler: allow them in its settings for this page.',
+  remindersFailed:
+    'This browser did not agree to it: its push service did not answer, or notifications were not allowed.',
   calendarWhy: 'What to come back for, in the calendar that you use anyway.',
   feed: 'An address that your calendar reads by itself',
   feedWhy:

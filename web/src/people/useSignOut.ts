@@ -1,5 +1,5 @@
 import { client } from '../api/client'
-import { forgetThem, useSaving } from '../kit'
+import { forgetThem, unsubscribe, useSaving } from '../kit'
 import { useQueue } from '../outbox/useOutbox'
 
 /** Leaving, here or everywhere, and how many lines wait on this phone. The page begins anew: nothing of the operation stays in it. */
@@ -10,7 +10,10 @@ export function useSignOut() {
   }
   return {
     waiting: useQueue().own.length,
-    leaving: useSaving(async () => client.DELETE('/api/session'), out),
+    leaving: useSaving(async () => {
+      await unsubscribe().catch(() => undefined) // a push service that is away keeps nobody here
+      return client.DELETE('/api/session')
+    }, out),
     everywhere: useSaving(async () => client.DELETE('/api/sessions'), out),
   }
 }
