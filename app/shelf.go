@@ -28,9 +28,9 @@ func (d Desk) shelfOn(ctx context.Context, today calendar.Day) (shelf, error) {
 	batches, lots := all(&r, d.Batches), all(&r, d.Lots)
 	skips := all(&r, d.op.ShelfSkips)
 	out := shelf{jars: []wire.Jar{}}
-	call := func(c wire.Call, kind agenda.Kind, name, of string) {
+	call := func(c wire.Call, kind agenda.Kind, what, name, of string) {
 		c.Kind, c.Key, c.Urgent = string(kind), string(kind)+"."+of, kind.Urgent()
-		c.Title, c.Why = words.Call(c.Kind, name)
+		c.Title, c.Why = words.Call(c.Kind, what, name)
 		if _, skipped := skips[c.Key]; !skipped {
 			out.calls = append(out.calls, c)
 		}
@@ -47,7 +47,7 @@ func (d Desk) shelfOn(ctx context.Context, today calendar.Day) (shelf, error) {
 			continue
 		}
 		if kind, calls := agenda.Batch(b.OnHand.Left, lastDay(b.OnHand.UseBy), today); calls {
-			call(wire.Call{BatchID: b.ID, Method: b.Method, By: b.OnHand.UseBy}, kind, b.Name, b.ID)
+			call(wire.Call{BatchID: b.ID, Method: b.Method, By: b.OnHand.UseBy}, kind, b.Method, b.Name, b.ID)
 		}
 		if b.OnHand.Left > 0 && !b.Leftover && b.OnHand.Keeps != string(stock.Past) {
 			out.jars = append(out.jars, wire.Jar{ID: b.ID, Name: b.Name, Method: b.Method, Left: b.OnHand.Left, Unit: b.OnHand.Unit})
@@ -55,7 +55,7 @@ func (d Desk) shelfOn(ctx context.Context, today calendar.Day) (shelf, error) {
 	}
 	for _, l := range lots.Lots {
 		if kind, calls := agenda.Lot(l.Left, lastDay(l.ExpiresOn), today); calls {
-			call(wire.Call{LotID: l.ID, By: l.ExpiresOn}, kind, l.Name, l.ID)
+			call(wire.Call{LotID: l.ID, By: l.ExpiresOn}, kind, l.Ingredient, l.Name, l.ID)
 		}
 	}
 	return out, r.err

@@ -115,7 +115,7 @@ func (d Desk) calls(colonies []comeback, yards []store.Yard, thresholds mites.Th
 				}
 				if _, there := at[kind]; !there {
 					at[kind] = len(out)
-					title, why := words.Call(string(kind), "")
+					title, why := words.Call(string(kind), "", "")
 					out = append(out, wire.Call{Key: key, Kind: string(kind), Urgent: kind.Urgent(), Title: title, Why: why, YardID: y.ID, Yard: y.Name})
 				}
 				c := &out[at[kind]]

@@ -1,6 +1,7 @@
 package app
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -133,6 +134,17 @@ func TestTodayShelf(t *testing.T) {
 		if got := calls(v.today()); (got["lot_ends"] == 1) != (reason == "") {
 			t.Errorf("%q: %v", reason, got)
 		}
+	}
+	filters := wire.Lot{ID: uuid.NewString(), Ingredient: "filter", Name: "Mask filters", ExpiresOn: "2026-12-03", Amount: 2}
+	if _, err := v.d.AddLot(t.Context(), filters); err != nil {
+		t.Fatal(err)
+	}
+	over := v.today().Calls
+	if i := slices.IndexFunc(over, func(c wire.Call) bool { return c.LotID == filters.ID }); i < 0 || over[i].Kind != "lot_over" || !strings.Contains(over[i].Why, "No formic acid") {
+		t.Errorf("filters out of date: %+v", over)
+	}
+	if err := v.d.SkipCall(t.Context(), wire.SkipCall{Key: "lot_over." + filters.ID, Reason: "new ones are ordered"}); err != nil {
+		t.Fatal(err)
 	}
 	v.d = later(v.d, 20*aDay)
 	if got := calls(v.today()); got["lot_over"] != 1 || got["lot_ends"] != 0 {

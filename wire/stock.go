@@ -57,7 +57,7 @@ type Portion struct {
 // Lot is an ingredient as it was bought at one time.
 type Lot struct {
 	ID         string  `json:"id" format:"uuid" doc:"Made by the client; counts once."`
-	Ingredient string  `json:"ingredient" enum:"acid,sugar,glycerol,tablets,ready_mix,formic,carrier,product,ready_pads" doc:"Carrier: strips or sponges. Product: a solution ready to use."`
+	Ingredient string  `json:"ingredient" enum:"acid,sugar,glycerol,tablets,ready_mix,formic,carrier,product,ready_pads,filter" doc:"Carrier: strips or sponges. Product: a solution ready to use. Filter: of a mask."`
 	Name       string  `json:"name" minLength:"1" maxLength:"80" doc:"What the keeper calls it."`
 	SupplierNo string  `json:"supplier_no,omitempty" maxLength:"60" doc:"The supplier's batch number."`
 	ExpiresOn  string  `json:"expires_on,omitempty" doc:"2006-01-02."`
@@ -106,7 +106,7 @@ type Label struct {
 // LotUnit is what a lot of an ingredient is counted in.
 func LotUnit(ingredient string) string {
 	switch ingredient {
-	case "tablets", "carrier", "ready_pads":
+	case "tablets", "carrier", "ready_pads", "filter":
 		return "pieces"
 	case "product":
 		return "ml"

@@ -20,8 +20,12 @@ func Reminder(late, due int, some []string) (title, body string) {
 	return fill(said.Reminders[key], func(string) string { return strconv.Itoa(n) }), strings.Join(some, "; ")
 }
 
-// Call tells something to see to: of a batch or lot by its name.
-func Call(kind, name string) (title, why string) {
-	s := said.Calls[kind]
+// Call tells something to see to: of a batch or lot by its name, in other words where there are
+// such of what it is.
+func Call(kind, what, name string) (title, why string) {
+	s, other := said.Calls[kind+":"+what]
+	if !other {
+		s = said.Calls[kind]
+	}
 	return fill(s.Title, func(string) string { return name }), s.Why
 }

@@ -10,6 +10,7 @@ const { pages } = text
 export const OPEN: Page[] = [
   ['/join/:token', text.titles.join, lazy(() => import('./people/Join'))],
   ['/password/:token', text.titles.password, lazy(() => import('./people/NewPassword'))],
+  ['/help', pages.help, lazy(() => import('./help/HelpPage'))],
   ['/practice', pages.practice, lazy(() => import('./treat/PracticePage'))],
   ['/reach', pages.reach, lazy(() => import('./check/ReachPage'))],
 ]

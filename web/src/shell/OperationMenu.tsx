@@ -57,6 +57,7 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
       <MenuItem onClick={does(() => setMode(colorScheme === 'dark' ? 'light' : 'dark'))} data-scheme-switch>
         {colorScheme === 'dark' ? text.daylight : text.dusk}
       </MenuItem>
+      <MenuItem onClick={does(() => void navigate('/help'))}>{text.pages.help}</MenuItem>
       <MenuItem onClick={does(onKeys)}>{text.keys}</MenuItem>
       {me && <Divider />}
       {/* What waits on this phone is said where the account stands, before anybody leaves. */}

@@ -16,6 +16,7 @@ export const PAGES = [
   { to: '/reach', name: text.pages.reach, sub: text.pages.reachSub },
   { to: '/practice', name: text.pages.practice, sub: text.pages.practiceSub },
   { to: '/import', name: text.pages.import, sub: text.pages.importSub },
+  { to: '/help', name: text.pages.help, sub: text.pages.helpSub },
   { to: '/settings', name: text.pages.settings, sub: text.pages.settingsSub },
   { to: '/people', name: text.people, sub: text.pages.peopleSub },
 ]

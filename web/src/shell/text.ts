@@ -61,6 +61,8 @@ export const text = {
     practiceSub: 'a round that is not recorded',
     jobs: 'Jobs',
     jobsSub: 'all there were, and how far each is',
+    help: 'Help',
+    helpSub: 'how a treatment goes, what the words mean',
     settings: 'Settings',
     settingsSub: 'units, days, weather, balances',
     import: 'Import hives',
