@@ -121,7 +121,7 @@ func TestDecide(t *testing.T) {
 	p.click(yard + `[data-row="R1"] input`)
 	p.says("[data-docket]", "1 hive", "R1. These do not fit, or are in another open job")
 	p.click(yard + `[data-row="R1"] input`)
-	p.click(`[data-jobs] a`)
+	p.click(`[data-jobs] li a`)
 	p.click("[data-cancel]")
 	p.says("[role=alertdialog]", "Cancel this job?")
 	p.click("[data-end-yes]")

@@ -1,12 +1,15 @@
 import { useEffect, useState } from 'react'
 
-/** Does something when there is nothing else to do, or after a while where the browser does not tell. */
+/** ms: after which it is done all the same. */
+const PATIENCE = 1000
+
+/** Does something when there is nothing else to do, or after a while: a browser may not tell, or never be idle. */
 export function whenIdle(then: () => void): () => void {
   if ('requestIdleCallback' in globalThis) {
-    const id = requestIdleCallback(then)
+    const id = requestIdleCallback(then, { timeout: PATIENCE })
     return () => cancelIdleCallback(id)
   }
-  const id = setTimeout(then, 1000)
+  const id = setTimeout(then, PATIENCE)
   return () => clearTimeout(id)
 }
 

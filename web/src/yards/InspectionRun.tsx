@@ -254,12 +254,14 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
             path="typed"
             value={typed}
             placeholder={boxes.length > 1 ? text.typedBoxes : text.typedOne}
-            onChange={(v) =>
+            onChange={(v) => {
+              const count = v.replace(/\p{L}/gu, '') // letters are keys here
+              if (count === typed) return
               change((l) => {
-                l.typed = v.replace(/\p{L}/gu, '') || undefined // letters are keys here
+                l.typed = count || undefined
                 l.board = undefined
               })
-            }
+            }}
           />
         </Faults>
       </div>
