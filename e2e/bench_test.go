@@ -139,7 +139,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.at("cool")
 	p.space()
 	p.until(`/^(59:|1:00:00)/.test(document.querySelector('[data-clock]').innerText)`)
-	p.do(chromedp.Reload())
+	p.reload()
 	p.until(`/^(59:|1:00:00)/.test(document.querySelector('[data-clock]')?.innerText ?? '')`)
 	p.space()
 	p.at("bottle")

@@ -146,6 +146,14 @@ func (p page) comes(js string) error {
 	return err
 }
 
+// reload begins the page anew. It is asked of the page itself: of one that keeps a stream open the
+// browser does not always tell that it is loaded.
+func (p page) reload() {
+	p.t.Helper()
+	p.do(chromedp.Evaluate[chromedp.Void](`globalThis.before = true; setTimeout(() => location.reload())`))
+	p.until(`globalThis.before === undefined && document.readyState === 'complete'`)
+}
+
 // do runs steps, failing the test when one does not come about.
 func (p page) do(steps ...browser.Action) {
 	p.t.Helper()

@@ -31,10 +31,10 @@ export function Ended({ run }: { run: Run }) {
       )}
       {label.data && run.state === 'made' && <Label label={label.data} />}
       <p className={styles.ways}>
-        {label.data && run.state === 'made' && <ToRounds method={label.data.method} />}
         {run.state === 'made' && <Link to={`/batches/${run.batch_id}/label`}>{text.toLabel}</Link>}
         <Link to={`/batches/${run.batch_id}`}>{text.toLedger}</Link>
         {run.leftover_id && <Link to={`/batches/${run.leftover_id}`}>{text.toRest}</Link>}
+        {label.data && run.state === 'made' && <ToRounds method={label.data.method} />}
       </p>
       <Log run={run} />
     </main>
