@@ -41,6 +41,8 @@ func TestInvitation(t *testing.T) {
 	guest.says("main", "Too low. Possible: 10 to 200 characters")
 	guest.write(`input[autocomplete="new-password"]`, "several plain words")
 	guest.choose("Join")
+	guest.says("h1", "Friday 4 December") // everybody begins with what there is to do
+	guest.do(chromedp.Navigate(s.URL + "/yards"))
 	guest.says(`[data-yard="Ropewalk"]`, "8 hives", "R1", "treat with the yard")
 	guest.do(chromedp.Navigate(s.URL + ropewalk))
 	guest.says("main", "Stand line")

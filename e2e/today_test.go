@@ -38,6 +38,13 @@ func TestTodayThroughDays(t *testing.T) {
 	p.says("[data-colony-open]", "K5")
 	p.do(chromedp.Evaluate[chromedp.Void]("history.back()"))
 	p.says("h1", "Saturday 5 December")
+	for _, day := range []string{"Sunday 6", "Monday 7", "Tuesday 8", "Wednesday 9", "Thursday 10", "Friday 11"} {
+		p.click("[data-demo-clock]")
+		p.says("h1", day+" December")
+	}
+	p.says(`[data-followup="out"]`, "9 days late")
+	p.says(`[data-followup="visit"][data-state="late"]`, "7 days late")
+	p.says("[data-week]", "Kiln Lane", "Count mites")
 	p.neverNaN()
 }
 

@@ -30,7 +30,7 @@ func (r Reading) check(path string, l *fault.List) {
 	low, high := chem.FormicDensities(*r.Temp)
 	l.Within(path+".g_per_ml", float64(r.Density), float64(low), float64(high), "g/mL")
 	l.Within(path+".off_g_per_ml", float64(r.off()), 0, 0.05, "g/mL")
-	l.Within(path+".temp_off_c", float64(r.tempOff()), 0, 10, "°C")
+	l.Within(path+".temp_off_c", float64(r.tempOff()), 0, 10, "Celsius degrees")
 }
 
 // Strength is what the reading says of the acid, by mass, and how far off it can

@@ -1,3 +1,4 @@
+import { temperature } from '../kit'
 import { ingredients } from '../../../words/names/kit.json'
 import names from '../../../words/names/bench.json'
 
@@ -89,7 +90,7 @@ export const text = {
   made: 'It is',
   ratio: 'sugar to water',
   clearFrom: 'acid goes clear from',
-  volume: (v: string) => `${v} at 20 °C`,
+  volume: (v: string) => `${v} at ${temperature(20)}`,
   room: (v: string) => `goes into ${v} with headroom`,
   from: (name: string) => `${name} from`,
   lots: ingredients as Record<string, string>,

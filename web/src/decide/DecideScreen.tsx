@@ -8,6 +8,7 @@ import {
   Pick,
   PickDay,
   Reader,
+  told,
   useKept,
   useRoving,
   useStart,
@@ -131,7 +132,7 @@ export default function DecideScreen() {
                 label={text.methods[m]}
                 value={c.under[m]}
                 options={{
-                  ...Object.fromEntries(FACTS[m].protocols.map((s) => [s, text.protocols[s] ?? s])),
+                  ...Object.fromEntries(FACTS[m].protocols.map((s) => [s, told(text.protocols[s] ?? s)])),
                   ...named(
                     cards.data?.cards
                       .filter((k) => k.method === m)

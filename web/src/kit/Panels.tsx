@@ -127,7 +127,7 @@ function One<Key extends string>({
 }
 
 function unitOf<Key extends string>(e: Entry<Key>, typed: Typed<Key>) {
-  if (e.as === 'degrees') return degreeUnit()
+  if (e.as === 'degrees' || e.as === 'apart') return degreeUnit()
   return say(e.unit, typed)
 }
 

@@ -1,6 +1,6 @@
 import type { System } from './ways'
 import { typed as written, type Reader } from './reader'
-import { degreesTo } from './rewrite'
+import { rewriteTo } from './rewrite'
 
 /** Where a figure or a choice stands in a request; lists are read elsewhere. */
 export type Path<T> = {
@@ -27,7 +27,7 @@ export interface Entry<Key extends string> {
   at?: string
   label: Said<Key>
   /** What is typed: a figure when nothing is said. */
-  as?: 'number' | 'whole' | 'degrees' | 'day' | 'words' | 'lines' | 'secret' | 'tick'
+  as?: 'number' | 'whole' | 'degrees' | 'apart' | 'day' | 'words' | 'lines' | 'secret' | 'tick'
   /** Of words: so many characters at most, and what a browser may fill in. */
   most?: number
   autoComplete?: string
@@ -103,7 +103,7 @@ export function begin<Key extends string>(panels: readonly Panel<Key>[], usual: 
 /** What is typed as words, not as figures. */
 export const WORDS: ReadonlySet<string> = new Set(['words', 'lines', 'secret', 'day'])
 
-const FIGURES = ['number', 'whole', 'degrees'] as const
+const FIGURES = ['number', 'whole', 'degrees', 'apart'] as const
 type FigureKind = (typeof FIGURES)[number]
 
 /** How the figure of an entry is read; undefined for what is no figure. */
@@ -149,7 +149,7 @@ export function adopt<Key extends string>(
 export function inUnits<Key extends string>(panels: readonly Panel<Key>[], typed: Typed<Key>, to: System) {
   const out = { ...typed }
   for (const e of panels.flatMap((p) => p.entries))
-    if (e.as === 'degrees') out[e.of] = degreesTo[to](typed[e.of] ?? '')
+    if (e.as === 'degrees' || e.as === 'apart') out[e.of] = rewriteTo[to][e.as](typed[e.of] ?? '')
   return out
 }
 

@@ -59,6 +59,12 @@ export class Reader {
     const v = this.number(path, typed)
     return v !== undefined && this.units === 'us' ? fahrenheitToCelsius(v) : v
   }
+
+  /** A difference of temperatures in °C, whatever it was typed in. */
+  apart(path: string, typed: string): number | undefined {
+    const v = this.number(path, typed)
+    return v !== undefined && this.units === 'us' ? v / 1.8 : v
+  }
 }
 
 /** One figure that stands alone in its form, and what is wrong with it at its field. */

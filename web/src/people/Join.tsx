@@ -20,7 +20,7 @@ export default function Join() {
       data(client.POST('/api/join', { body: { token, ...(form.body as Omit<Schemas['Join'], 'token'>) } })),
     (start) => {
       enter(start)
-      void navigate('/yards')
+      void navigate('/')
     },
   )
   if (invited.isError) return <main className={styles.gate}>{text.noInvitation}</main>

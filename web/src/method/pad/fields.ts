@@ -34,7 +34,7 @@ export const PANELS: readonly Panel<Key>[] = [
       { of: 'hold.reading.g_per_ml', label: text.density, unit: 'g/mL', when: read },
       { of: 'hold.reading.temp_c', as: 'degrees', label: text.temp, when: read },
       { of: 'hold.reading.off_g_per_ml', label: text.off, unit: 'g/mL', when: read },
-      { of: 'hold.reading.temp_off_c', label: text.tempOff, unit: '°C', when: read },
+      { of: 'hold.reading.temp_off_c', as: 'apart', label: text.tempOff, when: read },
       { of: 'hold.volume_ml', unit: 'mL', label: text.inHand, placeholder: text.notSaid, when: acid },
       { of: 'hold.card.name', as: 'words', label: text.cardName, when: ready },
       { of: 'hold.card.formic_g', label: text.cardFormic, unit: 'g', when: ready },
