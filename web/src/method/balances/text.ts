@@ -1,10 +1,10 @@
 /** The words of balances at hand. */
 export const text = {
-  balanceName: 'Called',
-  division: 'reads',
-  capacity: 'carries',
-  leastLoad: 'feels from',
+  balanceName: 'Name',
+  division: 'Smallest division',
+  capacity: 'Capacity',
+  leastLoad: 'Minimum load',
   notSaid: 'not said',
   addBalance: 'Another balance',
-  removeBalance: 'Not this one',
+  removeBalance: 'Remove balance',
 }
