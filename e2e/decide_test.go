@@ -37,11 +37,15 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 	p.says("[data-why-none]", "None of these fits dribble on this day", "(40 hives)")
 	p.fill("low_c", "9")
 	p.fill("high_c", "4")
+	if n := p.count(`[data-save-form="weather"]:disabled`); n != 1 {
+		t.Error("a wind that nobody said is taken for calm")
+	}
+	p.fill("wind_ms", "2")
+	p.fill("rain_mm", "0")
 	p.click(`[data-save-form="weather"]`)
 	p.says(`[data-path="high_c"]`, "9 to 50 °C")
 	p.fill("low_c", "2")
 	p.fill("high_c", "7")
-	p.fill("wind_ms", "2")
 	p.click(`[data-save-form="weather"]`)
 	p.says("[data-expected]", "it counts until a forecast tells")
 	p.says(`[data-decide-yard="Yard 1"]`, "5 to 7 °C", "8–16 h") // at 8 h half-way up

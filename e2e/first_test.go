@@ -73,6 +73,8 @@ func TestFirstStartToFirstFollowup(t *testing.T) {
 	p.press(`header a[href="/decide"]`)
 	p.enters("low_c", "1")
 	p.enters("high_c", "7")
+	p.enters("wind_ms", "2")
+	p.enters("rain_mm", "0")
 	p.press(`[data-save-form="weather"]`)
 	p.says(`[data-row="A6"]`, "fits")
 	p.press("[data-tick-all]")

@@ -9,6 +9,7 @@ import {
   shownDegrees,
   shownWind,
   stale,
+  tenths,
   toCelsius,
   toWind,
   type Typed,
@@ -19,7 +20,8 @@ import {
 import styles from './Expected.module.css'
 import { text } from './text'
 
-type Key = 'low_c' | 'high_c' | 'wind_ms' | 'rain_mm'
+const KEYS = ['low_c', 'high_c', 'wind_ms', 'rain_mm'] as const
+type Key = (typeof KEYS)[number]
 
 const panel = (): Panel<Key> => ({
   title: '',
@@ -34,9 +36,9 @@ const panel = (): Panel<Key> => ({
 const told = (e: Schemas['Expected'] | undefined): Typed<Key> =>
   e
     ? {
-        low_c: plain(Math.round(shownDegrees(e.low_c))),
-        high_c: plain(Math.round(shownDegrees(e.high_c))),
-        wind_ms: plain(Math.round(shownWind(e.wind_ms))),
+        low_c: tenths(shownDegrees(e.low_c)),
+        high_c: tenths(shownDegrees(e.high_c)),
+        wind_ms: tenths(shownWind(e.wind_ms)),
         rain_mm: plain(e.rain_mm),
       }
     : {}
@@ -60,8 +62,8 @@ export function Expected({ day, yards }: Props) {
           yards: yards.map((y) => y.id),
           low_c: toCelsius(typed.low_c ?? NaN),
           high_c: toCelsius(typed.high_c ?? NaN),
-          wind_ms: toWind(typed.wind_ms ?? 0),
-          rain_mm: typed.rain_mm ?? 0,
+          wind_ms: toWind(typed.wind_ms ?? NaN),
+          rain_mm: typed.rain_mm ?? NaN,
         },
       })
     },
@@ -77,7 +79,8 @@ export function Expected({ day, yards }: Props) {
         save={text.expect}
         mark="weather"
         quiet
-        unfinished={!form.typed.low_c?.trim() || !form.typed.high_c?.trim()}
+        // What nobody said is not taken for calm and dry.
+        unfinished={KEYS.some((of) => !form.typed[of]?.trim())}
         onSave={() => saving.save()}
       />
     </section>

@@ -99,7 +99,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   const stand = yard.stands[at]
   const sending = useSaving(
     async (inspections: Inspection[]) => {
-      await client.POST('/api/inspections', { body: { inspections: inspections.map((l) => ({ ...l, on })) } })
+      await client.POST('/api/inspections', { body: { inspections } })
       return inspections
     },
     (inspections) => {
@@ -113,9 +113,10 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   if (!stand) return null
   const inspection = open.value[stand.id] ?? begin(stand)
   const change = (recipe: (l: Inspection) => void) =>
-    open.set({ ...open.value, [stand.id]: produce(inspection, recipe) })
+    open.set({ ...open.value, [stand.id]: { ...produce(inspection, recipe), on } })
   const keep = () => {
-    if (touched(inspection)) sending.save([inspection])
+    // What waits to be sent keeps the day on which it was seen.
+    if (touched(inspection)) sending.save([{ ...inspection, on }])
     if (at + 1 < yard.stands.length) setAt(at + 1)
   }
   const unsent = Object.values(open.value).filter((l) => l.colony_id !== stand.id)
@@ -177,7 +178,7 @@ const begin = (stand: Stand): Inspection => ({ id: crypto.randomUUID(), colony_i
 const touched = (inspection: Inspection) =>
   Object.entries(inspection).some(
     ([key, seen]: [string, unknown]) =>
-      key !== 'id' && key !== 'colony_id' && seen !== undefined && seen !== '',
+      !['id', 'colony_id', 'on'].includes(key) && seen !== undefined && seen !== '',
   )
 
 /** The bees as they were last seen, to begin from. */
@@ -214,6 +215,8 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
   })
   const unread = typed && drawn.error instanceof Problem ? drawn.error.faults : {}
   const shown = inspection.board ?? (typed ? drawn.data?.board : undefined) ?? lastSeen(stand)
+  // Until it is drawn as it was typed, no other figure stands beside it.
+  const drawing = typed !== '' && (!drawn.data || drawn.isPlaceholderData)
   // At a desk seams are typed; a phone's keys would hide the board.
   useEffect(
     () =>
@@ -226,11 +229,12 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
   )
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const elsewhere = e.target instanceof Element && e.target.closest('textarea, [data-day-field]')
+      const elsewhere =
+        e.target instanceof Element && e.target.closest('textarea, [data-day-field], [role=dialog]')
       if (elsewhere || e.ctrlKey || e.metaKey || e.altKey) return
       const ask = Object.values(ASKS).find((a) => a.key === e.key)
       if (ask) change((l) => next(ask, l))
-      else if (e.key === 'a') change(seen(shown))
+      else if (e.key === 'a' && !typed) change(seen(shown))
       else if (e.key === 'Enter') keep()
       else return
       e.preventDefault()
@@ -243,7 +247,7 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
   return (
     <article className={styles.sheet} ref={sheet} data-inspection-sheet={stand.name}>
       <h2>
-        {stand.name} <span>{text.seams(total)}</span>{' '}
+        {stand.name} <span>{drawing ? '' : text.seams(total)}</span>{' '}
         {inspection.board === undefined && !typed && <small className="quiet">{text.asLast}</small>}
       </h2>
       <div className={styles.typed}>
@@ -279,11 +283,17 @@ function Sheet({ stand, inspection, faults, change, keep, skip, last }: SheetPro
                 seam,
                 figure: seam > 0 ? fraction(seam) : '·',
               }))}
-              touch={{
-                sets: 'seam',
-                on: (gap, seam) =>
-                  change(seen(shown.map((box, k) => box.map((s, g) => (k === i && g === gap ? seam : s))))),
-              }}
+              touch={
+                drawing
+                  ? undefined
+                  : {
+                      sets: 'seam',
+                      on: (gap, seam) =>
+                        change(
+                          seen(shown.map((box, k) => box.map((s, g) => (k === i && g === gap ? seam : s)))),
+                        ),
+                    }
+              }
             />
           ))
           .reverse()}
