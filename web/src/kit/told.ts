@@ -1,15 +1,16 @@
 import { date } from './day'
-import { temperature, us, temperatures } from './format'
+import { shownWind, temperature, temperatures, us, windUnit } from './format'
 import { ways } from './ways'
 
 const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
 const DAY = new RegExp(`\\b(\\d{1,2}) (${MONTHS.join('|')}) (\\d{4})\\b`, 'g')
 const RANGE = /(?<![\d.])(-?\d+(?:\.\d+)?) to (-?\d+(?:\.\d+)?) °C/g
 const DEGREES = /(?<![\d.])(-?\d+(?:\.\d+)?) °C/g
+const WIND = /(?<![\d.])((?:\d+(?:\.\d+)? to )?)(\d+(?:\.\d+)?) m\/s/g
 
 /**
- * A sentence that Keeler wrote, with its days and temperatures as they are written here. The
- * server writes them all as 4 Dec 2026 and °C; what people wrote themselves is left as it is.
+ * A sentence that Keeler wrote, with its days, temperatures and winds as they are written here.
+ * The server writes them all as 4 Dec 2026, °C and m/s; what people wrote themselves is left as it is.
  */
 export function told(sentence: string): string {
   const { dates } = ways()
@@ -22,7 +23,12 @@ export function told(sentence: string): string {
     out = out
       .replace(RANGE, (_, low: string, high: string) => temperatures(Number(low), Number(high)))
       .replace(DEGREES, (_, c: string) => temperature(Number(c)))
+      .replace(WIND, (_, from: string, ms: string) => {
+        const to = `${wind(ms)} ${windUnit()}`
+        return from ? `${wind(parseFloat(from))} to ${to}` : to
+      })
   return out
 }
 
+const wind = (ms: number | string) => Math.round(shownWind(Number(ms)))
 const two = (n: number) => String(n).padStart(2, '0')
