@@ -24,9 +24,9 @@ export const text = {
   never: 'Never',
   splash: 'After a splash',
   splashOxalic:
-    'Eyes: rinse at once, lenses out, at least 15 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not make sick, poison centre.',
+    'Eyes: rinse at once, lenses out, at least 15 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not induce vomiting, call a poison centre.',
   splashFormic:
-    'Eyes: rinse at once, lenses out, 30 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not make sick, poison centre. Breathed in and coughing: fresh air and medical help; it can harm hours later.',
+    'Eyes: rinse at once, lenses out, 30 minutes, and call for help still rinsing. Skin: clothes off, much water. Swallowed: rinse the mouth, do not induce vomiting, call a poison centre. Breathed in and coughing: fresh air and medical help; it can harm hours later.',
   leftover: 'Left over',
   neutralise: (left: string, bicarbonate: string, gas: string) =>
     `${left} left takes ${bicarbonate} of bicarbonate and gives ${gas} of gas: open bucket, small portions, it foams.`,
