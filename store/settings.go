@@ -2,9 +2,6 @@ package store
 
 import (
 	"context"
-	"time"
-
-	"gorm.io/gorm/clause"
 )
 
 // Form is how figures and days are written; empty fields of a person's: as the operation.
@@ -44,27 +41,4 @@ func (o Operation) ChangeSettings(ctx context.Context, s Settings) error {
 // SetForm is how a person would have figures and days.
 func (p People) SetForm(ctx context.Context, user uint64, f Form) error {
 	return p.user(ctx, user).Select("Units", "Hours", "Dates").Updates(User{Form: f}).Error
-}
-
-// ExpectedDay is the weather that a keeper expects on a day at a yard.
-type ExpectedDay struct {
-	OperationID uint64    `gorm:"primaryKey;autoIncrement:false"`
-	YardID      string    `gorm:"primaryKey"`
-	Day         time.Time `gorm:"primaryKey"`
-	LowC        float64
-	HighC       float64
-	WindMS      float64 `gorm:"column:wind_ms"`
-	RainMM      float64 `gorm:"column:rain_mm"`
-	UserID      uint64
-	CreatedAt   time.Time
-}
-
-// Expect writes what is expected, the newer over the older.
-func (o Operation) Expect(ctx context.Context, days []ExpectedDay) error {
-	return taken(o.db.WithContext(ctx).Clauses(clause.OnConflict{UpdateAll: true}).Create(&days).Error)
-}
-
-// Expected is what is expected from a day on.
-func (o Operation) Expected(ctx context.Context, from time.Time) ([]ExpectedDay, error) {
-	return all[ExpectedDay](o.own(ctx).Where("day >= ?", from))
 }

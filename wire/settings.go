@@ -1,7 +1,5 @@
 package wire
 
-import "keeler/core/fit"
-
 // Form is how figures and days are written.
 type Form struct {
 	Units string `json:"units" enum:"metric,us" doc:"Of weights and temperatures; what is liquid is in mL by either."`
@@ -32,24 +30,4 @@ type Settings struct {
 	// What cannot be changed here.
 	Own       OwnForm `json:"own" readOnly:"true" doc:"How who asks would have them instead."`
 	Forecasts bool    `json:"forecasts" readOnly:"true" doc:"The server itself has a service of forecasts."`
-}
-
-// TryForecast asks a service for the weather of today.
-type TryForecast struct {
-	Forecast string `json:"forecast" maxLength:"300"`
-}
-
-// ForecastTried is what it said.
-type ForecastTried struct {
-	Yard  string  `json:"yard" doc:"For where it was asked."`
-	Days  int     `json:"days" doc:"Of how many days it tells."`
-	LowC  float64 `json:"low_c" doc:"Of today, °C."`
-	HighC float64 `json:"high_c" doc:"Of today, °C."`
-}
-
-// Expect is the weather that a keeper expects on a day, where no service tells.
-type Expect struct {
-	Day   string   `json:"day"`
-	Yards []string `json:"yards" minItems:"1" maxItems:"1000" doc:"Their ids."`
-	fit.Expected
 }
