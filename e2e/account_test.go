@@ -28,23 +28,23 @@ func TestOnesOwnAccount(t *testing.T) {
 		t.Fatal(err)
 	}
 	p.fill("code", code)
-	p.choose("Ask for it from now on")
+	p.choose("Turn on")
 	p.says("[data-second-factor]", "Second factor: on, 10 recovery codes left", "Write these down now")
 	recovery := p.text("[data-recovery]")[:14]
 	p.open("Tokens for scripts")
 	p.fill("name", "Backup")
-	p.choose("Make a token")
+	p.choose("Make token")
 	p.says("[data-token]", "keeler_")
 	p.says("[data-tokens]", "Backup", "until")
-	p.open("Log: who came in")
+	p.open("Log: sign-ins")
 	p.says("[data-log]", "Owner signed in", "turned the second factor on", "made a token for scripts: Backup", "127.0.0.1")
 	p.click("[data-sign-out]")
 	p.says("main", "Sign in")
 	p.do(chromedp.SendKeys(chromedp.CSS(`input[autocomplete="username"]`), "Owner"),
 		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="current-password"]`), secret+"\r"))
-	p.says(`[data-path="code"]`, "Type the six figures")
+	p.says(`[data-path="code"]`, "Type the six digits")
 	p.fill("code", "000000\r")
-	p.says(`[data-path="code"]`, "This is not the code")
+	p.says(`[data-path="code"]`, "This code is wrong")
 	p.fill("code", recovery+"\r")
 	p.says("main", "People of Quay")
 }

@@ -22,7 +22,7 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
-	p.says("[data-unfilled]", "Nobody gets anything yet")
+	p.says("[data-unfilled]", "Nothing to dose yet")
 
 	p.fill("hold.grams", "64")
 	for n := 3; n <= 8; n++ {
@@ -55,10 +55,10 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 	p.says(`[data-line="Oxalic dihydrate"]`, "1.5 g")
 
 	p.do(chromedp.SendKeys(chromedp.CSS("main textarea"), "Came out clear."))
-	p.choose("Add the remark")
+	p.choose("Add remark")
 	p.says("[data-remarks]", "Came out clear.")
-	p.choose("Void this batch")
-	p.do(chromedp.SendKeys(`//label[text()="Why is it void?"]/following-sibling::div/input`, "Knocked over."))
+	p.choose("Void batch")
+	p.do(chromedp.SendKeys(`//label[text()="Why void it?"]/following-sibling::div/input`, "Knocked over."))
 	p.choose("Void it")
 	p.says("main", "Void: Knocked over.")
 }
@@ -70,8 +70,8 @@ func TestCopyIntoANewPlan(t *testing.T) {
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002"))
 	p.says("[data-docket]", "Weigh for 494 mL")
-	p.choose("Copy into a new plan")
-	p.choose("Copy it")
+	p.choose("Mix again")
+	p.choose("Replace it")
 	p.says("[data-docket]", "Weigh for 494 mL")
 	if got := p.value("mean.seams"); got != "88" {
 		t.Errorf("the count came back as %q, want 88", got)

@@ -107,7 +107,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.pours("[data-spoon]", "over")
 	p.says("[data-step]", "too much")
 	p.space()
-	p.says("[data-mend]", "would not come out", "water", "sugar", "Your vessel takes it")
+	p.says("[data-mend]", "would not come out", "water", "sugar", "It fits your vessel")
 	p.click("[data-mend-yes]")
 	p.until(`document.querySelector('[data-mend]') === null`)
 
@@ -120,7 +120,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	other.at("acid_clear")
 	p.at("acid_clear") // the first sees what the second did
 	other.click("[data-second]")
-	p.says("[data-step]", "look again")
+	p.says("[data-step]", "check again")
 	other.space()
 	other.at("add_sugar")
 	other.space()
@@ -145,7 +145,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.at("bottle")
 	p.space()
 	p.at("finish")
-	p.says("[data-step]", "35.", "as wanted")
+	p.says("[data-step]", "35.", "right")
 	p.choose("In the fridge, marked, 7 days")
 	p.click("[data-primary]")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ended]")))
@@ -187,8 +187,8 @@ func TestAMixTypedByHand(t *testing.T) {
 	p.fill("grams", "much\r")
 	p.says(`[data-path="grams"]`, "Type a number")
 	p.fill("grams", "15.1\r")
-	p.says("[data-trouble]", "Really?")
-	p.choose("No, a slip")
+	p.says("[data-trouble]", "say yes")
+	p.choose("No, that was a slip")
 
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)
@@ -198,7 +198,7 @@ func TestAMixTypedByHand(t *testing.T) {
 	if err := s.Serve(); err != nil {
 		t.Fatal(err)
 	}
-	p.choose("Send it again")
+	p.choose("Send again")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-taken]")))
 	p.says("[data-so-far]", "1.5 g")
 	p.presses()
@@ -212,7 +212,7 @@ func (p page) sixSeamsToTheAcid() {
 	p.t.Helper()
 	p.at("water_test")
 	p.click("[data-third]")
-	p.says("[data-typing]", "does not answer")
+	p.says("[data-typing]", "No reading from the balance")
 	p.types("sugar", "25.8")
 	p.space()
 	p.at("gear")
@@ -261,7 +261,7 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-strips]")))
 	p.says("[data-learnt]", "Your pots: 21")
 	p.open("Left from an earlier pot")
-	p.pick("From", "Ropewalk, spring pot, left over · 118 g left, past its day")
+	p.pick("From", "Ropewalk, spring pot, left over · 118 g left, past its use-by date")
 	p.says("[data-docket]", "118")
 	p.toBench("")
 	p.types("glycerol", p.wanted())
@@ -275,7 +275,7 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.click("[data-plate-off]")
 	p.until(`document.querySelector('[data-alarm]') === null`)
 	p.fill("temp_c", "70")
-	p.says("[data-primary]", "It is 70 °C")
+	p.says("[data-primary]", "70 °C: go on")
 	p.presses()
 	p.types("carried", p.wantedAt("carried"))
 	p.space()
@@ -283,7 +283,7 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.space()
 	p.at("heat_clear")
 	p.fill("temp_c", "70")
-	p.says("[data-primary]", "It is 70 °C")
+	p.says("[data-primary]", "70 °C: go on")
 	p.presses()
 	p.at("pour")
 	p.space()
@@ -291,7 +291,7 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.space()
 	p.until(`/^(24:00:00|23:59)/.test(document.querySelector('[data-clock]').innerText)`)
 	p.do(chromedp.Click(chromedp.CSS("[data-demo-clock]"))) // the next day
-	p.says("[data-step]", "It is over.")
+	p.says("[data-step]", "Time is up.")
 	p.space()
 	p.at("drain")
 	p.space()
@@ -304,8 +304,8 @@ func TestAPotWithCarriedLiquor(t *testing.T) {
 	p.says("[data-uptake]", "each took up 20.")
 	p.click("[data-primary]")
 	p.says("main", "USE BY") // the label, above the links
-	p.do(chromedp.Click(`//a[text()="What the pot left"]`))
-	p.says("main", "left over", "Liquor that a pot left over")
+	p.do(chromedp.Click(`//a[text()="What is left of the pot"]`))
+	p.says("main", "left over", "Soaking solution left from a pot")
 	p.says("[data-left]", "155 g")
 }
 

@@ -40,7 +40,7 @@ func TestWarningsStandWhereTheEyeIs(t *testing.T) {
 		if c.folded {
 			p.open("How strong")
 		}
-		p.choose("My own")
+		p.choose("My own strength")
 		p.fill("strength.value", "70")
 		p.click(`[data-path="strength.basis"] button[value="dihydrate"]`)
 		p.says("[data-heed]", "350 mg")
@@ -63,7 +63,7 @@ func TestStrongJarIsSaidInTheYard(t *testing.T) {
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.byHand("No. 2 Strong jar")
-	p.until(fmt.Sprintf(inSight, "[data-too-strong]", "Stronger than this job means"))
+	p.until(fmt.Sprintf(inSight, "[data-too-strong]", "Stronger than this job planned"))
 	p.until(fmt.Sprintf(inSight, "[data-warnings]", "70"))
 	p.given()
 	p.says("[data-colony-open]", "H001")

@@ -46,14 +46,14 @@ func TestStripsLateAreTakenOut(t *testing.T) {
 	late := `[data-followup="out"][data-state="late"]`
 	p.says(late, "Take the strips out", "K5, K6, K7", "2 days late")
 	p.click(late + " [data-do]")
-	p.says("[data-colony-open]", "K5", "in for 58 days", "Never use it again")
+	p.says("[data-colony-open]", "K5", "in for 58 days", "Never reuse it")
 	p.do(chromedp.Click(chromedp.CSS(`[aria-label="Missing +"]`)))
 	p.given()
 	for _, hive := range []string{"K6", "K7"} {
 		p.says("[data-colony-open]", hive)
 		p.given()
 	}
-	p.says("[data-finished]", "The round is done")
+	p.says("[data-finished]", "Round done")
 	p.until(allSent)
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	p.says(`[data-followup="count"]`, "Kiln Lane", "Fri 11 Dec to Fri 25 Dec")
@@ -82,7 +82,7 @@ func TestBoardsReadWithoutSignal(t *testing.T) {
 	p.fill("mites", "30")
 	p.fill("squares", "40")
 	p.fill("counted", "50")
-	p.says(`[data-path="counted"]`, "Not more than there are")
+	p.says(`[data-path="counted"]`, "More than there are")
 	p.fill("counted", "10")
 	p.says("[data-scaled]", "about 120 on the whole board")
 	p.click("[data-save-board]")
@@ -104,12 +104,12 @@ func TestJobChecked(t *testing.T) {
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
 	p.click(`[data-job="Ropewalk, midwinter dribble 2025"]`)
-	p.says("[data-job-check]", "R4, R6 left untreated to compare")
+	p.says("[data-job-check]", "R4, R6 left untreated as controls")
 	// By rates: 18.25 a day before in six hives, 2 after; 5.5 and 5.2 in the two: 1 − 0.1096 ÷ 0.9455.
 	p.says("[data-result]", "88", "against 2 left untreated", "It worked")
 	p.says(`[data-colony="R2"]`, "Sealed brood was seen on 9 Dec 2025")
 	p.says(`[data-colony="R7"]`, "Only 4 mites before")
-	p.says("[data-reach]", "100 of 100 could be met")
+	p.says("[data-reach]", "100 of 100 mites could be reached")
 	p.says("[data-docket]", "Come back", "Count before the first supers")
 	if n := p.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("it takes %d pages of A4", n)
@@ -135,7 +135,7 @@ func TestFormicCourseWithAMissedVisit(t *testing.T) {
 		t.Helper()
 		p.says("[data-colony-open]", "S1")
 		p.given()
-		p.says("[data-finished]", "The round is done")
+		p.says("[data-finished]", "Round done")
 		p.until(allSent)
 	}
 	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
@@ -166,15 +166,15 @@ func TestFormicCourseWithAMissedVisit(t *testing.T) {
 func TestReachByKeys(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL+"/reach", browser.Desk)
-	p.says("[data-reach]", "of 100 could be met")
+	p.says("[data-reach]", "of 100 mites could be reached")
 	p.choose("Dribble or vapour")
 	for range 3 {
 		p.do(chromedp.Focus(chromedp.CSS(`[data-visit]:last-of-type`)), chromedp.SendKeys(chromedp.CSS(`[data-visit]:last-of-type`), "\u007f"))
 	}
 	p.until(`document.querySelectorAll('[data-visit]').length === 1`)
-	p.says("[data-reach]", "36 of 100 could be met")
+	p.says("[data-reach]", "36 of 100 mites could be reached")
 	p.choose("None")
-	p.says("[data-reach]", "100 of 100 could be met")
+	p.says("[data-reach]", "100 of 100 mites could be reached")
 }
 
 // Three kinds of strip: hives are dealt to them by chance, each group goes on to its job,
@@ -184,7 +184,7 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 	p := open(t, s.URL+"/yards", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/compare/plan"))
-	p.says("[data-enough]", "hives in each group tell 95 from 80 %")
+	p.says("[data-enough]", "hives in each group can tell 95 from 80 %")
 	p.fill("second", "95")
 	p.says(`[data-path="second"]`, "93 %")
 	p.fill("second", "40")
@@ -204,7 +204,7 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 	for _, group := range []string{"Card", "Felt", "Sponge"} {
 		p.says(fmt.Sprintf("[data-group=%q]", group), "nothing given yet")
 	}
-	p.says("main", "Dealt by chance within like strength on 4 Dec 2026")
+	p.says("main", "Assigned at random among hives of similar strength on 4 Dec 2026")
 	p.click(`[data-group="Felt"] a`)
 	p.says("[data-docket]", "3 hives")
 	p.until(`[...document.querySelectorAll('[data-docket] input')].some((i) => i.value === 'Saltmarsh Hut, comparison: Felt')`)
@@ -224,7 +224,7 @@ func TestCheckByKeys(t *testing.T) {
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/check"))
-	p.says(`[data-followup="visit"]`, "Weather fits Fri 4 Dec")
+	p.says(`[data-followup="visit"]`, "Suitable weather Fri 4 Dec")
 	press := func(keys ...string) {
 		t.Helper()
 		for _, k := range keys {
@@ -269,10 +269,10 @@ func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 	p.given()
 	p.until(allSent)
 	p.do(chromedp.Navigate(s.URL + "/check/" + job))
-	p.says("[data-spent]", "still to be disposed of", "Never use them again")
+	p.says("[data-spent]", "still to be disposed of", "Never reuse them")
 	p.fill("note", "household waste")
 	p.click("[data-form=spent] [data-save-form]")
-	p.says("[data-spent]", "0 left: all are disposed of")
+	p.says("[data-spent]", "0 left: all disposed of")
 	p.says(`[data-line="move"][data-state="done"]`, "Move the strips")
 }
 
@@ -318,7 +318,7 @@ func TestBottleWeighedOnItsDay(t *testing.T) {
 	p.until(allSent)
 	p.do(chromedp.Navigate(s.URL + "/check/" + job))
 	// 15 mL of 60 % are 17.1 g in a day.
-	p.says(`[data-pace="in_band"]`, "g a day, aim for 15 to 20", "In the band")
+	p.says(`[data-pace="in_band"]`, "g a day, aim for 15 to 20", "Right rate")
 }
 
 // A job of hives in two yards is gone out to yard by yard.

@@ -32,7 +32,7 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 	p := open(t, s.URL+"/decide", browser.Desk)
 	p.signIn("Owner")
 	p.until(`document.querySelectorAll('[data-row]').length === 200`)
-	p.says("[data-expected]", "No forecast of", "Say what you expect")
+	p.says("[data-expected]", "No forecast for", "Enter the weather you expect")
 	p.click(`[data-decide-yard="Yard 1"] [data-tick-all]`)
 	p.says("[data-why-none]", "None of these fits dribble on this day", "(40 hives)")
 	p.fill("low_c", "9")
@@ -47,7 +47,7 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 	p.fill("low_c", "2")
 	p.fill("high_c", "7")
 	p.click(`[data-save-form="weather"]`)
-	p.says("[data-expected]", "it counts until a forecast tells")
+	p.says("[data-expected]", "used until there is a forecast")
 	p.says(`[data-decide-yard="Yard 1"]`, "5 to 7 °C", "8–16 h") // at 8 h half-way up
 
 	keys := func(all ...string) {
@@ -81,7 +81,7 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 
 	p.do(chromedp.Focus(chromedp.CSS("[data-find-hive]")), chromedp.KeyEvent("h20"))
 	p.until(`document.querySelectorAll('[data-row]').length === 1`)
-	p.says("[data-docket]", "2 of them are not shown just now")
+	p.says("[data-docket]", "2 of them are hidden at the moment")
 	p.do(chromedp.Focus(chromedp.CSS("[data-fold-all]")), chromedp.KeyEvent(kb.Enter))
 	p.until(`document.querySelectorAll('[data-row]').length === 0 && document.querySelectorAll('[data-decide-yard]').length === 5`)
 	keys(kb.Enter)

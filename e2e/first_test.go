@@ -44,7 +44,7 @@ func TestFirstStartToFirstFollowup(t *testing.T) {
 	p.enters("operation", "Slipway crew")
 	p.enters("login", "Owner")
 	p.enters("password", "several plain words")
-	p.says2("Begin")
+	p.says2("Start")
 	p.says("main", "No yards yet")
 	p.says2("Add a yard")
 	p.enters("name", "Slipway")
@@ -65,7 +65,7 @@ func TestFirstStartToFirstFollowup(t *testing.T) {
 		p.until(`document.activeElement.closest('[data-path="typed"]') !== null`)
 		p.keys("6", "b", "s", "s", "u", kb.Enter) // six seams, no sealed brood, stores enough, no supers
 	}
-	p.says("main", "All hives were looked at")
+	p.says("main", "All hives inspected")
 	if looked := n - before; looked >= 40 {
 		t.Errorf("the look into six hives takes %d inputs, under 40 are wanted", looked)
 	}
@@ -98,7 +98,7 @@ func TestFirstStartToFirstFollowup(t *testing.T) {
 		p.says("[data-colony-open]", fmt.Sprintf("A%d", i+1), "30")
 		p.given()
 	}
-	p.says("main", "The round is done")
+	p.says("main", "Round done")
 
 	s.Later(21)
 	p.do(chromedp.Navigate(s.URL))

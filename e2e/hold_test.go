@@ -15,13 +15,13 @@ func TestPacketAsItsLabel(t *testing.T) {
 	p.choose("Packets")
 	p.fill("hold.oad_percent", "89")
 	p.choose("As its label")
-	p.choose("All I hold")
-	p.says(`[data-path="hold.made_up_to_ml"]`, "A figure is needed here. Possible: 10 to 100,000 mL")
+	p.choose("Use all I have")
+	p.says(`[data-path="hold.made_up_to_ml"]`, "Please fill this in. Use 10 to 100,000 mL")
 	p.fill("hold.made_up_to_ml", "500")
 	p.says("[data-docket]", "Weigh for 500 mL", "as the packet’s label", "6.23 % w/v", "4.45 % w/v",
-		"strength of the packet’s own label", "312 mg", "crystals can fall out")
+		"strength of the packet’s own label", "312 mg", "crystals can form")
 	p.says(`[data-line="Packet powder"]`, "35.0 g")
-	p.says("main", "does 10 colonies at the cap", "0 packets left")
+	p.says("main", "enough for 10 full-strength colonies", "0 packets left")
 	p.neverNaN()
 }
 
@@ -42,7 +42,7 @@ func TestThinAReadyMix(t *testing.T) {
 	p.choose("Volume")
 	p.fill("size.volume_ml", "1000")
 	p.fill("hold.stock.value", "6")
-	p.says(`[data-path="hold.stock.basis"]`, "not guessed")
+	p.says(`[data-path="hold.stock.basis"]`, "does not guess")
 	p.choose("Dihydrate")
 	p.says(`[data-line="Ready-mix"]`, "584 mL", "poured in last")
 	p.fill("hold.stock.value", "2")

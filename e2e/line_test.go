@@ -37,7 +37,7 @@ func TestStandLineByKeyboard(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + ropewalk))
 	p.stands("R1 R2 R3 R4 R5 R6 R7 R8")
 	for _, key := range []string{" ", kb.ArrowRight, " "} {
-		p.do(chromedp.Focus(chromedp.CSS(`[data-stand="R1"]`)), chromedp.KeyEvent(key))
+		p.do(chromedp.Focus(chromedp.CSS(`[data-stand="R1"] [data-grip]`)), chromedp.KeyEvent(key))
 		p.do(chromedp.Evaluate[chromedp.Void](`new Promise((done) => requestAnimationFrame(() => setTimeout(done)))`, chromedp.EvalAwaitPromise))
 	}
 	p.stands("R2 R1 R3 R4 R5 R6 R7 R8")
@@ -51,10 +51,10 @@ func TestThresholdsOfOnesOwn(t *testing.T) {
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/thresholds"))
-	p.says("main", "Midwinter", "trade: 1", "none in the trade")
+	p.says("main", "Midwinter", "usual: 1", "no agreed threshold")
 	p.fill("thresholds[0].board", "900")
 	p.choose("Save")
-	p.says(`[data-path="thresholds[0].board"]`, "Too high. Possible: 0 to 500 a day")
+	p.says(`[data-path="thresholds[0].board"]`, "Use 0 to 500 a day")
 	p.fill("thresholds[0].board", "5")
 	p.choose("Save")
 	p.says("main", "Saved.")
@@ -73,7 +73,7 @@ func TestDecideOnAPhone(t *testing.T) {
 	const yard = `[data-decide-yard="Kiln Lane"] `
 	p.says(yard+`[data-row="K2"] [data-cell="dribble"]`, "look first")
 	p.click(yard + `[data-row="K2"] [data-cell="dribble"]`)
-	p.says(yard+"[data-reasons]", "An inspection without brood holds 3 days", "Look again")
+	p.says(yard+"[data-reasons]", "A broodless inspection counts for 3 days", "Look again")
 	p.click(yard + `[data-method="pad"]`)
 	p.says(yard, "Windows for formic acid", "too cold")
 	wide, err := look(p, chromedp.Evaluate[bool](`document.documentElement.scrollWidth > innerWidth + 1`))

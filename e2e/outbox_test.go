@@ -47,8 +47,8 @@ func (p page) signOut(url string, waiting bool) {
 	p.do(chromedp.Navigate(url + "/people"))
 	if waiting {
 		p.choose("Sign out")
-		p.says("main", "One line of a round waits on this phone and is not sent yet. It stays here")
-		p.choose("Sign out all the same")
+		p.says("main", "One line of a round waits on this phone and has not been sent. It stays here")
+		p.choose("Sign out anyway")
 	} else {
 		p.click("[data-sign-out]")
 	}
@@ -143,7 +143,7 @@ func TestRefusedLineBlocksNobody(t *testing.T) {
 		t.Errorf("%d lines went through, want the last", n)
 	}
 	p.do(chromedp.Navigate(url + "/waiting"))
-	p.says("main", "Slipway H000", "Refused for a test: 403.", "I have written it down: drop it")
+	p.says("main", "Slipway H000", "Refused for a test: 403.", "I have written it down: remove it")
 }
 
 // oneWaits is an owner's phone that has no signal, with one dose of a round waiting on it.

@@ -18,24 +18,24 @@ func TestFormicToKeptBatch(t *testing.T) {
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.click(`[data-choose="pad"]`)
-	p.says(`[data-path="hold.percent"]`, "A figure is needed here")
+	p.says(`[data-path="hold.percent"]`, "Please fill this in")
 	p.fill("hold.percent", "85")
-	p.says("[data-docket]", "Let down 21 mL", "60 % · sponge above", "butyl or neoprene gloves", "acid-gas filter", "second person")
+	p.says("[data-docket]", "Dilute to 21 mL", "60 % · sponge above", "butyl or neoprene gloves", "acid-gas filter", "second person")
 	p.says(`[data-line="Water"]`, "7.1 g", "4 °C")
 	p.says(`[data-line="Formic acid"]`, "16.9 g", "14 mL", "into the water, outdoors, upwind")
 	p.says(`[data-colony="1"]`, "20 mL · 10 combs", "13.7 g acid")
-	p.says("[data-docket]", "a tablespoon is 14.8, 15 or 20 mL", "4 visits, 5 days apart", "30 minutes", "Never water into acid")
+	p.says("[data-docket]", "a tablespoon is 14.8, 15 or 20 mL", "4 visits, 5 days apart", "30 minutes", "Never pour water into acid")
 	p.neverNaN()
 
 	p.fill("working_percent", "90")
-	p.says(`[data-path="working_percent"]`, "cannot make it stronger", "Possible: 5 to 85 %")
+	p.says(`[data-path="working_percent"]`, "cannot make it stronger", "Use 5 to 85 %")
 	p.fill("working_percent", "65")
-	p.says("[data-docket]", "19.7 mL of that hold the same as 18 mL of 65 %")
+	p.says("[data-docket]", "19.7 mL of that holds the same acid as 18 mL of 65 %")
 
 	// 1.1834 at 30 °C is 85 %, and what is made of it 65 ± 0.9.
 	p.choose("By density")
 	p.fill("hold.reading.g_per_ml", "1.1834")
-	p.says(`[data-path="hold.reading.temp_c"]`, "A density says nothing without its temperature")
+	p.says(`[data-path="hold.reading.temp_c"]`, "A density means nothing without its temperature")
 	p.fill("hold.reading.temp_c", "30")
 	p.says("[data-docket]", "65 ± 0.9 %", "85 ± 1.2 %")
 
@@ -47,9 +47,9 @@ func TestFormicToKeptBatch(t *testing.T) {
 	if n := p.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("the docket takes %d pages", n)
 	}
-	p.choose("Copy into a new plan")
-	p.choose("Copy it")
-	p.says("[data-docket]", "Let down", "65 ± 0.9 %")
+	p.choose("Mix again")
+	p.choose("Replace it")
+	p.says("[data-docket]", "Dilute to", "65 ± 0.9 %")
 	if got := p.value("hold.reading.temp_c"); got != "30" {
 		t.Errorf("the temperature came back as %q", got)
 	}
@@ -59,10 +59,10 @@ func TestFormicToKeptBatch(t *testing.T) {
 func TestReadyPads(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Phone)
 	p.click(`[data-choose="pad"]`)
-	p.says("[data-docket]", "Let down 160 mL") // 152 and a twentieth
-	p.open("What you hold")
+	p.says("[data-docket]", "Dilute to 160 mL") // 152 and a twentieth
+	p.open("What you have")
 	p.choose("Ready pads")
-	p.says(`[data-path="hold.card.formic_g"]`, "Too low", "Possible: 1 to 200 g")
+	p.says(`[data-path="hold.card.formic_g"]`, "Use 1 to 200 g")
 	p.fill("hold.card.formic_g", "68")
 	p.says("[data-docket]", "Count out 16 pads", "1,088 g", "butyl or neoprene gloves")
 	p.says(`[data-colony="R1"]`, "2 pads · 10 combs")

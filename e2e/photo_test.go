@@ -62,7 +62,7 @@ func TestMitesTappedOnAPhoto(t *testing.T) {
 		t.Fatal(err)
 	}
 	upload(text)
-	p.says("[data-board-photo]", "This is no photo that can be opened here")
+	p.says("[data-board-photo]", "Keeler cannot open this file")
 	upload(board(t))
 	tap := func(x, y float64) {
 		t.Helper()

@@ -37,7 +37,7 @@ func TestDocketPrintsOnOnePage(t *testing.T) {
 			t.Errorf("20 colonies take %d pages of %s, want 1", n, name)
 		}
 	}
-	for method, title := range map[string]string{"strip": "Cook for", "pad": "Let down"} {
+	for method, title := range map[string]string{"strip": "Make solution for", "pad": "Dilute to"} {
 		p.click(fmt.Sprintf(`[data-choose=%q]`, method))
 		if method == "pad" {
 			p.fill("hold.percent", "85")

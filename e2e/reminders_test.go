@@ -57,5 +57,5 @@ func TestReminderToAPushService(t *testing.T) {
 	p.says("[data-reminders]", "Nothing answers at this address")
 	standIn.Answer(http.StatusGone)
 	p.click("[data-try-reminder]")
-	p.says("[data-reminders]", "no longer knows it: turn reminders off and on again")
+	p.says("[data-reminders]", "no longer knows this browser: turn reminders off and on again")
 }

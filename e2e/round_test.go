@@ -155,7 +155,7 @@ func ptr[T any](v T) *T { return &v }
 // byHand chooses a batch, and says that it was mixed without the bench.
 func (p page) byHand(batch string) {
 	p.t.Helper()
-	p.pick("Giving from", batch+" (not at the bench)")
+	p.pick("Giving from", batch+" (not mixed at the bench)")
 	p.click("[data-by-hand]")
 	p.until(`document.querySelector('[data-unsaid]') === null`)
 }
@@ -297,9 +297,9 @@ func TestARound(t *testing.T) {
 	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.enter()
 	p.says("[data-colony-open]", "H000", "1 of 4", "draw 5")
-	p.says("[data-jar]", "No batch is finished for it")
+	p.says("[data-jar]", "No finished batch for it")
 	p.byHand("No. 1 Big jar")
-	p.says("[data-jar]", "100 mL left", "does them all, 50 mL over") // 5 + 10 + 15 + 20 of 100
+	p.says("[data-jar]", "100 mL left", "enough for all, 50 mL to spare") // 5 + 10 + 15 + 20 of 100
 	for range 2 {
 		p.click(`[data-colony-open] [data-gap="5"]`) // half a seam more is 2.5 mL, which a syringe of 60 gives as 2: a tie goes down
 	}
@@ -320,7 +320,7 @@ func TestARound(t *testing.T) {
 	p.says("[data-colony-open]", "H002")
 	p.click("[data-other]")
 	p.click(`[data-reason="ran_out"]`)
-	p.says("[data-colony-open]", "H002", "Really given") // nothing is written before it is said how much
+	p.says("[data-colony-open]", "H002", "Actually given") // nothing is written before it is said how much
 	p.fill("amount", "4")
 	p.do(chromedp.Evaluate[chromedp.Void](later))
 	p.click("[data-write-it]")
@@ -328,7 +328,7 @@ func TestARound(t *testing.T) {
 	p.choose("From above")
 	p.says("[data-colony-open]", "box 1: 0 · box 2: 10", "2 seams below are not reached: open the boxes")
 	p.given()
-	p.says("[data-finished]", "The round is done", "79 mL left over")
+	p.says("[data-finished]", "Round done", "79 mL left over")
 
 	p.click(`[data-hive="H002"]`)
 	p.says("[data-done]", "4 mL", "Ran out", "Owner")
@@ -370,7 +370,7 @@ func TestARound(t *testing.T) {
 	other.says("[data-colony-open]", "H001", "8 mL", "4 shots", "4 mL, 140 mg of acid in a full seam") // two seams
 
 	other.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/" + roundDay + "/sheet"))
-	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held", "4 mL a full seam")
+	other.says("[data-sheet]", "H000", "H003", "nitrile gloves", "permit held", "4 mL for a full seam")
 	other.says("[data-dose-table]", "1 2 3", "4 8 12", "40 44 48")
 	if n := other.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("the sheet of a yard takes %d pages", n)
@@ -583,7 +583,7 @@ func TestRoundOfStrips(t *testing.T) {
 	p.given()
 	p.says("[data-colony-open]", "R2")
 	p.given()
-	p.says("[data-finished]", "Out from 15 Jan 2027, by 29 Jan 2027 at the latest")
+	p.says("[data-finished]", "Take out from 15 Jan 2027, by 29 Jan 2027 at the latest")
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	taking := func() int {
 		p.do(chromedp.Navigate(s.URL + "/treat"))
@@ -614,7 +614,7 @@ func TestRoundOfStrips(t *testing.T) {
 	p.says("[data-done]", "1 missing")
 	p.click(`[data-hive="R2"]`)
 	p.given()
-	p.says("[data-finished]", "The round is done")
+	p.says("[data-finished]", "Round done")
 	p.until(`document.querySelector('[data-hive="R2"]').dataset.state === 'done'`)
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	if n := taking(); n != 0 {

@@ -35,7 +35,7 @@ func TestSettings(t *testing.T) {
 	delete(settings, "forecasts")
 	o.send(http.MethodPut, "/api/settings", settings)
 	p.click(`[data-save-form="settings"]`)
-	p.says("[data-stale]", "Somebody else changed these settings meanwhile", "In force now", "$")
+	p.says("[data-stale]", "Somebody else changed these settings in the meantime", "Set now", "$")
 	p.do(chromedp.Reload())
 	if got := p.value("currency"); got != "£" {
 		t.Errorf("what was typed became %q", got)
@@ -49,8 +49,8 @@ func TestSettings(t *testing.T) {
 	// A service that tells something else is told of at its field, before anything is saved.
 	p.fill("forecast", s.URL)
 	p.click("[data-try-forecast]")
-	p.says(`[data-path="forecast"]`, "tells no forecast that Keeler can read")
+	p.says(`[data-path="forecast"]`, "not with a forecast Keeler can read")
 	p.fill("forecast", "weather")
 	p.click("[data-try-forecast]")
-	p.says(`[data-path="forecast"]`, "Write the whole address")
+	p.says(`[data-path="forecast"]`, "Type the whole address")
 }

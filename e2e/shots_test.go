@@ -99,7 +99,7 @@ var views = []view{
 // mixed chooses the newest batch that was not at the bench.
 var mixed = script(`(() => {
 	const jar = document.querySelector('[data-jar] select')
-	Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(jar, [...jar.options].find((o) => o.text.includes('not at the bench')).value)
+	Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(jar, [...jar.options].find((o) => o.text.includes('not mixed at the bench')).value)
 	jar.dispatchEvent(new Event('change', { bubbles: true }))
 })()`)
 

@@ -82,7 +82,7 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 	p.enter()
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.click("[data-save]")
-	p.says("aside", "Not saved: the server does not answer")
+	p.says("aside", "Not saved: Keeler cannot reach its server")
 	p.click("[data-save]")
 	p.says("aside", "Saved: Ropewalk, 4 Dec 2026")
 

@@ -20,28 +20,28 @@ func TestStripsToKeptPots(t *testing.T) {
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.click(`[data-choose="strip"]`)
-	p.says("[data-unfilled]", "Nobody gets anything yet")
+	p.says("[data-unfilled]", "Nothing to dose yet")
 	p.click(gap("1", 2))
 	for range 8 { // each set to full and on to the next
 		p.do(chromedp.KeyEvent("4"), chromedp.KeyEvent(kb.ArrowRight))
 	}
 	p.says(`[data-colony="1"]`, "3 strips · 8 seams", "20.8 g acid")
-	p.says("[data-docket]", "Cook for 3 strips", "two to three", "acid-gas + P3 filters")
+	p.says("[data-docket]", "Make solution for 3 strips", "two to three", "acid-gas + P3 filters")
 	p.says(`[data-line="Glycerol"]`, "145 g", "115 mL")
 	p.says(`[data-line="Oxalic dihydrate"]`, "76.6 g", "70 °C")
 	p.says("[data-docket]", "6.92 g", "161 g", "cools the pot by about 20 °C", "Many places forbid")
 	p.neverNaN()
 
 	// Corrected by hand: one more between those in the fourth and the sixth gap.
-	p.click(`[aria-label="A tap marks"] button[value="strip"]`)
+	p.click(`[aria-label="Tapping marks"] button[value="strip"]`)
 	if n := p.count(`[data-colony="1"] [aria-checked="true"]`); n != 3 {
 		t.Errorf("%d strips can be tapped, want 3", n)
 	}
 	p.click(gap("1", 4))
 	p.says(`[data-colony="1"]`, "4 strips")
-	p.says("[data-docket]", "Cook for 4 strips", "fewer than two frames between")
+	p.says("[data-docket]", "Make solution for 4 strips", "less than two frames between")
 	p.click("[data-again]")
-	p.says("[data-docket]", "Cook for 3 strips")
+	p.says("[data-docket]", "Make solution for 3 strips")
 
 	p.fill("name", "First pot")
 	p.click("[data-save]")
@@ -54,17 +54,17 @@ func TestStripsToKeptPots(t *testing.T) {
 	if got := p.value("carried.oad_percent"); got != "34.6" {
 		t.Errorf("the first pot's strength came as %q", got)
 	}
-	p.says(`[data-line="Left-over liquor"]`, "100 g")
+	p.says(`[data-line="Left-over solution"]`, "100 g")
 	p.says(`[data-line="Oxalic dihydrate"]`, "42.0 g")
 	p.fill("carried.grams", "400")
-	p.says(`[data-path="carried.grams"]`, "More than this pot takes", "Possible: 0 to 221 g")
+	p.says(`[data-path="carried.grams"]`, "Too much for this pot", "Use 0 to 221 g")
 	p.fill("carried.grams", "100")
 	p.fill("name", "Second pot")
 	p.click("[data-save]")
 	p.says("aside", "Saved: Second pot")
 	p.click("[data-saved]")
-	p.says("main", "Its left-over liquor comes from First pot")
-	p.says("[data-docket]", "Cook for 3 strips")
+	p.says("main", "Its left-over solution came from First pot")
+	p.says("[data-docket]", "Make solution for 3 strips")
 	if n := p.pages(chromedp.PaperA4); n != 1 {
 		t.Errorf("the docket of a pot takes %d pages", n)
 	}
@@ -76,20 +76,20 @@ func TestStripsToKeptPots(t *testing.T) {
 func TestStripsRefused(t *testing.T) {
 	p := open(t, up(t, true).URL, browser.Phone)
 	p.click(`[data-choose="strip"]`)
-	p.says("[data-docket]", "Cook for 19 strips")
+	p.says("[data-docket]", "Make solution for 19 strips")
 	p.open("Recipe, acid to glycerol")
 	p.choose("My own")
 	p.fill("recipe.oad_g", "1500")
-	p.says(`[data-path="recipe.oad_g"]`, "More acid than any standard recipe", "Possible: 94.5 to 1039 g")
+	p.says(`[data-path="recipe.oad_g"]`, "More acid than any standard recipe", "Use 94.5 to 1039 g")
 	p.fill("recipe.oad_g", "500")
 	p.fill("glycerol_percent", "80")
-	p.says(`[data-path="glycerol_percent"]`, "Possible: 86 to 99.5 %")
+	p.says(`[data-path="glycerol_percent"]`, "Use 86 to 99.5 %")
 	p.fill("glycerol_percent", "86")
-	p.open("Sized by")
+	p.open("Work out from")
 	p.click(`button[value="strips"]`)
 	p.fill("size.strips", "0")
-	p.says(`[data-path="size.strips"]`, "Possible: 1 to 20,000 strips")
+	p.says(`[data-path="size.strips"]`, "Use 1 to 20,000 strips")
 	p.do(chromedp.Reload())
-	p.says(`[data-path="size.strips"]`, "Too low")
+	p.says(`[data-path="size.strips"]`, "Use 1 to 20,000 strips")
 	p.neverNaN()
 }

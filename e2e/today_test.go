@@ -19,7 +19,7 @@ func TestTodayThroughDays(t *testing.T) {
 	p.enter()
 	p.says("h1", "Friday 4 December")
 	p.says(`[data-followup="out"][data-state="late"]`, "Take the strips out", "K5, K6, K7", "2 days late")
-	p.says(`[data-followup="visit"]`, "Ropewalk", "Weather fits Fri 4 Dec")
+	p.says(`[data-followup="visit"]`, "Ropewalk", "Suitable weather Fri 4 Dec")
 	p.says("[data-week]", "Ropewalk Dribble · 6 hives", "nitrile gloves", "Mix first Ropewalk, midwinter dribble")
 	p.says("header nav", "1 late", "25 hives", "jobs running")
 	p.until(`document.querySelectorAll('[data-band-yard="Ropewalk"] [data-band-mark="visit"]').length === 1`)
@@ -61,7 +61,7 @@ func TestTodayTogether(t *testing.T) {
 	p.says(`[data-path="from"]`, "There is no such day")
 	p.day("from", "01dec2026")
 	p.click("[data-together-yes]")
-	p.says("[data-together]", "All treat together, 1 Dec 2026 to 14 Dec 2026")
+	p.says("[data-together]", "Everyone treats together, 1 Dec 2026 to 14 Dec 2026")
 	p.says(`[data-together-yard="Ropewalk"]`, "0 of 8 done, 6 planned")
 	p.click("[data-not-mixed] a")
 	p.says("h1", "Ropewalk, midwinter dribble")
@@ -104,7 +104,7 @@ func TestPersonInTwoOperations(t *testing.T) {
 		p.says("[data-menu]", to)
 		p.says("main", says)
 	}
-	goes("Upriver", "No hive stands anywhere yet")
+	goes("Upriver", "No hives yet")
 	goes("Marrow Quay", "Take the strips out")
 }
 
@@ -113,7 +113,7 @@ func TestTodayOfNobody(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL, browser.Phone)
 	p.enter()
-	p.says("main", "No hive stands anywhere yet")
+	p.says("main", "No hives yet")
 	p.click(`nav a[href="/more"]`)
 	p.says("main", "Register", "Stock", "Practice")
 	p.click(`main a[href="/book"]`)

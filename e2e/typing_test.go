@@ -15,7 +15,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.fill("mean.seams", "52")
 	p.fill("mean.colonies", "8")
-	p.says("[data-docket]", "Weigh for 296 mL", "6.5 seams a colony is a mean")
+	p.says("[data-docket]", "Weigh for 296 mL", "6.5 seams a colony is an average")
 	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
 	p.says(`[data-line="Sugar"]`, "178 g")
 
@@ -42,23 +42,23 @@ func TestBadInputAndReload(t *testing.T) {
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.choose("Volume")
 	for _, c := range []struct{ typed, told string }{
-		{"-40", "Possible: 10 to 100,000 mL"},
-		{"0", "Possible: 10 to 100,000 mL"},
+		{"-40", "Use 10 to 100,000 mL"},
+		{"0", "Use 10 to 100,000 mL"},
 		{"9e99", "Type a number"},
 		{"a jug", "Type a number"},
-		{"999999999", "Too high"},
+		{"999999999", "Use 10 to 100,000 mL"},
 	} {
 		p.fill("size.volume_ml", c.typed)
 		p.says(`[data-path="size.volume_ml"]`, c.told)
-		p.says("[data-unfilled]", "Mend the marked figure")
+		p.says("[data-unfilled]", "Fix the marked field")
 		p.neverNaN()
 	}
 	p.fill("size.volume_ml", "500")
 	p.fill("name", "Before the frost")
 	p.fill("size.volume_ml", "999999999")
-	p.says("[data-unfilled]", "Too high")
+	p.says("[data-unfilled]", "Use 10 to 100,000 mL")
 	p.do(chromedp.Reload())
-	p.says(`[data-path="size.volume_ml"]`, "Too high")
+	p.says(`[data-path="size.volume_ml"]`, "Use 10 to 100,000 mL")
 	if got := p.value("size.volume_ml"); got != "999999999" {
 		t.Errorf("the reload lost what was typed: %q", got)
 	}
@@ -70,13 +70,13 @@ func TestBadInputAndReload(t *testing.T) {
 
 	p.choose("Packets")
 	p.fill("hold.oad_percent", "0")
-	p.says(`[data-path="hold.oad_percent"]`, "Possible: 1 to 100 %")
-	p.choose("My own")
+	p.says(`[data-path="hold.oad_percent"]`, "Use 1 to 100 %")
+	p.choose("My own strength")
 	p.fill("hold.oad_percent", "89")
 	p.fill("strength.value", "300")
-	p.says(`[data-path="strength.basis"]`, "not guessed")
+	p.says(`[data-path="strength.basis"]`, "does not guess")
 	p.choose("Dihydrate")
-	p.says(`[data-path="strength.value"]`, "More acid than stays dissolved", "Possible: 5 to 80.5 g/L")
+	p.says(`[data-path="strength.value"]`, "More acid than will stay dissolved", "Use 5 to 80.5 g/L")
 	p.neverNaN()
 }
 
@@ -86,8 +86,8 @@ func TestBrokenDraft(t *testing.T) {
 	p.says("[data-docket]", "Weigh for 265 mL")
 	p.do(chromedp.Evaluate[chromedp.Void](`window.addEventListener('beforeunload', () =>
 		localStorage.setItem('keeler.mix.draft', '{"version":3,"units":"metric"}'))`), chromedp.Reload())
-	p.says("body", "This page failed")
-	p.choose("Clear what was typed and start afresh")
+	p.says("body", "Something went wrong on this page")
+	p.choose("Clear what was typed and start again")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-docket]")))
 	p.says("[data-docket]", "Weigh for 265 mL")
 }
@@ -118,7 +118,7 @@ func TestServerAway(t *testing.T) {
 		t.Fatal(err)
 	}
 	p.click("[data-save]")
-	p.says("aside", "Not saved: the server does not answer")
+	p.says("aside", "Not saved: Keeler cannot reach its server")
 	p.click(gap("R4", 2))
 	p.says("[data-unfilled]", "What you typed is still here")
 	if err := s.Serve(); err != nil {
@@ -142,5 +142,5 @@ func TestBoardByKeyboard(t *testing.T) {
 	p.says(`[data-colony="3"]`, "27 mL · 5½ seams")
 	p.says(`[data-colony="4"]`, "36 mL · 7¼ seams")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-add] input`), "6 lots\r"))
-	p.says("[data-add]", "Entry 2 is not a count for this hive")
+	p.says("[data-add]", "Entry 2 is not a seam count for this hive")
 }

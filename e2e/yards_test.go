@@ -33,17 +33,17 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	s := up(t, false)
 	s.Overcast() // a yard made by hand has another id each time, and so another weather
 	p := open(t, s.URL+"/yards", browser.Desk)
-	p.says("main", "Begin here")
-	p.do(chromedp.SendKeys(`//label[text()="What is the operation called?"]/following-sibling::div/input`, "Slipway crew"),
+	p.says("main", "Set up Keeler")
+	p.do(chromedp.SendKeys(`//label[text()="Name of your operation"]/following-sibling::div/input`, "Slipway crew"),
 		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="username"]`), "Owner"),
 		chromedp.SendKeys(chromedp.CSS(`input[autocomplete="new-password"]`), "short"))
-	p.choose("Begin")
-	p.says("main", "Too low. Possible: 10 to 200 characters")
+	p.choose("Start")
+	p.says("main", "Use at least 10 characters")
 	p.write(`input[autocomplete="new-password"]`, "several plain words")
-	p.choose("Begin")
-	p.says("main", "This is not the code")
+	p.choose("Start")
+	p.says("main", "This code is wrong")
 	p.write(`[data-path="code"] input`, s.Code)
-	p.choose("Begin")
+	p.choose("Start")
 	p.says("main", "No yards yet")
 	p.says("header", "Owner", "Slipway crew")
 
@@ -53,7 +53,7 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.write(`[data-path="name"] input`, "Slipway")
 	p.write(`[data-path="latitude"] input`, "200")
 	p.choose("Save")
-	p.says("form", "Too high. Possible: -66 to 70 degrees")
+	p.says("form", "Use -66 to 70 degrees")
 	p.write(`[data-path="latitude"] input`, "57.5")
 	p.choose("Save")
 	p.click(`[data-yard="Slipway"] h2 a`)
@@ -72,7 +72,7 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.says(`[data-ask="brood"] [aria-pressed="true"]`, "none")
 	p.says(`[data-ask="stores"] [aria-pressed="true"]`, "enough")
 	p.do(chromedp.KeyEvent(kb.Enter))
-	p.says("main", "All hives were looked at")
+	p.says("main", "All hives inspected")
 
 	p.click("main .MuiButton-root ~ a, main h1 + a")
 	p.says(`[data-stand="A1"]`, "3¼", "count")
@@ -84,10 +84,10 @@ func TestFromFirstStartToTheBench(t *testing.T) {
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	p.says(`[data-row="A1"]`, "treat", "look first", "no forecast")
 	p.click(`[data-row="A1"] input`)
-	p.says("[data-docket]", "1 hive", "3¼ seams", "One finds no window within ten days", "Which rule do you work under?")
+	p.says("[data-docket]", "1 hive", "3¼ seams", "No suitable weather for one hive", "Which rule do you work under?")
 	p.choose("A prescription or permit")
 	p.click("[data-make-job]")
-	p.says("[data-docket]", "A figure is needed here")
+	p.says("[data-docket]", "Please fill this in")
 	p.write(`[data-path="rule"] input`, "permit held")
 	p.click("[data-make-job]")
 	p.click("[data-mix]")
@@ -108,7 +108,7 @@ func TestDecide(t *testing.T) {
 	p.says(yard+`[data-row="R3"]`, "over", "treat", "with care", "in a job")
 	p.says(yard+`[data-row="R4"]`, "with the yard", "does not fit")
 	p.click(yard + `[data-row="R4"] [data-cell="dribble"]`)
-	p.says(yard+"[data-reasons]", "Light: hungry bees would drink the syrup", "seen the day before", "Feed it first")
+	p.says(yard+"[data-reasons]", "It is light: hungry bees would drink the syrup", "seen the day before", "Feed it first")
 	p.click(yard + `[data-row="R4"] [data-cell="strip"]`)
 	p.says(yard+"[data-reasons]", "Too cold")
 	p.click(yard + `[data-day="2026-12-08"]`)
@@ -139,7 +139,7 @@ func TestDecide(t *testing.T) {
 	p.do(chromedp.Reload())
 	p.says("[data-docket]", "7 hives") // what was chosen outlives a reload
 	p.click("[data-make-job]")
-	p.says("[data-docket]", "All the same, because: Fed on Thursday", "A registered product, by its label")
+	p.says("[data-docket]", "Treated anyway because: Fed on Thursday", "A registered product, by its label")
 	p.click("[data-mix]")
 	// 37½ seams and R4's 4, at 5 mL.
 	p.says("main", "7 hives from above")
@@ -163,7 +163,7 @@ func TestTwoAtOneHive(t *testing.T) {
 	second.write(`[data-path="name"] input`, "R1 west")
 	second.click("[data-save-colony]")
 	second.says("[data-both]", "nothing was overwritten", "R1 east", "R1 west")
-	second.choose("Save mine over it")
+	second.choose("Save mine")
 	second.says("h1", "R1 west")
 }
 
@@ -185,16 +185,16 @@ func TestLookWithoutSignal(t *testing.T) {
 	away.Store(true)
 	p.click(`[data-ask="brood"] button[value="much"]`)
 	p.click("[data-keep-inspection]")
-	p.says("[data-said]", "The server did not answer. Nothing is lost")
+	p.says("[data-said]", "Keeler cannot reach its server. What you typed is still here")
 	p.says("[data-inspection-sheet]", "R2")
 	p.do(chromedp.Reload())
-	p.says(`[data-ask="brood"] [aria-pressed="true"]`, "much")
+	p.says(`[data-ask="brood"] [aria-pressed="true"]`, "a lot")
 	away.Store(false)
 	p.click("[data-keep-inspection]")
 	p.says("[data-inspection-sheet]", "R2")
 	p.do(chromedp.Navigate(url + ropewalk))
 	p.do(chromedp.Click(`//button[normalize-space()="Table"]`))
-	p.says("tbody tr", "R1", "much")
+	p.says("tbody tr", "R1", "a lot")
 }
 
 // A table of colonies: looked at, its faults named, and stored only on a word.
@@ -211,13 +211,13 @@ func TestImport(t *testing.T) {
 		p.do(chromedp.SetUploadFiles(chromedp.CSS("input[type=file]"), []string{file}))
 	}
 	choose("\x89PNG\r\n\x00\x00")
-	p.says("[data-said]", "This is not a table as text")
+	p.says("[data-said]", "This is not a text file")
 	choose("yard;colony;boxes\nRopewalk;R9;deep 10\nRopewalk;R1;deep 10\n")
-	p.says("[data-preview]", "1 rows are right, 1 are not. Nothing is stored yet.")
-	p.says("main", "Another one has this name already")
+	p.says("[data-preview]", "1 rows are fine, 1 need attention. Nothing saved yet.")
+	p.says("main", "This name is already taken")
 	choose("yard;colony;boxes\nRopewalk;R9;deep 10\n")
 	p.click("[data-store]")
-	p.says("[data-stored]", "1 hives stored")
+	p.says("[data-stored]", "1 hive imported")
 	p.do(chromedp.Navigate(s.URL + ropewalk))
 	p.says(`[data-stand="R9"]`, "R9", "not counted")
 }

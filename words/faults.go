@@ -12,7 +12,11 @@ import (
 
 // Fault tells what is wrong with an input, and how to mend it.
 func Fault(f fault.Fault) string {
-	return sentence(f) + possible(f)
+	usable := possible(f)
+	if usable != "" && (f.Reason == fault.TooLow || f.Reason == fault.TooHigh) {
+		return usable // which side it lies on can be seen
+	}
+	return strings.TrimSpace(sentence(f) + " " + usable)
 }
 
 // Faults tells all that is wrong with one thing.
@@ -69,5 +73,8 @@ func possible(f fault.Fault) string {
 	}
 	// The range shown is rounded inward, so that its ends are accepted.
 	low, high := tidy(f.Low, figures, math.Ceil), tidy(f.High, figures, math.Floor)
-	return strings.TrimRight(fmt.Sprintf(" Possible: %s to %s %s", low, high, f.Unit), " ") + "."
+	if f.Unit == "characters" && f.Reason == fault.TooLow {
+		return fmt.Sprintf("Use at least %s characters.", low)
+	}
+	return strings.TrimRight(fmt.Sprintf("Use %s to %s %s", low, high, f.Unit), " ") + "."
 }

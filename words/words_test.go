@@ -26,18 +26,18 @@ func TestFault(t *testing.T) {
 		fault fault.Fault
 		want  string
 	}{
-		{fault.Fault{Field: "size.volume_ml", Reason: fault.TooLow, Low: 10, High: 100000, Unit: "mL"}, "Too low. Possible: 10 to 100,000 mL."},
+		{fault.Fault{Field: "size.volume_ml", Reason: fault.TooLow, Low: 10, High: 100000, Unit: "mL"}, "Use 10 to 100,000 mL."},
 		// Its ends are rounded inward, so that both are accepted.
-		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than stays dissolved at room temperature. Possible: 0.358 to 5.75 % w/v."},
-		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Say whether the label counts dihydrate or anhydrous: the two differ by 1.4, so it is not guessed."},
-		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nobody gets anything yet: tap the gaps that hold bees, or size the batch another way."},
+		{fault.Fault{Field: "strength.value", Reason: fault.Insoluble, Low: 0.35704, High: 5.7529, Unit: "% w/v"}, "More acid than will stay dissolved at room temperature. Use 0.358 to 5.75 % w/v."},
+		{fault.Fault{Field: "hold.stock.basis", Reason: fault.Missing}, "Choose whether the label counts dihydrate or anhydrous: the two differ by 1.4, so Keeler does not guess."},
+		{fault.Fault{Field: "colonies", Reason: fault.Missing}, "Nothing to dose yet: tap the gaps that hold bees, or work it out another way."},
 		{fault.Fault{Field: "name", Reason: fault.Missing}, "Give it a name."},
-		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Possible: 1 to 10,000 tablets."},
-		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Too high. Possible: 0.986 to 1.209 g/mL."},
-		{fault.Fault{Field: "uptake_g", Reason: fault.Missing, Low: 0.5, High: 500, Unit: "g"}, "Weigh one dry and one soaked: the difference is what a piece takes up. Possible: 0.5 to 500 g."},
-		{fault.Fault{Field: "carried.grams", Reason: fault.Overfull, High: 221.28, Unit: "g"}, "More than this pot takes and still comes out right: weigh less of it in, or make a larger pot. Possible: 0 to 221 g."},
-		{fault.Fault{Field: "working_percent", Reason: fault.Upward, Low: 5, High: 60, Unit: "%"}, "Thinning cannot make it stronger than what is in the bottle. Possible: 5 to 60 %."},
-		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Too low. Possible: 0 to 1,000,000."},
+		{fault.Fault{Field: "hold.count", Reason: fault.WholeOnly, Low: 1, High: 10000, Unit: "tablets"}, "Only whole tablets. Use 1 to 10,000 tablets."},
+		{fault.Fault{Field: "hold.reading.g_per_ml", Reason: fault.TooHigh, Low: 0.986, High: 1.2093, Unit: "g/mL"}, "Use 0.986 to 1.209 g/mL."},
+		{fault.Fault{Field: "uptake_g", Reason: fault.Missing, Low: 0.5, High: 500, Unit: "g"}, "Weigh one dry and one soaked: the difference is what one takes up. Use 0.5 to 500 g."},
+		{fault.Fault{Field: "carried.grams", Reason: fault.Overfull, High: 221.28, Unit: "g"}, "Too much for this pot to come out right: use less of it, or make a larger pot. Use 0 to 221 g."},
+		{fault.Fault{Field: "working_percent", Reason: fault.Upward, Low: 5, High: 60, Unit: "%"}, "Diluting cannot make it stronger than what is in the bottle. Use 5 to 60 %."},
+		{fault.Fault{Field: "prices.hold", Reason: fault.TooLow, Low: 0, High: 1e6}, "Use 0 to 1,000,000."},
 	} {
 		if got := Fault(c.fault); got != c.want {
 			t.Errorf("%+v:\n got %q\nwant %q", c.fault, got, c.want)
@@ -142,11 +142,11 @@ func TestBecause(t *testing.T) {
 		why    string
 	}{
 		{fit.Reason{Code: "overdue", Figures: []float64{1, 57, 1}}, "Strips are 1 day overdue, in for 57 days."},
-		{fit.Reason{Code: "too_small", Figures: []float64{1.25}}, "1¼ seams: too small to treat, it cannot keep itself warm."},
-		{fit.Reason{Code: "break_window", To: calendar.Of(2027, 1, 9)}, "In its break without brood, until 9 Jan 2027."},
+		{fit.Reason{Code: "too_small", Figures: []float64{1.25}}, "1¼ seams: too small to treat; it cannot keep itself warm."},
+		{fit.Reason{Code: "break_window", To: calendar.Of(2027, 1, 9)}, "In its brood break, until 9 Jan 2027."},
 		{fit.Reason{Code: "in_job", Words: "Ropewalk", On: day}, "Already in the open job Ropewalk, for 4 Dec 2026."},
-		{fit.Reason{Code: "too_cold", Figures: []float64{-2.04, 1.5, 3, 8}}, "Too cold: -2 to 1.5 °C; it takes 3 to 8 °C."},
-		{fit.Reason{Code: "break_early", On: day - 12}, "The queen stopped 12 days ago: brood is still sealed."},
+		{fit.Reason{Code: "too_cold", Figures: []float64{-2.04, 1.5, 3, 8}}, "Too cold: -2 to 1.5 °C; it needs 3 to 8 °C."},
+		{fit.Reason{Code: "break_early", On: day - 12}, "The queen stopped laying 12 days ago: some brood is still sealed."},
 	} {
 		if got := Because(c.reason, day); got.Why != c.why {
 			t.Errorf("%s: %q, want %q", c.reason.Code, got.Why, c.why)
@@ -194,7 +194,7 @@ func TestEveryActHasWords(t *testing.T) {
 	for _, o := range orders {
 		for _, a := range o.Acts {
 			known[a.ID] = true
-			if title, _ := Act(a.ID, false, ""); len(title) < 3 || strings.HasPrefix(title, "Weigh more") {
+			if title, _ := Act(a.ID, false, ""); len(title) < 3 || strings.HasPrefix(title, "Weigh in more") {
 				t.Errorf("%s of %s: %q", a.ID, o.ID, title)
 			}
 		}
@@ -204,10 +204,10 @@ func TestEveryActHasWords(t *testing.T) {
 			t.Errorf("no order has %s", id)
 		}
 	}
-	if title, hint := Act("more_carried_1", false, "carried"); title != "Weigh more liquor carried over in" || hint == "" {
+	if title, hint := Act("more_carried_1", false, "carried"); title != "Weigh in more left-over solution" || hint == "" {
 		t.Errorf("%q %q", title, hint)
 	}
-	if title, _ := Act("more_tablets_1", true, "tablets"); title != "Count more tablets in" {
+	if title, _ := Act("more_tablets_1", true, "tablets"); title != "Count in more tablets" {
 		t.Errorf("%q", title)
 	}
 }

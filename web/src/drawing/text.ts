@@ -10,6 +10,5 @@ export const text = {
   stripIn: (n: number, seam: string) => `strip in gap ${n}, ${seam} seam`,
   vessel: (kind: string, figure: string, unit: string) => `a ${kind} with ${figure} ${unit}`,
   vesselOf: (ml: number, kind: string) => `${ml >= 1000 ? `${ml / 1000} L` : `${ml} mL`} ${kind}`.trim(),
-  ladder: 'strength among the standard recipes',
-  rung: (name: string, strength: string) => `${name}, ${strength}`,
+  ladder: 'strength compared with the standard recipes',
 }

@@ -4,16 +4,16 @@ import { dayMonth, hours } from '../kit'
 export const text = {
   window: (from: string, by: string) =>
     from === by ? dayMonth(from) : `${dayMonth(from)} to ${dayMonth(by)}`,
-  fits: (when: string) => `Weather fits ${when}`,
+  fits: (when: string) => `Suitable weather ${when}`,
   hours: (day: string, from: number, to: number) => `${dayMonth(day)} ${hours(from, to)}`,
   noneFit: (days: number, why: string) =>
-    days === 1 ? `No hour of the day fits: ${why}` : `No hour of its days fits: ${why}`,
+    days === 1 ? `No suitable weather that day: ${why}` : `No suitable weather on its days: ${why}`,
   daysLate: (n: number) => (n === 1 ? '1 day late' : `${n} days late`),
-  toRound: (job: string, day: string) => `To the round: ${job}, ${day}`,
+  toRound: (job: string, day: string) => `Go to round: ${job}, ${day}`,
   skip: 'Skip',
-  skipHint: 'It is not asked for again. The reason stays with it.',
-  skipYes: 'Skip it',
-  skipWhy: 'Why it is skipped',
+  skipHint: 'You will not be asked again. The reason stays with it.',
+  skipYes: 'Skip',
+  skipWhy: 'Why skip it?',
   acts: {
     visit: 'Start round',
     board_in: 'Put boards in',

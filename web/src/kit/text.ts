@@ -1,12 +1,12 @@
 /** The words of what any screen may use. */
 export const text = {
-  lost: 'The server did not answer. Nothing is lost: what you typed stays here. Try again.',
+  lost: 'Keeler cannot reach its server. What you typed is still here: try again.',
   notANumber: 'Type a number, such as 45.5.',
   notWhole: 'Type a whole number.',
   nothing: 'Type a number here.',
-  cancel: 'Leave it',
+  cancel: 'Cancel',
   loading: 'Opening…',
-  unread: 'The server does not answer. It is asked again; what is saved is safe.',
+  unread: 'Keeler cannot reach its server and is trying again. What is saved is safe.',
   copy: 'Copy',
   copied: 'Copied',
   noDay: 'no day',
@@ -14,7 +14,7 @@ export const text = {
   pickDay: (of: string) => `${of}: pick a day`,
   find: 'Search this list',
   shown: 'Show',
-  sorted: 'In order of',
+  sorted: 'Sort by',
   found: (n: number, all: number) => `${n} of ${all}`,
-  notHere: 'There is nothing of the kind here.',
+  notHere: 'There is nothing at this address.',
 }

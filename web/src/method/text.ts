@@ -8,38 +8,38 @@ export const text = {
   ruleEmpty: 'label, permit, …',
   docket: 'Docket',
   seeDocket: 'Docket ↓',
-  mend: 'Mend the marked figure, and the docket fills again.',
-  lost: 'Keeler’s server does not answer. What you typed is still here; the figures come back with it.',
+  mend: 'Fix the marked field to see your docket.',
+  lost: 'Keeler cannot reach its server. What you typed is still here; the figures will come back.',
   waiting: 'Working it out',
 
   method: 'Method',
 
   bench: 'Balance, prices and more',
-  balance: 'Balance reads',
-  capacity: 'It carries',
+  balance: 'Balance reads to',
+  capacity: 'Capacity',
   notSaid: 'not said',
 
-  batchName: 'Save it as',
-  save: 'Save this batch',
+  batchName: 'Batch name',
+  save: 'Save batch',
   saving: 'Saving…',
   saved: (name: string) => `Saved: ${name}`,
   open: 'Open',
-  toBench: 'To the bench',
+  toBench: 'Go to bench',
   signIn: 'Sign in',
-  saveLost: 'Not saved: the server does not answer. Nothing is lost here; press again.',
+  saveLost: 'Not saved: Keeler cannot reach its server. Nothing is lost: try again.',
   moreToHeed: (n: number) => `(and ${n} more)`,
   print: 'Print',
 
   startOver: 'Start over',
   startOverAsk: 'Clear everything typed here? Saved batches stay.',
-  startOverYes: 'Clear it',
+  startOverYes: 'Clear everything',
   keepIt: 'Keep it',
 } as const
 
 /** How the acid of a powder is counted, wherever a powder is what is held. */
 export const powder = {
-  powderBasis: 'Its acid is',
+  powderBasis: 'Form of the acid',
   powderBases: { '': 'Dihydrate, as sold', anhydrous: 'Anhydrous, dried' },
   anhydrousHint:
-    '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it shut.',
+    '0.714 g of it does the work of 1 g of dihydrate. Dried powder draws water from the air: keep it closed.',
 } as const

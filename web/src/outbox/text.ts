@@ -5,8 +5,8 @@ export const text = {
   refused: (n: number) => `${n} refused`,
   others: (n: number) => `${n} of somebody else’s ${n === 1 ? 'waits' : 'wait'} here`,
   unsigned: (n: number) =>
-    `${n === 1 ? 'One line of a round waits' : `${n} lines of a round wait`} on this phone, to be sent when who wrote ${n === 1 ? 'it' : 'them'} signs in here.`,
-  see: 'Look at them',
+    `${n === 1 ? 'One line of a round waits' : `${n} lines of a round wait`} on this phone until whoever wrote ${n === 1 ? 'it' : 'them'} signs in here.`,
+  see: 'Show them',
 
   /** Always in sight where one works in the yard. */
   bar: {
@@ -16,19 +16,18 @@ export const text = {
     ready: 'Ready without signal',
     notReady: 'Not ready without signal yet',
     refused: (n: number) => `${n} refused`,
-    full: 'This phone’s storage is full. This one is held in the page only: write it down.',
+    full: 'This phone’s storage is full, so this one is only held in the open page: write it down.',
   },
 
   title: 'Waiting on this phone',
-  intro:
-    'What was done in a round, or counted, without signal. It is sent by itself, in your name, as soon as there is signal.',
-  none: 'Nothing of yours waits here.',
+  intro: 'What you recorded without signal. It is sent in your name as soon as there is signal.',
+  none: 'Nothing of yours is waiting here.',
   othersWhy: (n: number) =>
-    `${n === 1 ? 'One line belongs' : `${n} lines belong`} to somebody else who used this phone. Theirs alone to send: they are sent when that person signs in here.`,
+    `${n === 1 ? 'One line belongs' : `${n} lines belong`} to somebody else who used this phone. They will be sent when that person signs in here.`,
   unsent: 'not sent yet',
-  drop: 'I have written it down: drop it',
-  toRound: 'To the round',
+  drop: 'I have written it down: remove it',
+  toRound: 'Go to round',
   mites: (n: number) => (n === 1 ? '1 mite counted' : `${n} mites counted`),
-  save: 'Save them as a file',
+  save: 'Save as a file',
   saveWhy: 'For safety, or to type them in elsewhere.',
 }

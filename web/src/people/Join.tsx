@@ -23,7 +23,13 @@ export default function Join() {
       void navigate('/')
     },
   )
-  if (invited.isError) return <main className={styles.gate}>{text.noInvitation}</main>
+  if (invited.isError)
+    return (
+      <main className={styles.gate}>
+        <h1>{text.noInvitation}</h1>
+        <p>{text.noInvitationWhy}</p>
+      </main>
+    )
   if (!invited.data) return <Waiting query={invited} />
   return (
     <main className={styles.gate}>

@@ -33,10 +33,17 @@ export default function NewPassword() {
   if (setting.done)
     return (
       <main className={styles.gate}>
-        {text.passwordSet} <Link to="/yards">{text.signIn}</Link>
+        <h1>{text.passwordSet}</h1>
+        <Link to="/yards">{text.signIn}</Link>
       </main>
     )
-  if (linked.isError) return <main className={styles.gate}>{text.noLink}</main>
+  if (linked.isError)
+    return (
+      <main className={styles.gate}>
+        <h1>{text.noLink}</h1>
+        <p>{text.noLinkWhy}</p>
+      </main>
+    )
   if (!linked.data) return <Waiting query={linked} />
   return (
     <main className={styles.gate}>

@@ -3,12 +3,12 @@ import { seasons } from '../../../words/names/yards.json'
 /** Every word of the settings. */
 export const text = {
   title: 'Settings',
-  own: 'How you read it',
-  ownHint: 'Yours alone, on every phone and browser that you sign in with.',
-  sample: 'So it reads:',
-  operation: (name: string) => `For all of ${name}`,
-  onlyOwners: 'An owner of the operation can change these.',
-  as: (what: string) => `As the operation (${what})`,
+  own: 'How you want to see it',
+  ownHint: 'For you only, on every phone and browser you sign in on.',
+  sample: 'Example:',
+  operation: (name: string) => `For everyone in ${name}`,
+  onlyOwners: 'Only an owner can change these.',
+  as: (what: string) => `Same as everyone (${what})`,
   unitsAsk: 'Weights and temperatures',
   units: { metric: 'g and °C', us: 'oz, lb and °F' },
   unitsHint: 'Acid is always weighed in grams and liquids are measured in mL, as balances and syringes read.',
@@ -17,30 +17,28 @@ export const text = {
   datesAsk: 'Dates',
   dates: { day_month: '4 Dec 2026', month_day: 'Dec 4, 2026', iso: '2026-12-04' },
   zone: 'Time zone',
-  zoneHint: 'Its days are the days of every record.',
+  zoneHint: 'Dates in all records follow it.',
   currency: 'Currency',
-  currencyHint: 'Put before prices, such as € or $.',
+  currencyHint: 'Shown before prices, such as € or $.',
   seasonsAsk: 'What you call the seasons',
-  seasonsHint: 'Leave them all empty for the usual names.',
+  seasonsHint: 'Leave all empty for the usual names.',
   seasons: Object.values(seasons),
   forecast: 'Weather forecast service',
   forecastHint: (server: boolean) =>
-    server
-      ? 'Leave it empty to use the one this server has.'
-      : 'Leave it empty to type the weather of a day yourself, on Decide.',
+    server ? 'Leave empty to use the server’s own.' : 'Leave empty to enter the weather yourself on Decide.',
   noForecast: 'none',
-  test: 'Test it',
+  test: 'Test',
   testing: 'Asking…',
   works: (yard: string, days: number, range: string) =>
-    `It works: today ${range}${yard && ` at ${yard}`}, and it looks ${days === 1 ? '1 day' : `${days} days`} ahead.`,
+    `It works: ${range} today${yard && ` at ${yard}`}, and it looks ${days === 1 ? '1 day' : `${days} days`} ahead.`,
   save: 'Save',
   saved: 'Saved.',
   stale:
-    'Somebody else changed these settings meanwhile. Yours are still in the form: look over what is in force now, and save again to put yours in its place.',
-  inForce: 'In force now',
+    'Somebody else changed these settings in the meantime. Your changes are still in the form: compare them with what is set now, and save again to replace it.',
+  inForce: 'Set now',
   balances: 'Balances',
   balancesHint:
-    'What you weigh with: how finely each reads, how much it carries, from what weight on it can be trusted.',
+    'What you weigh with: how finely each reads, how much it can take, and the least it weighs reliably.',
   people: 'People, invitations and your account',
   saveBalances: 'Save balances',
 }

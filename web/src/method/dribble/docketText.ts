@@ -16,11 +16,14 @@ export const text = {
   steps: {
     sugar: () => ['Sugar', 'clean hands, before the gear'],
     hot_water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'a third of it, into the jug first'],
-    acid: (l) => [ACIDS[l.ingredient] ?? 'Oxalic dihydrate', 'into the hot water, stir till clear, no metal'],
-    rest_water: (_, at) => ['The sugar, then water', `stir till clear, cool to ${at(20)}–${at(25)}, label`],
-    all_water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'all of it; stir in the sugar till clear'],
-    tablets: () => ['Tablets', 'counted in, stir till clear, no metal'],
-    water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'stir in any sugar till clear'],
+    acid: (l) => [
+      ACIDS[l.ingredient] ?? 'Oxalic dihydrate',
+      'into the hot water, stir until clear, no metal',
+    ],
+    rest_water: (_, at) => ['The sugar, then water', `stir until clear, cool to ${at(20)}–${at(25)}, label`],
+    all_water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'all of it; stir in the sugar until clear'],
+    tablets: () => ['Tablets', 'counted in, stir until clear, no metal'],
+    water: (l, at) => [`Water, ${at(l.temp_c ?? 0)}`, 'stir in any sugar until clear'],
     stock: () => ['Ready-mix', 'poured in last, stirred, labelled'],
     warm_bottle: (l, at) => ['The product', `warmed to ${at(l.temp_c ?? 0)}, shaken as its label says`],
   } as StepWords,
@@ -39,9 +42,9 @@ export const text = {
     sprayer: (n: string) => `${n} s`,
   },
   keep: (at: Degrees) =>
-    `Make it for the day: a day at room temperature at most, a week in the fridge, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
+    `Make it for the day: it keeps at most a day at room temperature or a week in the fridge, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
   clearTo: (t: string) => `The acid stays dissolved down to ${t}.`,
-  aftercare: 'Neutralised syrup is still poisonous and sweet: keep bees off it.',
+  aftercare: 'Neutralised syrup is still poisonous and sweet: keep bees away from it.',
   nevers:
-    'Never by spoon or cup: crystals pack differently, so the same spoon holds more or less. Never shaken in a closed jar. Never aluminium, copper or galvanised. The vessels never again for food; mark them POISON and lock them away.',
+    'Never measure acid with a spoon or cup: crystals pack differently, so the same spoon holds more or less. Never shake it in a closed jar. Never use aluminium, copper or galvanised vessels. Never use the vessels for food again; mark them POISON and lock them away.',
 }

@@ -2,7 +2,7 @@ import type { StepWords } from '../../docket/Lines'
 
 /** Every word of the docket of formic acid, on the screen and on paper. */
 export const text = {
-  title: (volume: string) => `Let down ${volume}`,
+  title: (volume: string) => `Dilute to ${volume}`,
   asIs: (volume: string) => `Measure out ${volume}`,
   count: (pads: string) => `Count out ${pads}`,
   sub: (...parts: string[]) => ['pads', ...parts].filter(Boolean).join(' · '),
@@ -10,7 +10,7 @@ export const text = {
   steps: {
     cold_water: (l, at) => ['Water', `from the fridge, ${at(l.temp_c ?? 0)}, into the bottle first`],
     stock: () => ['Formic acid', 'cold, slowly into the water, outdoors, upwind'],
-    pads: () => ['Ready pads', 'by their label, the wrap on until the hive is open'],
+    pads: () => ['Ready pads', 'by their label; leave the wrapper on until the hive is open'],
   } as StepWords,
   pouring: (l: { temp_c?: number }, at: (c: number) => string) => [
     'Formic acid',
@@ -19,9 +19,9 @@ export const text = {
   pads: 'pads',
 
   shrinks: 'lost in mixing',
-  used: 'used at, by weight',
-  stock: 'stock, by weight',
-  visit: 'one visit to all',
+  used: 'strength as used',
+  stock: 'stock strength',
+  visit: 'one visit, all hives',
   visitAcid: 'pure acid in it',
   course: 'all visits',
   bottles: (size: string) => `stock in ${size} bottles`,
@@ -37,14 +37,14 @@ export const text = {
       ? `One visit${days > 0 ? `, left on for ${days} days` : ''}.`
       : `${n} visits, ${apart} days apart: ${days} days in all.`,
   from: {
-    above: 'From above, over the combs, room of 10 cm above the brood.',
+    above: 'From above, over the combs, with 10 cm of room above the brood.',
     below: 'From below, on the floor tray under the mesh.',
   } as Record<string, string>,
   where:
-    'Work from the wind inwards: the downwind hive first. Mesh tray in, entrance open, after the last harvest; day maximum 10 to 29 °C. Look for queen and eggs 5 to 7 days in.',
+    'Keep the wind at your back and start with the downwind hive. Mesh tray in, entrance open, after the last harvest; daily high 10 to 29 °C. Look for the queen and eggs after 5 to 7 days.',
 
   nevers:
-    'Never water into acid. Never by spoon or cup. Never indoors, never with nitrile gloves alone, never above 29.5 °C in the first three days. Never in a closed car. Bottles never again for food; marked POISON, locked away, upright.',
-  keep: 'Cold, closed and upright; used up over the course. The label of the acid comes before anything here.',
-  keepPads: 'In their wrap, cold, to the date on it. The product’s label comes before anything here.',
+    'Never pour water into acid. Never measure acid with a spoon or cup. Never indoors, never with nitrile gloves alone, never above 29.5 °C in the first three days. Never in a closed car. Never use the bottles for food again; mark them POISON and lock them away, upright.',
+  keep: 'Cold, closed and upright; use it up over the course. The acid’s label comes before anything here.',
+  keepPads: 'Cold, in their wrapper, until the date on it. The product’s label comes before anything here.',
 }

@@ -3,15 +3,15 @@ import names from '../../../../words/names/pad.json'
 /** Every word of the pads’ Mix screen. */
 export const text = {
   ...names,
-  hold: 'What you hold',
+  hold: 'What you have',
   strengthBy: 'Its strength',
   percent: 'On the label, by weight',
   density: 'Density read',
   temp: 'At',
-  off: 'Reading ±',
+  off: 'Hydrometer error ±',
   tempOff: 'Temperature ±',
   read: (percent: string, off: string) => `reads ${percent} ± ${off} %`,
-  inHand: 'In hand',
+  inHand: 'You have',
 
   cardName: 'Name',
   cardFormic: 'Acid in one pad',
@@ -21,7 +21,7 @@ export const text = {
   notSaid: 'not said',
   cardCount: 'Pads in hand',
 
-  working: 'Used at',
+  working: 'Strength to use',
   workingPercent: 'Strength, by weight',
 
   amount: 'How much, how often',
@@ -29,20 +29,20 @@ export const text = {
   rule: (ml: string, at: string, per: string, from: string) => `${ml} mL of ${at} % a ${per}, from ${from}`,
   ruleOfDay: (one: string, more: string, days: number) =>
     `${one} g a day on one box, ${more} on more, for ${days} days`,
-  per: 'Goes by',
+  per: 'Per',
   ml: 'For each',
-  at: 'Meant in',
+  at: 'Amount is for',
   asUsed: 'as used',
   from: 'From',
   nuc: 'Every nuc',
   byCombs: 'by combs',
-  cap: 'A colony, at most',
+  cap: 'Maximum per colony',
   noCap: 'no cap',
   visits: 'Visits',
   apart: 'Days apart',
   once: 'once',
 
-  sizedBy: 'Let down for',
+  sizedBy: 'Dilute for',
   workingML: 'Ready to use',
   stockML: 'Stock',
   waterG: 'Water',
@@ -61,12 +61,12 @@ export const text = {
   wickMore: 'Wick left open, more boxes',
   asOne: 'as on one',
   wick: (cm2: string) => `leave ${cm2} cm² of the wick open`,
-  bottle: 'Stock is sold in',
-  priceStock: 'Price of a litre stock',
+  bottle: 'Bottle size sold',
+  priceStock: 'Price of a litre of stock',
   pricePad: 'Price of a pad',
 
   acidPure: 'pure acid in it',
-  bottleVisit: 'one visit to all',
+  bottleVisit: 'one visit, all hives',
   bottleCourse: (visits: number, days: number) =>
     visits === 1 ? 'one visit' : `${visits} visits over ${days} days`,
   buy: (bottles: number, size: string) =>
@@ -75,8 +75,8 @@ export const text = {
   padsAll: (n: number) => `${n} for all visits`,
   rungs: names.rungs as Record<string, string>,
 
-  hint: 'Combs count, not bees: take supers off first, and set frames and feeder by ⋯',
-  countOnly: 'Only a count: no boards needed. Choose “Drawn” to see what goes on each hive.',
+  hint: 'Counted by combs, not bees: take supers off first; set frames and feeder with ⋯',
+  countOnly: 'Just a count: no boards needed. Choose “Drawn” to see what goes on each hive.',
   mL: (ml: string) => `${ml} mL`,
   stockIn: (grams: string) => `${grams} g stock`,
   grams: (grams: string) => `${grams} g`,
