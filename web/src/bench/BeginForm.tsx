@@ -83,7 +83,7 @@ export function BeginForm({ run }: { run: Run }) {
   const room = volume(shown.room_ml)
   const faults: Record<string, string> = { ...beginning.faults, ...refused, ...wrong }
   return (
-    <main className={shared.begin} data-begin>
+    <main data-gloves className={shared.begin} data-begin>
       <h1>{text.beginTitle(run.number, run.name)}</h1>
       <p className={shared.hint}>{text.beginSub}</p>
       <Faults value={faults}>

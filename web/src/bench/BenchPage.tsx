@@ -38,7 +38,7 @@ function Working({ run }: { run: Run }) {
   }
   const probe = instruments.find((i) => i.kind === 'probe' && i.connected)
   return (
-    <main className={shared.bench} data-bench={run.acts[run.at]?.id} data-seq={run.seq}>
+    <main data-gloves className={shared.bench} data-bench={run.acts[run.at]?.id} data-seq={run.seq}>
       <h1 className="unseen">{text.beginTitle(run.number, run.name)}</h1>
       <section className={styles.stage}>
         <Alarm run={run} readings={readings} probe={probe} />

@@ -15,7 +15,7 @@ export function Ended({ run }: { run: Run }) {
   const label = useQuery({ ...labelQuery(run.batch_id), enabled: run.state === 'made' })
   const poured = run.so_far && volume(run.so_far.volume_ml)
   return (
-    <main className={shared.ended} data-ended={run.ended}>
+    <main data-gloves className={shared.ended} data-ended={run.ended}>
       <h1>{text.beginTitle(run.number, run.name)}</h1>
       {run.state === 'discarded' ? (
         <p className={shared.target}>{text.discarded}</p>

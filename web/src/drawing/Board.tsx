@@ -1,8 +1,10 @@
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useRef, type KeyboardEvent } from 'react'
 import { seams as fraction } from '../kit'
 import styles from './Board.module.css'
 import { Hung, type Hangs } from './Hung'
 import { Lid, type LidProps } from './Lid'
+import { Pan } from './Pan'
 import { text } from './text'
 
 export type Slot = 'comb' | 'feeder' | 'dummy' | 'empty'
@@ -37,7 +39,11 @@ export interface BoardProps {
 export const GAP = 24
 const WALL = 4
 const HEIGHT: Record<Depth, number> = { deep: 84, medium: 66, shallow: 54 }
+/** Under a thumb a gap is as wide as a gloved finger, and the box lower for it: the gaps with bees fill the screen. */
+const WIDE_HEIGHT: Record<Depth, number> = { deep: 46, medium: 40, shallow: 36 }
+const FINGER = 56
 const FIGURES = 21
+const WIDE_FIGURES = 13
 /** Boxes are to scale beside each other: a nuc is drawn narrower than ten frames. */
 const SCALE = 11 * GAP + 2 * WALL
 
@@ -46,15 +52,18 @@ const SCALE = 11 * GAP + 2 * WALL
  * them, and below each gap what it gets. A gap is touched over the whole depth.
  */
 export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProps) {
-  const height = HEIGHT[depth]
-  const figures = gaps.some((g) => g.figure !== undefined) ? FIGURES : 4
+  const thumb = useMediaQuery('(pointer: coarse) and (max-width: 700px)', { noSsr: true })
+  const wide = thumb && touch !== undefined
+  const height = (wide ? WIDE_HEIGHT : HEIGHT)[depth]
+  const figures = gaps.some((g) => g.figure !== undefined) ? (wide ? WIDE_FIGURES : FIGURES) : 4
   const width = gaps.length * GAP + 2 * WALL
   const comb = (slot: number) => WALL + (slot + 1) * GAP
   const gap = (i: number) => WALL + i * GAP
-  return (
+  const drawing = (
     <svg
-      className={styles.board}
-      viewBox={`0 0 ${Math.max(width, SCALE)} ${height + figures}`}
+      className={wide ? `${styles.board} ${styles.wide}` : styles.board}
+      style={wide ? { width: (width / GAP) * FINGER } : undefined}
+      viewBox={`0 0 ${wide ? width : Math.max(width, SCALE)} ${height + figures}`}
       role="group"
       aria-label={text.board(name)}
     >
@@ -81,7 +90,7 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProp
               <text
                 className={figure === '·' ? styles.none : figure.length > 3 ? styles.tight : styles.ml}
                 x={gap(i) + GAP / 2}
-                y={height + 15}
+                y={height + (wide ? 10 : 15)}
               >
                 {figure}
               </text>
@@ -109,6 +118,13 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProp
       )}
     </svg>
   )
+  return wide ? <Pan to={gap(middle(gaps) + 0.5) / width}>{drawing}</Pan> : drawing
+}
+
+/** The gap about which the bees sit; without bees that in the middle. */
+function middle(gaps: readonly BoardGap[]) {
+  const all = gaps.reduce((sum, g) => sum + g.seam, 0)
+  return all > 0 ? gaps.reduce((sum, g, i) => sum + i * g.seam, 0) / all : (gaps.length - 1) / 2
 }
 
 interface About {

@@ -64,7 +64,6 @@ export function Ladder({ rungs, unit, places = 0, at, fill, chosen, onChoose }: 
                   role: 'button',
                   tabIndex: 0,
                   'aria-pressed': on,
-                  'aria-label': text.rung(r.name, `${fixed(r.at, places)} ${unit}`),
                   onClick: () => onChoose(r.id),
                   onKeyDown: (e) => {
                     if (e.key === 'Enter' || e.key === ' ') {
@@ -78,11 +77,13 @@ export function Ladder({ rungs, unit, places = 0, at, fill, chosen, onChoose }: 
           >
             <rect className={styles.touch} x={80} y={line - 11} width={WIDTH - 80} height={ROW + 1} rx={4} />
             <path className={styles.rung} d={`M78 ${y(r.at)}h8l10 ${line - y(r.at)}h6`} />
-            <text className={on ? styles.on : styles.name} x={108} y={line + 5}>
-              {r.name}
-            </text>
-            <text className={styles.strength} x={WIDTH - 4} y={line + 5}>
-              {fixed(r.at, places)} {unit}
+            <text y={line + 5}>
+              <tspan className={on ? styles.on : styles.name} x={108}>
+                {r.name}
+              </tspan>{' '}
+              <tspan className={styles.strength} x={WIDTH - 4}>
+                {fixed(r.at, places)} {unit}
+              </tspan>
             </text>
           </g>
         )

@@ -24,8 +24,7 @@ export function Choice<T extends string>({ label, value, options, onChange, path
         aria-label={label}
         value={value}
         className={styles.choice}
-        data-columns={columns}
-        sx={{ display: 'grid', gridTemplateColumns: `repeat(${columns}, 1fr)` }}
+        sx={{ flexWrap: 'wrap', '--columns': columns }}
         onChange={(_, chosen: T | null) => {
           if (chosen !== null) onChange(chosen)
         }}

@@ -15,6 +15,7 @@ export function Waiting({ query }: { query: Asked }) {
 }
 
 function wordsOf({ error, failureCount }: Asked) {
-  if (error instanceof Problem) return error.status === 404 ? text.notHere : error.message
+  if (error instanceof Problem)
+    return error.status === 404 || error.status === 422 ? text.notHere : error.message
   return failureCount > 0 ? text.unread : text.loading
 }

@@ -15,7 +15,7 @@ export function DemoClock({ now, may }: { now: string; may: boolean }) {
   })
   return (
     <>
-      {day(now)}
+      <span className={styles.date}>{day(now)}</span>
       {may && (
         <button
           type="button"

@@ -67,7 +67,7 @@ export function Header({ start, onKeys, onFind }: Props) {
           {start.demo ? (
             <DemoClock now={start.now} may={!!start.me} />
           ) : (
-            `${day(start.now)} ${clock(start.now)}`
+            <span className={styles.date}>{`${day(start.now)} ${clock(start.now)}`}</span>
           )}
         </span>
       </div>

@@ -21,6 +21,10 @@ export function Schemes() {
     <GlobalStyles
       styles={{
         ':root': { ...variables(light), ...sizes },
+        // No type is smaller under a thumb: it is read in the yard.
+        '@media (pointer: coarse)': {
+          ':root': { '--t-tiny': sizes['--t-note'], '--t-small': sizes['--t-note'] },
+        },
         '[data-scheme="dark"]': variables(dark),
         '@media print': { ':root, [data-scheme]': variables(light) },
       }}

@@ -112,8 +112,8 @@ export function OneColony(props: Props) {
             </p>
           )}
           <Warnings amount={amount} />
-          <Boards hive={hive} amount={amount} onHive={props.onHive} />
-          {joint && (
+          {!other && <Boards hive={hive} amount={amount} onHive={props.onHive} />}
+          {joint && !other && (
             <p className={shared.joint}>
               {text.joint}:{' '}
               <button type="button" aria-pressed={!fromAbove} onClick={() => props.onFromAbove(false)}>

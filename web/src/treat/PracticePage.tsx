@@ -31,7 +31,7 @@ export default function PracticePage() {
     setBegun(at)
   }
   return (
-    <main className={shared.page} data-practice={running ? 'running' : 'still'}>
+    <main data-gloves className={shared.page} data-practice={running ? 'running' : 'still'}>
       <h1>{text.practiceTitle}</h1>
       <p className="quiet">{text.practiceIntro}</p>
       <Faults value={reader.faults}>

@@ -90,7 +90,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   }
   const done = records.find((r) => r.id === last)
   return (
-    <main ref={page} className={styles.round} data-round={round.method}>
+    <main data-gloves ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} words={round.all.words} />
       {round.act === 'give' && <JarBar round={round} jar={jar} lasts={lasts} />}

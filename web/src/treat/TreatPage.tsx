@@ -15,7 +15,7 @@ export default function TreatPage() {
   const jobs = useQuery(jobsQuery)
   const all = jobs.data ?? []
   return (
-    <main className={shared.page}>
+    <main data-gloves className={shared.page}>
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       {!jobs.data && <Waiting query={jobs} />}

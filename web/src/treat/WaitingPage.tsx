@@ -12,7 +12,7 @@ import styles from './WaitingPage.module.css'
 export default function WaitingPage() {
   const { own, others, remove } = useQueue()
   return (
-    <main className={shared.page}>
+    <main data-gloves className={shared.page}>
       <h1>{text.title}</h1>
       <p className="quiet">{text.intro}</p>
       {own.length === 0 && <p>{text.none}</p>}

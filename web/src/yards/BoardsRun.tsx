@@ -80,7 +80,7 @@ function Run({ yard, ready }: { yard: Schemas['YardWhole']; ready: boolean }) {
     setAt(at + 1)
   }
   return (
-    <main className={styles.boards}>
+    <main data-gloves className={styles.boards}>
       <div className="no-print">
         <SignalBar outbox={queue} ready={ready} />
         {stand ? (

@@ -95,7 +95,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
     }),
   )
   return (
-    <main className={page.page}>
+    <main data-gloves className={page.page}>
       <div className={page.head}>
         <h1>{text.countTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>

@@ -67,7 +67,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
   }
   const unsent = Object.values(open.value).filter((l) => l.colony_id !== stand.id)
   return (
-    <main className={page.page}>
+    <main data-gloves className={page.page}>
       <div className={page.head}>
         <h1>{text.inspectTitle(yard.name)}</h1>
         <Link to={`/yards/${yard.id}`}>{text.toYard(yard.name)}</Link>

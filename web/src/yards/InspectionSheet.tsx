@@ -106,15 +106,10 @@ export function InspectionSheet({ stand, inspection, faults, change, keep, skip,
   // Until it is drawn as it was typed, no other figure stands beside it.
   const drawing = typed !== '' && (!drawn.data || drawn.isPlaceholderData)
   // At a desk seams are typed; a phone's keys would hide the board.
-  useEffect(
-    () =>
-      sheet.current
-        ?.querySelector<HTMLElement>(
-          matchMedia('(pointer: coarse)').matches ? '[data-gap][tabindex="0"]' : '[data-path="typed"] input',
-        )
-        ?.focus(),
-    [],
-  )
+  useEffect(() => {
+    if (!matchMedia('(pointer: coarse)').matches)
+      sheet.current?.querySelector<HTMLElement>('[data-path="typed"] input')?.focus()
+  }, [])
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const elsewhere =

@@ -67,9 +67,8 @@ export function StandLine({ stands, arrange }: Props) {
 }
 
 function Sortable({ stand }: { stand: Stand }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
-    id: stand.id,
-  })
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id: stand.id })
   return (
     <div
       ref={setNodeRef}
@@ -80,10 +79,18 @@ function Sortable({ stand }: { stand: Stand }) {
         transform: transform ? `translate3d(${transform.x}px, ${transform.y}px, 0)` : undefined,
         transition,
       }}
-      {...attributes}
       {...listeners}
-      aria-label={stand.name}
     >
+      <button
+        ref={setActivatorNodeRef}
+        type="button"
+        className={styles.grip}
+        {...attributes}
+        aria-label={text.moveAlong(stand.name)}
+        data-grip
+      >
+        ↔
+      </button>
       <Hive stand={stand} to={`/colonies/${stand.id}`} />
     </div>
   )
