@@ -9,6 +9,7 @@ import { Header } from './shell/Header'
 import { text } from './shell/text'
 import { Updated } from './shell/Updated'
 import { useKeys } from './shell/useKeys'
+import { useTop } from './shell/useTop'
 
 const TodayPage = lazy(() => import('./today/TodayPage'))
 const MixScreen = lazy(() => import('./mix/MixScreen'))
@@ -21,6 +22,7 @@ export function App() {
   const start = useStartQuery()
   const [over, setOver] = useState<'keys' | 'find'>()
   useKeys(setOver)
+  useTop()
   const ways = JSON.stringify(useWays())
 
   if (!start.data)
@@ -83,7 +85,9 @@ const Titled = ({ title, page }: { title: string; page: React.ReactNode }) => (
 )
 
 const Nowhere = () => (
-  <p style={{ padding: 24 }}>
-    {text.notFound} <Link to="/">{text.toStart}</Link>
-  </p>
+  <main style={{ padding: 24 }}>
+    <title>{`${text.notFound} · ${text.name}`}</title>
+    <h1>{text.notFound}</h1>
+    <Link to="/">{text.toStart}</Link>
+  </main>
 )

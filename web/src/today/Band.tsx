@@ -26,7 +26,7 @@ export function Band({ band, today }: { band: Schemas['Band']; today: string }) 
   const x = (day: string) => NAMES + Math.max(0, Math.min(band.days, daysBetween(band.from, day))) * step
   const { rows, top } = laid(shown)
   return (
-    <figure className={styles.band} data-band>
+    <figure className={styles.band} tabIndex={0} aria-label={text.band} data-band>
       <svg viewBox={`0 0 ${WIDTH} ${top + 14}`} role="img" aria-label={text.band}>
         {weeks(band).map((day) => (
           <g key={day}>

@@ -1,0 +1,121 @@
+package e2e
+
+import (
+	"os"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/chromedp"
+
+	"keeler/e2e/browser"
+)
+
+// screens are an address of each route, and what is there when it is whole.
+var screens = [][2]string{
+	{"/", "[data-band]"},
+	{"/mix", "[data-dose]"},
+	{"/decide", "[data-tick-all]"},
+	{"/jobs", "[data-job]"},
+	{"/jobs/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "main h1"},
+	{"/cards", "main h1"},
+	{"/yards", "[data-stand]"},
+	{ropewalk, "figure svg"},
+	{ropewalk + "/inspect", "[data-keep-inspection]"},
+	{ropewalk + "/count", "[data-path]"},
+	{saltmarshHut + "/boards", "[data-board]"},
+	{"/colonies/" + r3, "figure svg"},
+	{"/import", "main h1"},
+	{"/thresholds", "[data-path]"},
+	{"/people", "main h1"},
+	{"/settings", "[data-path]"},
+	{"/book", "main h1"},
+	{"/calendar", "main h1"},
+	{"/batches", "main h1"},
+	{"/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004", "main h1"},
+	{"/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004/label", "[data-label]"},
+	{"/bench/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004", "main h1"},
+	{"/treat", "[data-go-round]"},
+	{"/waiting", "main h1"},
+	{"/check", "[data-job]"},
+	{"/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "[data-falls]"},
+	{"/compare", "main h1"},
+	{"/compare?by=groups&comparison=5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9201", "[data-pairs]"},
+	{"/compare/plan", "main h1"},
+	{"/register", "main h1"},
+	{"/stock", "main h1"},
+	{"/stock/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e000a", "[data-left]"},
+	{"/more", "main h1"},
+	{"/help", "main h1"},
+	{"/practice", "main h1"},
+	{"/reach", "main h1"},
+	{"/join/nobody", "main h1"},
+	{"/password/nobody", "main h1"},
+	{"/nowhere", "main h1"},
+}
+
+// Nothing that axe-core finds stands on any screen, at the desk in daylight and at dusk.
+func TestAccessibleAtTheDesk(t *testing.T) { accessible(t, browser.Desk) }
+
+// Nor on a phone.
+func TestAccessibleOnAPhone(t *testing.T) { accessible(t, browser.Phone) }
+
+func accessible(t *testing.T, window browser.Action) {
+	s := up(t, true)
+	p := open(t, s.URL, window)
+	p.enter()
+	for _, screen := range screens {
+		p.do(chromedp.Navigate(s.URL+screen[0]), shown(screen[1]))
+		p.held(screen[0])
+	}
+}
+
+// held holds what stands on the page against axe-core, by day and at dusk.
+func (p page) held(where string) {
+	p.t.Helper()
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	if err != nil {
+		p.t.Fatal(err)
+	}
+	p.do(chromedp.Evaluate[chromedp.Void](string(axe) + "; undefined"))
+	// At dusk nothing but the colours is another.
+	for scheme, rules := range map[string]string{"light": "", "dark": ", runOnly: ['color-contrast']"} {
+		if _, err := chromedp.Call(p.ctx, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{
+			Features: []*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: scheme}, {Name: "prefers-reduced-motion", Value: "reduce"}},
+		}); err != nil {
+			p.t.Fatal(err)
+		}
+		p.until(`document.documentElement.dataset.scheme === '` + scheme + `' && document.getAnimations().every((a) => a.playState !== 'running')`)
+		found, err := look(p, chromedp.Evaluate[[]string](`axe.run(document, { resultTypes: ['violations']`+rules+` }).then(({ violations }) =>
+			violations.filter((v) => v.impact !== 'minor').flatMap((v) => v.nodes.map((n) => v.impact + ' ' + v.id + ': ' + n.target.join(' ') + ' · ' + (n.any[0] ?? n.all[0] ?? n.none[0])?.message)))`, chromedp.EvalAwaitPromise))
+		if err != nil {
+			p.t.Fatal(where, err)
+		}
+		for _, f := range found {
+			p.t.Errorf("%s, %s: %s", where, scheme, f)
+		}
+	}
+}
+
+// Every route is among them.
+func TestScreensOfEveryRoute(t *testing.T) {
+	routes, err := os.ReadFile("../web/src/routes.tsx")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, route := range regexp.MustCompile(`\['(/[^']*)'`).FindAllStringSubmatch(string(routes), -1) {
+		shape := regexp.MustCompile("^" + regexp.MustCompile(`/:\w+(\??)`).ReplaceAllString(route[1], "(/[^/]+)$1") + "$")
+		if strings.HasPrefix(route[1], "/rounds/") { // whose addresses have today in them: TestGloves has them
+			continue
+		}
+		found := false
+		for _, screen := range screens {
+			path, _, _ := strings.Cut(screen[0], "?")
+			found = found || shape.MatchString(path)
+		}
+		if !found {
+			t.Errorf("no screen of %s", route[1])
+		}
+	}
+}
