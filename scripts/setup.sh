@@ -9,6 +9,7 @@ command -v my_print_defaults >/dev/null || packages+=(mariadb-client-core)
 command -v mariadb-dump >/dev/null || packages+=(mariadb-client) # copies before an upgrade
 if [ "${1:-}" = browser ]; then
   command -v chromium-headless-shell >/dev/null || packages+=(chromium-headless-shell)
+  command -v pdftotext >/dev/null || packages+=(poppler-utils) # reads back what is printed
 fi
 [ ${#packages[@]} -eq 0 ] && exit 0
 

@@ -69,6 +69,9 @@ type catalogue struct {
 	WhyNot map[string]string `json:"why_not"`
 	// Held is why honey is not taken: of {product}, {until} a day.
 	Held map[string]string
+	// Record are the lines of the medicine record: what was done by {method} with {product}, how
+	// many pieces {came} out or are {missing}, and what was amended.
+	Record map[string]string
 	// Causes are why Keeler wrote something into a ledger by itself.
 	Causes map[string]string
 }

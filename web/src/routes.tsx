@@ -45,6 +45,7 @@ export const OURS: Page[] = [
   ['/check/:id', text.check, lazy(() => import('./check/JobCheckPage'))],
   ['/compare', pages.compare, lazy(() => import('./check/compare/ComparePage'))],
   ['/compare/plan', text.titles.plan, lazy(() => import('./check/compare/PlanPage'))],
+  ['/record', pages.record, lazy(() => import('./book/record/RecordPage'))],
   ['/register', pages.register, lazy(() => import('./book/register/RegisterPage'))],
   ['/stock', pages.stock, lazy(() => import('./book/stock/StockPage'))],
   ['/stock/:id', text.titles.lot, lazy(() => import('./book/stock/LotPage'))],

@@ -5,6 +5,7 @@ import { text } from './text'
 
 const PLACES = [
   ['register', '/register'],
+  ['record', '/record'],
   ['batches', '/batches'],
   ['jobs', '/jobs'],
   ['stock', '/stock'],

@@ -8,6 +8,7 @@ export const text = {
   files: 'Export',
   places: {
     register: 'Register',
+    record: 'Medicine record',
     batches: 'Batches',
     jobs: 'Jobs',
     stock: 'Stock',
@@ -20,6 +21,7 @@ export const text = {
   },
   placesSub: {
     register: 'What every hive was given, when and by whom',
+    record: 'A year by yard and hive, to print and sign',
     batches: 'What was mixed, how strong, and what is left',
     jobs: 'What is planned, how far each has got, and what is archived',
     stock: 'Acid, sugar, strips and pads on the shelf',

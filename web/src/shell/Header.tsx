@@ -90,7 +90,7 @@ const STAGES: Record<Stage, string[]> = {
   check: ['/check', '/compare', '/reach'],
 }
 
-const BOOK = ['/book', '/register', '/batches', '/stock', '/cards', '/thresholds', '/calendar']
+const BOOK = ['/book', '/register', '/record', '/batches', '/stock', '/cards', '/thresholds', '/calendar']
 
 interface TabProps {
   to: string

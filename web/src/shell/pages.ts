@@ -5,6 +5,7 @@ export const PAGES = [
   { to: '/decide', name: text.decide, sub: text.subs.decide },
   { to: '/mix', name: text.mix, sub: text.subs.mix },
   { to: '/book', name: text.book, sub: text.pages.book },
+  { to: '/record', name: text.pages.record, sub: text.pages.recordSub },
   { to: '/register', name: text.pages.register, sub: text.pages.registerSub },
   { to: '/batches', name: text.pages.batches, sub: text.pages.batchesSub },
   { to: '/jobs', name: text.pages.jobs, sub: text.pages.jobsSub },

@@ -41,6 +41,8 @@ export const text = {
   nothingFound: 'Nothing found.',
   pages: {
     book: 'register, batches, stock, cards, thresholds, exports',
+    record: 'Medicine record',
+    recordSub: 'a year by hive, to print and sign',
     register: 'Register',
     registerSub: 'what every hive was given',
     batches: 'Batches',

@@ -1,0 +1,220 @@
+package app
+
+import (
+	"bytes"
+	"context"
+	"errors"
+	"slices"
+	"strconv"
+	"strings"
+	"time"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+	"keeler/words"
+
+	"github.com/samber/lo"
+)
+
+// RecordQuery is which medicine record is wanted.
+type RecordQuery struct {
+	Year     int    // in the operation's time zone; 0: the one that goes on
+	Yard     string // its id; empty: all
+	Template string // which columns; empty: full
+}
+
+// templates are the columns that can be chosen.
+var templates = map[string][]string{
+	"":        {"day", "treatment", "amount", "acid", "batch", "lots", "withdrawal", "rule", "person"},
+	"short":   {"day", "treatment", "amount", "withdrawal", "person"},
+	"batches": {"day", "treatment", "amount", "acid", "batch", "lots"},
+}
+
+// Record is the medicine record of a year: everything given, taken out or amended, by yard
+// and colony. Notes of boards, weights and eggs are no part of it.
+func (d Desk) Record(ctx context.Context, q RecordQuery) (wire.Record, error) {
+	return d.record(ctx, q, "2 Jan 2006")
+}
+
+func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.Record, error) {
+	year := q.Year
+	if year == 0 {
+		year, _, _ = timeOf(d.today()).Date()
+	}
+	out := wire.Record{Year: year, Columns: templates[q.Template], Yards: []wire.RecordYard{}}
+	var l fault.List
+	l.Within("year", float64(year), 2000, 2200, "")
+	if out.Columns == nil {
+		l.Add("columns", fault.Unknown)
+	}
+	if err := l.Err(); err != nil {
+		return out, err
+	}
+	from := time.Date(year, 1, 1, 0, 0, 0, 0, d.who.Zone).UTC()
+	rows, err := d.op.Recorded(ctx, q.Yard, from, from.In(d.who.Zone).AddDate(1, 0, 0).UTC())
+	if err != nil {
+		return out, err
+	}
+	before, err := d.op.Amended(ctx, rows)
+	if err != nil {
+		return out, err
+	}
+	rows = lo.Filter(rows, func(r store.Application, _ int) bool { return medicine(r, before) })
+	lines, err := d.registered(ctx, rows)
+	if err != nil {
+		return out, err
+	}
+	first, last, err := d.op.RecordedFrom(ctx)
+	if err != nil {
+		return out, err
+	}
+	out.Years = yearsBetween(d.local(first), d.local(last))
+	places, err := d.op.Yards(ctx)
+	if err != nil {
+		return out, err
+	}
+	place := lo.SliceToMap(places, func(y store.Yard) (string, string) { return y.ID, y.Place })
+	write := recordWriter{d: d, dayForm: dayForm, columns: out.Columns}
+	for i, r := range rows { // they come by yard and colony
+		newYard := i == 0 || rows[i-1].YardID != r.YardID
+		if newYard {
+			out.Yards = append(out.Yards, wire.RecordYard{Name: r.Yard, Place: place[r.YardID]})
+		}
+		yard := &out.Yards[len(out.Yards)-1]
+		if newYard || rows[i-1].ColonyID != r.ColonyID {
+			yard.Colonies = append(yard.Colonies, wire.RecordColony{ID: r.ColonyID, Name: r.Colony})
+		}
+		colony := &yard.Colonies[len(yard.Colonies)-1]
+		colony.Lines = append(colony.Lines, wire.RecordLine{Cells: write.cells(lines[i]), Changes: write.changes(r, before)})
+	}
+	out.Lines = len(rows)
+	return out, nil
+}
+
+// medicine reports whether a line tells of something given or taken out, or takes such a line back.
+func medicine(r store.Application, before map[string]store.Application) bool {
+	for r.Kind == "skipped" && r.AmendsID != nil {
+		r = before[*r.AmendsID]
+	}
+	return r.Kind == "given" || r.Kind == "other" || r.Kind == "out"
+}
+
+// yearsBetween are those from a first to a last line, the newest first; without lines none.
+func yearsBetween(first, last time.Time) []int {
+	out := []int{}
+	for y := last.Year(); !last.IsZero() && y >= first.Year(); y-- {
+		out = append(out, y)
+	}
+	return out
+}
+
+// recordWriter writes lines of the record, by the operation's clock.
+type recordWriter struct {
+	d       Desk
+	dayForm string
+	columns []string
+}
+
+func (w recordWriter) cells(a wire.Application) []string {
+	return lo.Map(w.columns, func(column string, _ int) string { return w.cell(column, a) })
+}
+
+func (w recordWriter) cell(column string, a wire.Application) string {
+	switch column {
+	case "day":
+		if a.JobID == "" { // nobody noted an hour
+			return w.day(a.GivenAt)
+		}
+		return w.day(a.GivenAt) + a.GivenAt.Format(" 15:04")
+	case "treatment":
+		return recorded(a)
+	case "amount":
+		if a.Kind == "given" || a.Kind == "other" {
+			return words.Amount(a.Amount, a.Unit)
+		}
+	case "acid":
+		return words.Acids(a.OADMg, a.FormicMg)
+	case "batch":
+		if a.BatchNumber > 0 {
+			return strconv.Itoa(a.BatchNumber)
+		}
+	case "lots":
+		return strings.Join(a.Lots, "; ")
+	case "withdrawal":
+		return w.withdrawal(a)
+	case "rule":
+		return a.Rule
+	case "person":
+		return a.By
+	}
+	return ""
+}
+
+// recorded is what a line says was done with what.
+func recorded(a wire.Application) string {
+	return words.Recorded(a.Kind, a.Method, a.Product, a.Came, a.Missing)
+}
+
+// withdrawal tells until when honey waits. What stays in the hive counts from when it comes
+// out, as labels mean it.
+func (w recordWriter) withdrawal(a wire.Application) string {
+	stays := a.Kind == "given" && (a.Method == "strip" || a.Method == "pad")
+	switch {
+	case a.Withdrawal <= 0:
+		return ""
+	case stays:
+		return words.WithdrawalAfter(a.Withdrawal)
+	}
+	return words.WithdrawalUntil(a.Withdrawal, w.day(a.GivenAt.AddDate(0, 0, a.Withdrawal)))
+}
+
+func (w recordWriter) day(t time.Time) string { return t.Format(w.dayForm) }
+
+// changes tells what a line that amends put right, back to what was written first.
+func (w recordWriter) changes(r store.Application, before map[string]store.Application) (out []string) {
+	for r.AmendsID != nil {
+		old, known := before[*r.AmendsID]
+		if !known {
+			break
+		}
+		was := wire.ApplicationOf(old.Detail, w.d.plainLine(old))
+		why := wire.ApplicationOf(r.Detail, w.d.plainLine(r)).Note
+		out = append(out, words.Amended(w.day(w.d.local(r.CreatedAt)), r.Login, w.was(was), why))
+		r = old
+	}
+	return out
+}
+
+// was is what stood in a line before it was amended.
+func (w recordWriter) was(a wire.Application) string {
+	if amount := w.cell("amount", a); amount != "" {
+		return amount
+	}
+	return recorded(a)
+}
+
+// RecordFile is the record as CSV, with what was amended in the last column; that it was
+// taken out is logged.
+func (d Desk) RecordFile(ctx context.Context, q RecordQuery) ([]byte, error) {
+	record, err := d.record(ctx, q, dateForm)
+	if err != nil {
+		return nil, err
+	}
+	var out bytes.Buffer
+	table, err := newSheet(&out, slices.Concat([]string{"yard", "colony"}, record.Columns, []string{"amended"}))
+	if err != nil {
+		return nil, err
+	}
+	for _, y := range record.Yards {
+		for _, c := range y.Colonies {
+			for _, l := range c.Lines {
+				if err := table.row(slices.Concat([]string{y.Name, c.Name}, l.Cells, []string{strings.Join(l.Changes, " ")})...); err != nil {
+					return nil, err
+				}
+			}
+		}
+	}
+	err = errors.Join(table.end(), d.logged(ctx, d.op, exported, "record"))
+	return out.Bytes(), err
+}

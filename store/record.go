@@ -1,0 +1,46 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/samber/lo"
+)
+
+// Recorded lists what stands of doses, removals and amendments of a time, by yard and
+// colony, the oldest first; of one yard, or of all.
+func (o Operation) Recorded(ctx context.Context, yard string, from, to time.Time) ([]Application, error) {
+	q := o.named(ctx).Where("superseded = 0 AND given_at >= ? AND given_at < ?", from, to).
+		Where("(kind IN ('given', 'other', 'out') OR amends_id IS NOT NULL)")
+	if yard != "" {
+		q = q.Where("a.yard_id = ?", yard)
+	}
+	// R2 comes before R10.
+	return all[Application](q.Order("yards.name, a.yard_id, LENGTH(colonies.name), colonies.name, a.colony_id, given_at, seq"))
+}
+
+// Amended are the lines that these amend, and those that they amended before, by their ids.
+func (o Operation) Amended(ctx context.Context, rows []Application) (map[string]Application, error) {
+	out := map[string]Application{}
+	for {
+		ids := lo.FilterMap(rows, func(r Application, _ int) (string, bool) { return lo.FromPtr(r.AmendsID), r.AmendsID != nil })
+		if len(ids) == 0 {
+			return out, nil
+		}
+		var err error
+		if rows, err = all[Application](o.named(ctx).Where("a.id IN ?", ids)); err != nil {
+			return nil, err
+		}
+		for _, r := range rows {
+			out[r.ID] = r
+		}
+	}
+}
+
+// RecordedFrom are the times of the first and the last dose; zero where there is none.
+func (o Operation) RecordedFrom(ctx context.Context) (first, last time.Time, err error) {
+	var found struct{ First, Last *time.Time }
+	err = o.own(ctx).Model(&Application{}).Where("superseded = 0 AND kind IN ('given', 'other', 'out')").
+		Select("MIN(given_at) AS first, MAX(given_at) AS last").Scan(&found).Error
+	return lo.FromPtr(found.First), lo.FromPtr(found.Last), err
+}

@@ -1,0 +1,136 @@
+import Button from '@mui/material/Button'
+import { useQuery } from '@tanstack/react-query'
+import { Fragment } from 'react'
+import {
+  ask,
+  begin,
+  date,
+  Entries,
+  named,
+  type Options,
+  type Panel,
+  Press,
+  told,
+  useForm,
+  useStart,
+  Waiting,
+  yardsQuery,
+} from '../../kit'
+import type { Schemas } from '../../api/client'
+import styles from './RecordPage.module.css'
+import { text } from './text'
+
+const wanted = (years: readonly number[], yards: Options): Panel<'year' | 'yard' | 'columns'> => ({
+  title: text.wanted,
+  entries: [
+    {
+      of: 'year',
+      label: text.year,
+      list: true,
+      options: Object.fromEntries(years.map((y) => [y, `${y}`])),
+    },
+    { of: 'yard', label: text.yard, list: true, options: { '': text.allYards, ...yards } },
+    { of: 'columns', label: text.columns, list: true, options: text.templates },
+  ],
+})
+
+/** The medicine record of a year as an inspector reads it: by yard and hive, on paper or as a table. */
+export default function RecordPage() {
+  const { me, now } = useStart()
+  const yards = useQuery(yardsQuery)
+  const { typed, change } = useForm('record', wanted([], {}), () => ({
+    ...begin([wanted([], {})], {}),
+    year: now.slice(0, 4),
+  }))
+  const year = Number(typed.year)
+  const query = {
+    year,
+    ...(typed.yard && { yard: typed.yard }),
+    ...(typed.columns && { columns: typed.columns }),
+  }
+  const asked = useQuery(ask(['register', 'record', query], '/api/record', { query }))
+  const record = asked.data
+  const years = [year, ...(record?.years ?? [])]
+  return (
+    <main className={styles.page} data-record>
+      <h1>{text.title(year)}</h1>
+      <p className={styles.whose}>
+        {me?.operation} · {text.printed(date(now.slice(0, 10)))} · {text.zone(me?.time_zone ?? '')}
+      </p>
+      <div className={`${styles.wanted} no-print`}>
+        <Entries of={wanted(years, named(yards.data))} typed={typed} change={change} />
+        <Press main says={text.print} onPress={() => print()} />
+        <Button
+          href={`/api/export/record?${new URLSearchParams({ ...query, year: `${year}` }).toString()}`}
+          data-csv
+        >
+          {text.csv}
+        </Button>
+      </div>
+      {!record ? (
+        <Waiting query={asked} />
+      ) : record.lines === 0 ? (
+        <p>{text.none(year)}</p>
+      ) : (
+        <>
+          {record.yards.map((y) => (
+            <Yard key={y.name} yard={y} columns={record.columns} />
+          ))}
+          <p className={styles.sum} data-lines>
+            {text.lines(record.lines)}
+          </p>
+          <dl className={styles.sign}>
+            {text.sign.map((of) => (
+              <div key={of}>
+                <dt>{of}</dt>
+                <dd />
+              </div>
+            ))}
+          </dl>
+        </>
+      )}
+    </main>
+  )
+}
+
+function Yard({ yard, columns }: { yard: Schemas['RecordYard']; columns: string[] }) {
+  return (
+    <section data-record-yard={yard.name}>
+      <h2>
+        {yard.name} {yard.place && <small className="quiet">{yard.place}</small>}
+      </h2>
+      <div className={styles.wide}>
+        <table className={styles.table}>
+          <thead>
+            <tr>
+              <th>{text.hive}</th>
+              {columns.map((c) => (
+                <th key={c}>{text.heads[c]}</th>
+              ))}
+            </tr>
+          </thead>
+          {yard.colonies.map((c) => (
+            <tbody key={c.id}>
+              {c.lines.map((l, i) => (
+                <Fragment key={i}>
+                  <tr data-record-line>
+                    <th scope="row">{i === 0 && c.name}</th>
+                    {l.cells.map((cell, k) => (
+                      <td key={k}>{told(cell)}</td>
+                    ))}
+                  </tr>
+                  {l.changes?.map((was) => (
+                    <tr key={was} className={styles.change}>
+                      <td />
+                      <td colSpan={columns.length}>{told(was)}</td>
+                    </tr>
+                  ))}
+                </Fragment>
+              ))}
+            </tbody>
+          ))}
+        </table>
+      </div>
+    </section>
+  )
+}

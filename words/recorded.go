@@ -1,0 +1,93 @@
+package words
+
+import (
+	_ "embed"
+	"encoding/json"
+	"math"
+	"strconv"
+	"strings"
+)
+
+//go:embed names/kit.json
+var shared []byte
+
+// names are those that the interface writes, too.
+var named = func() (n struct{ Methods, Units map[string]string }) {
+	if err := json.Unmarshal(shared, &n); err != nil {
+		panic(err) // it ships with the program
+	}
+	return n
+}()
+
+// Recorded tells what a line of the medicine record says was done: given, taken out or
+// taken back, by which method and with what.
+func Recorded(kind, method, product string, came, missing int) string {
+	variant := kind
+	switch {
+	case kind == "out" && missing > 0:
+		variant = "out:missing"
+	case kind == "out" && came == 0: // nobody counted them
+		variant = "out:all"
+	}
+	text := fill(said.Record[variant], func(blank string) string {
+		switch blank {
+		case "method":
+			return named.Methods[method]
+		case "came":
+			return strconv.Itoa(came)
+		case "missing":
+			return strconv.Itoa(missing)
+		}
+		return product
+	})
+	return strings.TrimSuffix(text, ": ")
+}
+
+// Amount writes an amount in its unit, as the interface does; nothing for none.
+func Amount(amount float64, unit string) string {
+	if amount == 0 {
+		return ""
+	}
+	return strings.TrimSpace(figure(amount) + " " + named.Units[unit])
+}
+
+// Acids writes the acids of a dose, to the mg.
+func Acids(oadMg, formicMg float64) string {
+	acids := []struct {
+		name string
+		mg   float64
+	}{{"oad", oadMg}, {"formic", formicMg}}
+	var out []string
+	for _, acid := range acids {
+		if mg := math.Round(acid.mg); mg > 0 {
+			out = append(out, fill(said.Record[acid.name], func(string) string { return tidy(mg, 1, math.Round) }))
+		}
+	}
+	return strings.Join(out, ", ")
+}
+
+// WithdrawalAfter tells that honey waits for days from when something comes out.
+func WithdrawalAfter(n int) string {
+	return fill(said.Record["withdrawal:after"], func(string) string { return days(n) })
+}
+
+// WithdrawalUntil tells until when it waits.
+func WithdrawalUntil(n int, until string) string {
+	return fill(said.Record["withdrawal:until"], func(blank string) string {
+		if blank == "until" {
+			return until
+		}
+		return days(n)
+	})
+}
+
+// Amended tells that a line was amended: on which day, by whom, what stood there, and why.
+func Amended(on, by, was, why string) string {
+	text := fill(said.Record["amended"], func(blank string) string {
+		return map[string]string{"on": on, "by": by, "was": was}[blank]
+	})
+	if why != "" {
+		text += " " + fill(said.Record["why"], func(string) string { return why })
+	}
+	return text
+}
