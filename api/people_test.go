@@ -195,6 +195,9 @@ func TestDemo(t *testing.T) {
 	if start["demo"] != true || start["me"].(map[string]any)["operation"] != "Marrow Quay" {
 		t.Errorf("got %v", start["me"])
 	}
+	if _, helper := send(t, browser(), http.MethodPost, "/api/demo?as=helper", "{}"); helper["me"].(map[string]any)["role"] != "helper" {
+		t.Errorf("got %v", helper["me"])
+	}
 	if _, moved := send(t, b, http.MethodPost, "/api/demo/clock", `{"days":3}`); moved["now"] != "2026-12-07T08:30" {
 		t.Errorf("got %v", moved["now"])
 	}

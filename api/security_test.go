@@ -136,7 +136,7 @@ func TestOwnerReadsTheLog(t *testing.T) {
 	slices.Reverse(told)
 	want := []string{
 		"Owner made an invitation: helper ", "Guest joined by an invitation", "Guest wrong password or code", "Guest signed in",
-		"Owner changed a role: Guest keeper", "Owner exported: register", "Owner took out as a file: colonies",
+		"Owner changed a role: Guest keeper", "Owner exported: register", "Owner exported: colonies",
 	}
 	if !slices.Equal(told, want) {
 		t.Errorf("it tells\n%s\nwant\n%s", strings.Join(told, "\n"), strings.Join(want, "\n"))

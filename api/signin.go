@@ -39,8 +39,12 @@ func signingIn(r routes) {
 		func(ctx context.Context, in *sent[wire.Claim]) (app.Member, error) {
 			return r.desks.app.Claim(ctx, in.Body.value)
 		})
-	signIn(r, r.describe(post+" demo", "enter-demo", "Enter the demo as its keeper; only in the demo", 403, 503),
-		func(ctx context.Context, _ *none) (app.Member, error) { return r.desks.app.EnterDemo(ctx) })
+	signIn(r, r.describe(post+" demo", "enter-demo", "Enter the demo as its keeper or its helper; only in the demo", 403, 503),
+		func(ctx context.Context, in *struct {
+			As string `query:"as" enum:"keeper,helper" default:"keeper"`
+		}) (app.Member, error) {
+			return r.desks.app.EnterDemo(ctx, map[string]string{"keeper": app.DemoLogin, "helper": app.DemoHelper}[in.As])
+		})
 	route(r, r.describe(post+" demo/clock", "move-demo", "Bring the demo's clock forward; only in the demo", 422), app.Viewer,
 		func(ctx context.Context, desk app.Desk, in *sent[wire.MoveDemo]) (*body[wire.Start], error) {
 			if err := desk.MoveDemo(in.Body.value.Days); err != nil {

@@ -4,6 +4,7 @@ package demo
 
 import (
 	"context"
+	"crypto/rand"
 	"errors"
 	"time"
 
@@ -47,6 +48,9 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 		return err
 	}
 	desk := func(t time.Time) app.Desk { return at(t).Desk(owner) }
+	if err := helper(ctx, at(date(2026, time.March, 2)), owner); err != nil {
+		return err
+	}
 	if err := stock(ctx, desk); err != nil {
 		return err
 	}
@@ -62,6 +66,20 @@ func Seed(ctx context.Context, s *store.Store, sky app.Weather) error {
 	return seedYards(ctx, desk, func() error {
 		return seedJobs(ctx, func(t time.Time, drawn ...int) app.Desk { return past(t, drawn...).Desk(owner) })
 	})
+}
+
+// helper joins who helps in the yard, once; nobody knows the password.
+func helper(ctx context.Context, a *app.App, owner app.Member) error {
+	people, err := a.Desk(owner).People(ctx)
+	if err != nil || len(people.Members) > 1 {
+		return err
+	}
+	invitation, err := a.Desk(owner).Invite(ctx, wire.Invite{Role: string(app.Helper), Note: app.DemoHelper})
+	if err != nil {
+		return err
+	}
+	_, err = a.Join(ctx, wire.Join{Token: invitation.Token, Login: app.DemoHelper, Password: rand.Text()}, "")
+	return err
 }
 
 // keep writes a batch of the past down, unless it is there already, and gives the

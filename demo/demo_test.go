@@ -42,7 +42,7 @@ func TestSeedAgain(t *testing.T) {
 		}
 	}
 	a := app.New(s, app.Settings{Work: app.Pinned(Now), Wall: time.Now, Welcome: Welcome()})
-	who, err := a.EnterDemo(t.Context())
+	who, err := a.EnterDemo(t.Context(), app.DemoLogin)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -117,7 +117,7 @@ func TestDecember(t *testing.T) {
 		t.Fatal(err)
 	}
 	a := app.New(s, app.Settings{Work: app.Pinned(Now), Wall: time.Now, Welcome: Welcome(), Weather: clear{}})
-	who, err := a.EnterDemo(t.Context())
+	who, err := a.EnterDemo(t.Context(), app.DemoLogin)
 	if err != nil {
 		t.Fatal(err)
 	}

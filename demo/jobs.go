@@ -95,7 +95,7 @@ func (j done) keep(ctx context.Context, on func(time.Time, ...int) app.Desk) err
 				amount = other
 			}
 			lines = append(lines, wire.Application{
-				ID: j.part("done", i, hive), ColonyID: hives[hive], Kind: d.Kind, Amount: amount, Asked: amount, Eggs: d.Eggs,
+				ID: j.part("done", i, hive), ColonyID: hives[hive], Kind: d.Kind, BatchID: d.Batch, Amount: amount, Asked: amount, Eggs: d.Eggs,
 				ApplicationDetail: wire.ApplicationDetail{Extras: d.Extras, Came: d.Came, AreaCM2: d.Area},
 			})
 		}

@@ -23,6 +23,7 @@ type scenario struct {
 	}
 	Past  []kept
 	Yards []place
+	Cards []wire.LabelCard
 	Jobs  []done
 	Job   wire.SaveJob
 }
@@ -48,6 +49,7 @@ type done struct {
 	}
 	Done []struct {
 		On, Kind string
+		Batch    string // it was given from
 		Hives    []string
 		Amount   float64
 		Amounts  map[string]float64 // where it is another one

@@ -44,6 +44,11 @@ func seedYards(ctx context.Context, on func(time.Time) app.Desk, jobs func() err
 		fresh = true
 	}
 	if fresh {
+		for _, c := range told.Cards {
+			if _, err := begun.AddCard(ctx, c); err != nil {
+				return fmt.Errorf("%s: %w", c.Name, err)
+			}
+		}
 		if err := jobs(); err != nil {
 			return err
 		}

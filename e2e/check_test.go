@@ -252,7 +252,7 @@ func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 	p.asks("/api/batches", `{"id":"7d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d01","name":"Trial pot","recipe":{"strip":{"recipe":{"protocol":"two-to-three"},"uptake_g":20,"stays_ml":60,"size":{"by":"strips","strips":8}}}}`)
 	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
 	p.says("[data-colony-open]", "R3")
-	p.byHand("No. 8 Trial pot")
+	p.byHand("No. 14 Trial pot")
 	p.given()
 	p.until(allSent)
 	p.on(24, s.URL+"/check")

@@ -58,10 +58,10 @@ func TestInvitation(t *testing.T) {
 	guest.says("main", "This invitation cannot be used")
 
 	// She has forgotten her password: the owner makes a link to another.
-	owner.choose("New password")
+	owner.click(`[data-member="Guest"] button`)
 	owner.says("main", "The old one works until then")
-	owner.choose("Make link")
-	owner.says("main", "For Guest: copy this link now.")
+	owner.choose("Make password link")
+	owner.says("main", "For Guest: copy this link now")
 	again := open(t, owner.text("[data-link]"), browser.Phone)
 	again.says("main", "New password for Guest")
 	again.write(`input[autocomplete="new-password"]`, "password123")
@@ -89,7 +89,7 @@ func TestCardOfALabel(t *testing.T) {
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
 	p.do(chromedp.Navigate(s.URL + "/cards"))
-	p.says("main", "No cards yet")
+	p.says("main", "Bought strips")
 	p.click(`[data-blank="rule"]`)
 	p.write(`[data-card-form] [data-path="name"] input`, "Winter syrup")
 	p.fill("content.rule.full_seam_ml", "40")

@@ -578,7 +578,7 @@ func TestRoundOfStrips(t *testing.T) {
 	})()`, job))
 	p.do(chromedp.Navigate(s.URL + "/rounds/" + job + "/2026-12-04"))
 	p.says("[data-colony-open]", "R1", "strips")
-	p.byHand("No. 8 Trial pot")
+	p.byHand("No. 14 Trial pot")
 	p.says("[data-jar]", "8 strips left")
 	p.given()
 	p.says("[data-colony-open]", "R2")

@@ -51,7 +51,7 @@ func Amount(amount float64, unit string) string {
 	return strings.TrimSpace(figure(amount) + " " + named.Units[unit])
 }
 
-// Acids writes the acids of a dose, to the mg.
+// Acids writes the acids of a dose: to the mg, and from 10 g on to a tenth of a g.
 func Acids(oadMg, formicMg float64) string {
 	acids := []struct {
 		name string
@@ -60,7 +60,11 @@ func Acids(oadMg, formicMg float64) string {
 	var out []string
 	for _, acid := range acids {
 		if mg := math.Round(acid.mg); mg > 0 {
-			out = append(out, fill(said.Record[acid.name], func(string) string { return tidy(mg, 1, math.Round) }))
+			amount := tidy(mg, 1, math.Round) + " mg"
+			if mg >= 10_000 {
+				amount = strconv.FormatFloat(mg/1000, 'f', 1, 64) + " g"
+			}
+			out = append(out, fill(said.Record[acid.name], func(string) string { return amount }))
 		}
 	}
 	return strings.Join(out, ", ")

@@ -53,14 +53,32 @@ function SignIn({ demo }: { demo: boolean }) {
     enter,
   )
   if (trying.faults['code'] !== undefined && !withCode) setWithCode(true)
-  const demoEntry = useSaving(() => data(client.POST('/api/demo')), enter)
+  const demoEntry = useSaving(
+    (as: 'keeper' | 'helper') => data(client.POST('/api/demo', { params: { query: { as } } })),
+    enter,
+  )
   return (
     <main className={shared.gate}>
       <h1>{text.signIn}</h1>
       <p className="quiet">{text.why}</p>
       {demo && (
         <div className={shared.form}>
-          <Press big main says={text.demo} off={demoEntry.busy} onPress={() => demoEntry.save()} data-demo />
+          <Press
+            big
+            main
+            says={text.demo}
+            off={demoEntry.busy}
+            onPress={() => demoEntry.save('keeper')}
+            data-demo
+          />
+          <Press
+            big
+            outlined
+            says={text.demoHelper}
+            off={demoEntry.busy}
+            onPress={() => demoEntry.save('helper')}
+            data-demo-helper
+          />
           <p className="quiet">{text.demoHint}</p>
           <Said message={demoEntry.message} />
         </div>

@@ -93,7 +93,7 @@ function Members({ people, owner }: { people: Schemas['People']; owner: boolean 
       )}
       <ul className={styles.rows}>
         {people.members.map((m) => (
-          <li key={m.id}>
+          <li key={m.id} data-member={m.login}>
             <b>
               {m.login} {m.me && <small className="quiet">({text.you})</small>}
             </b>

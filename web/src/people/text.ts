@@ -9,6 +9,7 @@ export const text = {
   passwordHint: 'At least 10 characters; several words are easy to remember.',
   in: 'Sign in',
   demo: 'Enter the demo',
+  demoHelper: 'Enter as a helper',
   demoHint:
     'Made-up yards in a made-up town, with the clock stopped at 4 December 2026. Look around and change anything.',
   toMix: 'Mix without signing in',
@@ -34,7 +35,7 @@ export const text = {
   letSet: 'New password',
   letSetAsk:
     'Makes a link where they can choose a new password. The old one works until then; afterwards they must sign in again everywhere.',
-  letSetIt: 'Make link',
+  letSetIt: 'Make password link',
   passwordFor: (login: string) => `New password for ${login}`,
   passwordWhy: 'You will be signed out everywhere and sign in again with the new one.',
   setIt: 'Set password',
