@@ -70,6 +70,7 @@ type importing struct {
 	desk     Desk
 	alike    map[string]string      // names by what the database takes for the same
 	yards    map[string]*store.Yard // by name, as are
+	near     store.Yard             // whose latitude a yard without one gets
 	added    []store.Yard
 	colonies []store.Colony
 	taken    map[string]bool // yard and colony
@@ -81,6 +82,9 @@ type importing struct {
 func (in *importing) standing(ctx context.Context, rows []record) error {
 	r := reading{ctx: ctx}
 	yards, colonies, last := all(&r, in.desk.op.Yards), all(&r, in.desk.op.Colonies), all(&r, in.desk.op.LastPosition)
+	if len(yards) > 0 {
+		in.near = yards[0]
+	}
 	names := map[string]string{}
 	for i := range yards {
 		names[yards[i].ID] = yards[i].Name
@@ -147,16 +151,21 @@ func (in *importing) row(r record) {
 		in.yards[in.alike[yard.Name]] = yard
 		in.added = append(in.added, *yard)
 		in.out.NewYards = append(in.out.NewYards, yard.Name)
+		if r.cell("latitude") == "" {
+			in.out.NoLatitude, in.out.LatitudeOf = append(in.out.NoLatitude, yard.Name), in.near.Name
+		}
 	}
 	c.ID, c.YardID, c.Position = uuid.NewString(), yard.ID, in.next[yard.ID]
 	in.next[yard.ID]++
 	in.colonies = append(in.colonies, c)
 	if len(in.out.Colonies) < mostTold {
-		in.out.Colonies = append(in.out.Colonies, wire.ImportRow{Row: r.at, Yard: yard.Name, Name: c.Name, Boxes: wire.FormatHive(boxes)})
+		in.out.Colonies = append(in.out.Colonies, wire.ImportRow{Row: r.at, Yard: yard.Name, Name: c.Name, Boxes: wire.FormatHive(boxes), Stack: boxes})
 	}
 }
 
-// yard finds the yard of a row; one that is new needs a latitude.
+// yard finds the yard of a row. One that is new and has no latitude gets that of the first
+// yard there is, for most keepers' yards lie near each other; without any it gets 0, for
+// which no season is assumed.
 func (in *importing) yard(r record, l *fault.List) *store.Yard {
 	name := r.cell("yard")
 	if y, known := in.yards[in.alike[name]]; known {
@@ -164,13 +173,17 @@ func (in *importing) yard(r record, l *fault.List) *store.Yard {
 	}
 	y := &store.Yard{Name: name, CreatedAt: in.desk.stamp()}
 	l.Within("yard", float64(utf8.RuneCountInString(name)), 1, 60, "letters")
-	latitude, err := strconv.ParseFloat(strings.ReplaceAll(r.cell("latitude"), ",", "."), 64)
-	if err != nil {
-		l.AddRange("latitude", fault.Missing, fit.South, fit.North, "degrees")
-	} else {
-		l.Within("latitude", latitude, fit.South, fit.North, "degrees")
+	given := strings.ReplaceAll(r.cell("latitude"), ",", ".")
+	if given == "" {
+		y.Latitude = in.near.Latitude
+		return y
 	}
-	y.Latitude = latitude
+	var err error
+	if y.Latitude, err = strconv.ParseFloat(given, 64); err != nil {
+		l.AddRange("latitude", fault.NotFinite, fit.South, fit.North, "degrees")
+	} else {
+		l.Within("latitude", y.Latitude, fit.South, fit.North, "degrees")
+	}
 	return y
 }
 

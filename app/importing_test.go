@@ -1,6 +1,7 @@
 package app
 
 import (
+	"slices"
 	"strings"
 	"testing"
 	"unicode/utf16"
@@ -59,7 +60,7 @@ func TestImportFaults(t *testing.T) {
 		{"Slipway,A2,deep 40,57.5", "boxes"},
 		{"Slipway,A3,,57.5", "boxes"},
 		{"Slipway,A4,deep 10,200", "latitude"},
-		{"Slipway,A5,deep 10,", "latitude"},
+		{"Slipway,A5,deep 10,north", "latitude"},
 		{"Slipway,A6,deep 10,57.5,perhaps", "nuc"},
 		{"Slipway,A7,deep 10,57.5,no,yes,sleepy", "queen"},
 		{",A8,deep 10,57.5", "yard"},
@@ -101,6 +102,28 @@ func TestImportFaults(t *testing.T) {
 	}
 }
 
+// A new yard without a latitude gets that of the first there is; where there is none, none is
+// assumed, and both are told.
+func TestImportWithoutLatitude(t *testing.T) {
+	d := own(t, Settings{})
+	first, err := d.Import(t.Context(), []byte("yard,colony,boxes\nSlipway,A1,deep 10"), ImportAll)
+	if err != nil || first.Stored != 1 || !slices.Equal(first.NoLatitude, []string{"Slipway"}) || first.LatitudeOf != "" {
+		t.Fatalf("%+v %v", first, err)
+	}
+	given, err := own(t, Settings{}), error(nil)
+	if _, err = given.Import(t.Context(), []byte("yard,colony,boxes,latitude\nQuay,Q1,deep 10,57.5"), ImportAll); err != nil {
+		t.Fatal(err)
+	}
+	second, err := given.Import(t.Context(), []byte("yard,colony,boxes\nSlipway,A1,deep 10\nQuay,Q2,deep 10"), ImportAll)
+	if err != nil || second.Stored != 2 || !slices.Equal(second.NoLatitude, []string{"Slipway"}) || second.LatitudeOf != "Quay" {
+		t.Fatalf("%+v %v", second, err)
+	}
+	out, err := given.Export(t.Context())
+	if err != nil || strings.Count(string(out), ",57.5,") != 3 {
+		t.Errorf("%s %v", out, err)
+	}
+}
+
 func TestImportNoTable(t *testing.T) {
 	d := own(t, Settings{})
 	for what, c := range map[string]struct {
@@ -112,7 +135,7 @@ func TestImportNoTable(t *testing.T) {
 		"only a head":   {"yard,colony,boxes\n", "file", fault.Missing},
 		"a picture":     {"\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR", "file", fault.NotText},
 		"another code":  {"yard,colony,boxes\nHüve\xfc,A,deep 10", "file", fault.NotText},
-		"other columns": {"name,age\nA,3", "file.yard", fault.NoColumn},
+		"other columns": {"name,age\nA,3", "file", fault.NoColumn},
 	} {
 		_, err := d.Import(t.Context(), []byte(c.file), ImportAll)
 		at(t, what, err, c.field, c.reason)

@@ -11,6 +11,7 @@ import (
 
 	"keeler/core/fault"
 
+	"github.com/samber/lo"
 	"golang.org/x/text/encoding/unicode"
 	"golang.org/x/text/transform"
 )
@@ -68,14 +69,9 @@ func readTable(file []byte) ([]record, error) {
 	for i, n := range names {
 		of[strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")] = i
 	}
-	var l fault.List
-	for _, c := range columns[:needed] {
-		if _, there := of[c]; !there {
-			l.Add("file."+c, fault.NoColumn)
-		}
-	}
-	if err := l.Err(); err != nil {
-		return nil, err
+	missing := lo.Filter(columns[:needed], func(c string, _ int) bool { return !lo.HasKey(of, c) })
+	if len(missing) > 0 {
+		return nil, fault.List{{Field: "file", Reason: fault.NoColumn, Unit: strings.Join(missing, ", ")}}
 	}
 	var out []record
 	for {

@@ -150,7 +150,10 @@ func TestWhatBecomesOfAHive(t *testing.T) {
 	p.choose("Unite with another")
 	p.pick("Into", "R1")
 	p.choose("Unite them")
-	p.says("main", "Closed on 4 Dec 2026")
+	p.says("main", "R3 child will be closed, and R1 takes over its treatments")
+	p.choose("Yes, unite them")
+	p.says("h1", "R1")
+	p.says("[data-said-here]", "R3 child was united into R1")
 	p.do(chromedp.Navigate(s.URL + ropewalk))
 	p.says("main", "R8")
 	if p.count(`[data-stand="R3 child"]`) != 0 {
@@ -202,4 +205,27 @@ func TestDemoClock(t *testing.T) {
 	p.click("[data-demo-clock]")
 	p.says("header", "Sat, 5 Dec 2026")
 	p.says("main", "2 days ago")
+}
+
+// Who signs in from a page that is open to all goes on there; what was wrong at a field is told
+// until the field is changed, and no longer.
+func TestSigningInGoesBack(t *testing.T) {
+	s := up(t, true)
+	p := open(t, s.URL+"/help", browser.Desk)
+	p.click("[data-who]")
+	p.write(`input[autocomplete="username"]`, "Nobody")
+	p.write(`input[autocomplete="current-password"]`, "nothing of the kind")
+	p.choose("Sign in")
+	p.says("main", "Enter the demo")
+	p.click("[data-demo-helper]")
+	p.says("h1", "Help")
+	p.says("[data-who]", "Demo helper")
+
+	p.do(chromedp.Navigate(s.URL + "/people"))
+	p.write(`input[autocomplete="current-password"]`, "not the one there is")
+	p.write(`input[autocomplete="new-password"]`, "short")
+	p.choose("Change password")
+	p.says("main", "Use at least 10 characters")
+	p.write(`input[autocomplete="new-password"]`, "several plain words")
+	p.until(`!document.querySelector('main').innerText.includes('Use at least 10 characters')`)
 }

@@ -2,21 +2,24 @@ package wire
 
 // Import is what became, or would become, of a file of colonies.
 type Import struct {
-	Rows     int         `json:"rows" doc:"Rows read, without the head."`
-	Colonies []ImportRow `json:"colonies" doc:"Those that are right; the first 200."`
-	Right    int         `json:"right"`
-	NewYards []string    `json:"new_yards,omitempty"`
-	Faults   []RowFault  `json:"faults,omitempty" doc:"The first 200."`
-	Wrong    int         `json:"wrong"`
-	Stored   int         `json:"stored"`
+	Rows       int         `json:"rows" doc:"Rows read, without the head."`
+	Colonies   []ImportRow `json:"colonies" doc:"Those that are right; the first 200."`
+	Right      int         `json:"right"`
+	NewYards   []string    `json:"new_yards,omitempty"`
+	NoLatitude []string    `json:"no_latitude,omitempty" doc:"New yards for which no latitude is given."`
+	LatitudeOf string      `json:"latitude_of,omitempty" doc:"The yard whose latitude they get; left out where there is none: then no season is assumed."`
+	Faults     []RowFault  `json:"faults,omitempty" doc:"The first 200."`
+	Wrong      int         `json:"wrong"`
+	Stored     int         `json:"stored"`
 }
 
 // ImportRow is a colony as it was read.
 type ImportRow struct {
-	Row   int    `json:"row"`
-	Yard  string `json:"yard"`
-	Name  string `json:"name"`
-	Boxes string `json:"boxes"`
+	Row   int       `json:"row"`
+	Yard  string    `json:"yard"`
+	Name  string    `json:"name"`
+	Boxes string    `json:"boxes"`
+	Stack []HiveBox `json:"stack" doc:"The same, to be drawn."`
 }
 
 // RowFault is what is wrong in a row of a file, whose head is row 1.

@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react'
-import { atFields, type Panel, type Typed } from './entries'
+import { useState, type ReactNode } from 'react'
+import { atFields, pathOf, type Panel, type Typed } from './entries'
 import { Faults } from './faults'
 import { Entries, type EntriesProps } from './Panels'
 import page from './page.module.css'
@@ -30,14 +30,26 @@ interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | '
 /** A form of one panel: its entries, what is wrong with them, and its buttons. */
 export function Form<Key extends string>(props: Props<Key>) {
   const { form, saving, onSave, save, mark, quiet, unfinished, onCancel, className, children } = props
-  const faults: Record<string, string> = { ...saving.faults, ...form.reader.faults }
+  const [sent, setSent] = useState(form.typed)
+  // What was changed since is for the server to look at again: it is not told as wrong any more.
+  const mended = form.panel.entries.filter((e) => form.typed[e.of] !== sent[e.of]).map(pathOf)
+  const still = Object.entries(saving.faults).filter(([path]) => !mended.includes(path))
+  const faults: Record<string, string> = { ...Object.fromEntries(still), ...form.reader.faults }
+  const message = Object.keys(saving.faults).length > 0 && still.length === 0 ? undefined : saving.message
   return (
     <Faults value={faults}>
-      <form className={className} data-form={mark} onSubmit={onSent(onSave)}>
+      <form
+        className={className}
+        data-form={mark}
+        onSubmit={onSent(() => {
+          setSent(form.typed)
+          onSave()
+        })}
+      >
         {form.panel.title && <h2>{form.panel.title}</h2>}
         <Entries of={form.panel} {...props} typed={form.typed} change={form.change} />
         {children}
-        <Said message={atFields(form.panel, form.typed, faults) ? undefined : saving.message} />
+        <Said message={atFields(form.panel, form.typed, faults) ? undefined : message} />
         <div className={`${page.bar} ${styles.buttons}`}>
           <Press
             submit

@@ -60,7 +60,11 @@ export function SaveBatch({ toSave, rule, name, suggestion, busy, onName }: Prop
         {save.isError && (
           <Alert severity="error" variant="outlined" sx={{ mt: 1 }}>
             {refused ? Object.values(refused.faults).join(' ') || refused.message : text.saveLost}{' '}
-            {refused?.status === 401 && <Link to="/batches">{text.signIn}</Link>}
+            {refused?.status === 401 && (
+              <Link to="/batches" state={{ back: '/mix' }}>
+                {text.signIn}
+              </Link>
+            )}
           </Alert>
         )}
       </div>

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react'
-import { Link } from 'react-router'
+import { Link, useLocation, useNavigate } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
 import { Form, type Panel, Press, Said, useEnter, useSaving, useStart, useTyped } from '../kit'
 import { CREDENTIALS } from './credentials'
@@ -44,8 +44,19 @@ const WITH_CODE: typeof SIGN_IN = {
   ],
 }
 
-function SignIn({ demo }: { demo: boolean }) {
+/** Who signs in from a page that anybody may open goes on where he was. */
+function useReturn() {
   const enter = useEnter()
+  const navigate = useNavigate()
+  const state = useLocation().state as { back?: string } | null
+  return (start: Schemas['Start']) => {
+    enter(start)
+    if (state?.back) void navigate(state.back, { replace: true })
+  }
+}
+
+function SignIn({ demo }: { demo: boolean }) {
+  const enter = useReturn()
   const [withCode, setWithCode] = useState(false)
   const form = useTyped(withCode ? WITH_CODE : SIGN_IN)
   const trying = useSaving(

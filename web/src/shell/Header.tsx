@@ -18,7 +18,7 @@ interface Props {
 /** Today, the stages of the work in their order, the places that everything stands in, and whose it is. */
 export function Header({ start, onKeys, onFind }: Props) {
   const subs = useSubs()
-  const { pathname } = useLocation()
+  const { pathname, search } = useLocation()
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const on = (...roots: string[]) => (roots.some((r) => pathname.startsWith(r)) ? 'active' : undefined)
   return (
@@ -58,7 +58,7 @@ export function Header({ start, onKeys, onFind }: Props) {
             {start.me ? (
               <span data-who>{start.me.login}</span>
             ) : (
-              <Link to="/yards" data-who>
+              <Link to="/yards" state={{ back: pathname === '/' ? '/mix' : pathname + search }} data-who>
                 {text.signIn}
               </Link>
             )}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useLocation, useParams } from 'react-router'
 import { colonyQuery, date, daysBetween, may, Press, seams as fraction, useStart, Waiting } from '../kit'
 import type { Schemas } from '../api/client'
 import { HiveFront } from '../drawing/HiveFront'
@@ -24,6 +24,7 @@ type Whole = Schemas['ColonyWhole']
 export default function ColonyPage() {
   const { id = '' } = useParams()
   const role = useStart().me?.role
+  const state = useLocation().state as { said?: string } | null
   const [editing, setEditing] = useState(false)
   const colony = useQuery(colonyQuery(id))
   if (!colony.data) return <Waiting query={colony} />
@@ -41,6 +42,11 @@ export default function ColonyPage() {
           )}
         </span>
       </div>
+      {state?.said && (
+        <p role="status" data-said-here>
+          {state.said}
+        </p>
+      )}
       {!alive && <p className={shared.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
       {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
       <Known colony={c} />

@@ -184,18 +184,33 @@ function Split({ colony, on }: OfColony) {
   )
 }
 
+/** It is asked once more, for it cannot be undone; then the hive that took the bees in says what came of it. */
 function Unite({ colony, on }: OfColony) {
+  const navigate = useNavigate()
   const [into, setInto] = useState('')
+  const [sure, setSure] = useState(false)
   const yard = useQuery(yardQuery(colony.yard_id))
-  const uniting = useEnding(colony, { reason: '', into, on: on.day })
+  const other = yard.data?.stands.find((s) => s.id === into)?.name ?? ''
+  const uniting = useEnding(colony, { reason: '', into, on: on.day }, () => {
+    void navigate(`/colonies/${into}`, { state: { said: text.united(colony.name, other) } })
+  })
   return (
-    <Step on={on} hint={text.uniteHint} saving={uniting} yes={text.uniteIt} unfinished={into === ''}>
+    <Step
+      on={on}
+      hint={sure ? text.uniteAsk(colony.name, other) : text.uniteHint}
+      saving={{ ...uniting, save: () => (sure ? uniting.save() : setSure(true)) }}
+      yes={sure ? text.uniteYes : text.uniteIt}
+      unfinished={into === ''}
+    >
       <Pick
         label={text.uniteInto}
         none={text.uniteInto}
         value={into}
         options={named(yard.data?.stands.filter((s) => s.id !== colony.id))}
-        onChange={setInto}
+        onChange={(id) => {
+          setSure(false)
+          setInto(id)
+        }}
       />
     </Step>
   )
@@ -219,10 +234,17 @@ function End({ colony, on }: OfColony) {
   )
 }
 
-function useEnding({ id, version }: Whole, how: { reason: string; into?: string; on: string }) {
+function useEnding(
+  { id, version }: Whole,
+  how: { reason: string; into?: string; on: string },
+  then?: () => void,
+) {
   return useSaving(
     async () =>
       client.POST('/api/colonies/{id}/end', { params: { path: { id } }, body: { ...how, version } }),
-    changed,
+    () => {
+      changed()
+      then?.()
+    },
   )
 }

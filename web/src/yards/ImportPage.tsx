@@ -4,7 +4,9 @@ import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Press, Said, useSaving } from '../kit'
 import { text } from './text'
+import { HiveFront } from '../drawing/HiveFront'
 import { changed } from './changed'
+import line from './StandLine.module.css'
 import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
@@ -88,6 +90,9 @@ function Preview({ seen, busy, store }: PreviewProps) {
         <b>{text.preview(seen.right, seen.wrong)}</b>{' '}
         {seen.new_yards && text.newYards(seen.new_yards.join(', '))}
       </p>
+      {seen.no_latitude && (
+        <p data-no-latitude>{text.noLatitude(seen.no_latitude.join(', '), seen.latitude_of)}</p>
+      )}
       <div className={page.bar}>
         {seen.wrong === 0 && seen.right > 0 && (
           <Press main says={text.storeAll(seen.right)} off={busy} onPress={() => store('all')} data-store />
@@ -116,18 +121,23 @@ function Preview({ seen, busy, store }: PreviewProps) {
           </tbody>
         </table>
       )}
-      <table className={styles.table}>
-        <tbody>
-          {seen.colonies.map((c) => (
-            <tr key={c.row}>
-              <td>{c.row}</td>
-              <td>{c.yard}</td>
-              <td>{c.name}</td>
-              <td>{c.boxes}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {[...new Set(seen.colonies.map((c) => c.yard))].map((yard) => (
+        <section key={yard} data-preview-yard={yard}>
+          <h2>{yard}</h2>
+          <div className={line.line}>
+            {seen.colonies
+              .filter((c) => c.yard === yard)
+              .map((c) => (
+                <div key={c.row} className={line.stand}>
+                  <HiveFront boxes={c.stack} />
+                  <span className={line.ground} />
+                  <b>{c.name}</b>
+                  <small>{c.boxes}</small>
+                </div>
+              ))}
+          </div>
+        </section>
+      ))}
     </>
   )
 }

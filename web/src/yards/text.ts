@@ -101,6 +101,11 @@ export const text = {
   uniteHint: 'This hive is closed; the other takes over its treatment history.',
   uniteInto: 'Into',
   uniteIt: 'Unite them',
+  uniteAsk: (one: string, other: string) =>
+    `${one} will be closed, and ${other} takes over its treatments. This cannot be undone. Unite them?`,
+  uniteYes: 'Yes, unite them',
+  united: (one: string, other: string) =>
+    `${one} was united into ${other}: it is closed, and its treatments now count here. Look in again, for both lots of bees.`,
   end: 'Dead, sold, gone',
   endHint: 'It leaves the yard; its history stays.',
   endWhy: 'What happened?',
@@ -242,6 +247,10 @@ export const text = {
     'A CSV file whose first row is yard, colony, boxes; optional columns are latitude, nuc, for_honey, queen and notes. Write boxes from the floor up: deep 10 + medium 10.',
   choose: 'Choose a file',
   reading: 'Reading…',
+  noLatitude: (yards: string, of?: string) =>
+    of
+      ? `No latitude given for ${yards}: the one of ${of} is used.`
+      : `No latitude given for ${yards}: until you enter it on the yard, Keeler does not guess the season.`,
   preview: (right: number, wrong: number) =>
     wrong === 0
       ? `${right} rows, no problems. Nothing saved yet.`

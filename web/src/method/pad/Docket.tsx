@@ -83,7 +83,7 @@ function figures(plan: Answer): (TotalOf | false | undefined)[] {
     course.bottles !== undefined && [
       text.bottles(`${bottle.value} ${bottle.unit}`),
       String(course.bottles),
-      text.spare(plain(Math.round(course.spare_ml ?? 0))),
+      text.spare(course.bottles, plain(Math.round(course.spare_ml ?? 0))),
     ],
     d && plan.visit_pads > 0 && [text.sheets, String(plan.visit_pads)],
     !d && [text.course, String(course.pads ?? 0), text.pads],

@@ -25,7 +25,7 @@ export const text = {
   visitAcid: 'pure acid in it',
   course: 'all visits',
   bottles: (size: string) => `stock in ${size} bottles`,
-  spare: (ml: string) => `${ml} mL spare`,
+  spare: (bottles: number, ml: string) => `${bottles === 1 ? 'bottle' : 'bottles'}, ${ml} mL to spare`,
   sheets: 'sheets for a visit',
 
   head: ['Hive', 'Combs', 'Acid', 'mL'],
