@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
 	"time"
 
 	"keeler/app"
@@ -88,11 +89,36 @@ func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, p place) e
 			return err
 		}
 	}
+	if _, err := on(yesterday).Inspect(ctx, wire.Inspections{Inspections: s.through()}); err != nil {
+		return err
+	}
 	supers, seen := 0, false
 	_, err := on(s.Looked).Inspect(ctx, wire.Inspections{Inspections: []wire.Inspection{{
 		ID: s.part("1001"), ColonyID: s.ID, Board: s.board(), Brood: s.Brood, Eggs: &seen, Stores: s.Stores, Supers: &supers, Queen: s.Queen,
 	}}})
 	return err
+}
+
+// through are the inspections of the year before the last one: as bees and brood come and go.
+func (s stand) through() []wire.Inspection {
+	quarters := 0
+	for _, box := range s.Quarters {
+		for _, q := range box {
+			quarters += q
+		}
+	}
+	out := []wire.Inspection{}
+	for _, then := range []struct {
+		part, on, brood string
+		share           float64 // of the bees there are in December
+	}{
+		{"1002", "2026-03-21", "little", 0.8}, {"1003", "2026-05-02", "much", 1.1}, {"1004", "2026-06-20", "much", 1.6},
+		{"1005", "2026-08-08", "much", 1.7}, {"1006", "2026-09-25", "little", 1.25},
+	} {
+		seams := math.Round(float64(quarters)*then.share) / 4
+		out = append(out, wire.Inspection{ID: s.part(then.part), ColonyID: s.ID, On: then.on, Brood: then.brood, Seams: &seams})
+	}
+	return out
 }
 
 func (s stand) counts(treated bool) []wire.MiteCount {

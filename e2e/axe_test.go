@@ -25,7 +25,7 @@ var screens = [][2]string{
 	{ropewalk + "/inspect", "[data-keep-inspection]"},
 	{ropewalk + "/count", "[data-path]"},
 	{saltmarshHut + "/boards", "[data-board]"},
-	{"/colonies/" + r3, "figure svg"},
+	{"/colonies/" + r3, "[data-year]"},
 	{"/import", "main h1"},
 	{"/thresholds", "[data-path]"},
 	{"/people", "main h1"},

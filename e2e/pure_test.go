@@ -87,6 +87,7 @@ func TestWrittenFigures(t *testing.T) {
 		"pure.three(4.567)": "4.57", "pure.three(45.67)": "45.7", "pure.three(1234.5)": "1,235",
 		"pure.volume(500).value": "500", "pure.volume(500).unit": "mL",
 		by("us", "12h", "month_day") + "pure.told('Too cold: -2 to 5 °C on 4 Dec 2026; 10 °C'))": "Too cold: 28 to 41 °F on Dec 4, 2026; 50 °F",
+		by("metric", "24h", "day_month") + "pure.date('2026-09-26'))":                            "26 Sep 2026",
 		by("us", "12h", "iso") + "pure.told('Use 0 to 40 m/s. Windy: 12 m/s'))":                  "Use 0 to 89 mph. Windy: 27 mph",
 		by("metric", "24h", "iso") + "pure.told('Too cold: -2 to 5 °C on 4 Dec 2026'))":          "Too cold: -2 to 5 °C on 2026-12-04",
 		by("us", "12h", "day_month") + "[0, 8, 12, 16, 24].map(pure.hour).join())":               "12 am,8 am,12 pm,4 pm,12 am",

@@ -62,7 +62,7 @@ var views = []view{
 	}},
 	{name: "yards-desk", size: browser.Desk, path: "/yards", wait: "[data-stand]", member: true},
 	{name: "yard-desk", size: browser.Desk, path: ropewalk, wait: "figure svg", member: true},
-	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "figure svg", member: true},
+	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "[data-year]", member: true},
 	{name: "inspect-phone", size: browser.Phone, path: ropewalk + "/inspect", wait: "[data-keep-inspection]", member: true},
 	{name: "bench-desk", size: browser.Desk, path: "/mix", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),

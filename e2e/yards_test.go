@@ -213,7 +213,7 @@ func TestImport(t *testing.T) {
 	choose("\x89PNG\r\n\x00\x00")
 	p.says("[data-said]", "This is not a text file")
 	choose("yard;colony;boxes\nRopewalk;R9;deep 10\nRopewalk;R1;deep 10\n")
-	p.says("[data-preview]", "1 rows are fine, 1 need attention. Nothing saved yet.")
+	p.says("[data-preview]", "1 row is fine, 1 needs attention. Nothing saved yet.")
 	p.says("main", "This name is already taken")
 	choose("yard;colony;boxes\nRopewalk;R9;deep 10\n")
 	p.click("[data-store]")

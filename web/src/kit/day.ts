@@ -11,7 +11,8 @@ function written(local: string, parts: Parts, dates: Ways['dates']) {
   if (!format)
     formats.set(key, (format = new Intl.DateTimeFormat(dates === 'month_day' ? 'en-US' : 'en-GB', parts)))
   // Days come as the operation's own: the browser's zone must not shift them.
-  return format.format(new Date(`${local.slice(0, 10)}T12:00`))
+  const text = format.format(new Date(`${local.slice(0, 10)}T12:00`))
+  return text.replace(/Sept\b/, 'Sep') // three letters, as the server writes it
 }
 
 const MONTH: Parts = { day: 'numeric', month: 'short' }

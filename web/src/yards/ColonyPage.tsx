@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { Link, useLocation, useParams } from 'react-router'
 import { colonyQuery, date, daysBetween, may, Press, seams as fraction, useStart, Waiting } from '../kit'
 import type { Schemas } from '../api/client'
@@ -10,13 +10,11 @@ import { ColonySteps } from './ColonySteps'
 import { CountList } from './CountList'
 import { inWords } from '../hive/shape'
 import { text } from './text'
-import { TreatmentLane } from './TreatmentLane'
+import { ColonyYear } from './ColonyYear'
 import { Treatments } from './Treatments'
 import page from '../kit/page.module.css'
 import shared from './yards.module.css'
 import styles from './ColonyPage.module.css'
-
-const CountChart = lazy(() => import('./CountChart'))
 
 type Whole = Schemas['ColonyWhole']
 
@@ -50,7 +48,10 @@ export default function ColonyPage() {
       {!alive && <p className={shared.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
       {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
       <Known colony={c} />
-      <TreatmentLane treatments={c.treatments} />
+      <section className={page.panel}>
+        <ColonyYear colony={c} />
+        <p className="quiet">{text.yearHint}</p>
+      </section>
       {c.notes && <p>{c.notes}</p>}
       <div className={shared.columns}>
         <section>
@@ -83,11 +84,6 @@ export default function ColonyPage() {
           {alive && may(role, 'keeper') && <ColonySteps colony={c} />}
         </section>
       </div>
-      {c.counts.length > 1 && (
-        <Suspense>
-          <CountChart counts={c.counts} />
-        </Suspense>
-      )}
     </main>
   )
 }

@@ -43,20 +43,24 @@ function Chart({
   const days = counts.map((c) => Date.parse(c.on ?? ''))
   const first = Math.min(...days)
   const last = Math.max(...days)
+  // Hives counted on one day have no time to show: they stand side by side, under their names.
+  const row = names && first === last
   const margin = Math.max(7 * 86_400_000, (last - first) * 0.05)
   // Hives counted on one day stand side by side.
   const beside = (i: number) => {
     const same = days.flatMap((d, k) => (d === days[i] ? [k] : []))
     return days[i]! + (same.indexOf(i) - (same.length - 1) / 2) * (last - first + 2 * margin) * 0.009
   }
-  const points = counts.map((c, i) => ({ id: c.id, x: beside(i), y: c.standing!.rate }))
+  const points = counts.map((c, i) => ({ id: c.id, x: row ? i : beside(i), y: c.standing!.rate }))
   const highest = Math.max(
     ...counts.map((c) => Math.max(c.standing!.high, (c.standing!.threshold ?? 0) * 1.2)),
   )
   return (
     <figure style={{ margin: 0 }}>
       <figcaption>
-        <h2>{text.chart[kind]}</h2>
+        <h2>
+          {text.chart[kind]} {row && <small className="quiet">{date(counts[0]?.on ?? '')}</small>}
+        </h2>
       </figcaption>
       <ChartsContainer
         height={210}
@@ -77,13 +81,21 @@ function Chart({
           },
         ]}
         xAxis={[
-          {
-            scaleType: 'time',
-            min: first - margin,
-            max: last + margin,
-            valueFormatter: (v: number) => date(new Date(v).toISOString()),
-            tickNumber: 5,
-          },
+          row
+            ? {
+                scaleType: 'linear',
+                min: -0.5,
+                max: counts.length - 0.5,
+                tickInterval: counts.map((_, i) => i),
+                valueFormatter: (i: number) => names[counts[i]?.colony_id ?? ''] ?? '',
+              }
+            : {
+                scaleType: 'time',
+                min: first - margin,
+                max: last + margin,
+                valueFormatter: (v: number) => date(new Date(v).toISOString()),
+                tickNumber: 5,
+              },
         ]}
         yAxis={[{ min: 0, max: highest * 1.05, width: 34 }]}
       >

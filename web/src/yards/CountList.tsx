@@ -22,7 +22,7 @@ export function CountList({ counts, helper }: { counts: readonly Schemas['MiteCo
         {counts.toReversed().map((c) => (
           <li key={c.id} className={c.void_reason === undefined ? undefined : styles.struck}>
             <span>{date(c.on ?? '')}</span>
-            <b>
+            <b className={styles.count}>
               {text.plain(c.mites, c.kind === 'board' ? text.ofDays(c.days ?? 0) : text.ofBees(c.bees ?? 0))}
             </b>
             {c.void_reason === undefined ? (

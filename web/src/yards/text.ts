@@ -189,7 +189,9 @@ export const text = {
   days: 'Days the board was in',
   bees: 'Bees in the sample',
   mites: 'Mites',
-  lane: 'A year of treatments',
+  year: (name: string) => `A year of ${name}: treatments, bees, brood and mites`,
+  yearHint: 'Each count with its 95 % interval; the dashed line is where you treat in that season.',
+  beesRow: 'Bees, seams',
   laneDays: (n: number) => (n === 1 ? 'in 1 day' : `in ${n} days`),
   boardsTitle: (yard: string) => `Boards at ${yard}`,
   readBoards: 'Read boards',
@@ -249,12 +251,12 @@ export const text = {
   reading: 'Reading…',
   noLatitude: (yards: string, of?: string) =>
     of
-      ? `No latitude given for ${yards}: the one of ${of} is used.`
+      ? `No latitude given for ${yards}: using that of ${of}.`
       : `No latitude given for ${yards}: until you enter it on the yard, Keeler does not guess the season.`,
   preview: (right: number, wrong: number) =>
     wrong === 0
       ? `${right} rows, no problems. Nothing saved yet.`
-      : `${right} rows are fine, ${wrong} need attention. Nothing saved yet.`,
+      : `${right} ${right === 1 ? 'row is' : 'rows are'} fine, ${wrong} ${wrong === 1 ? 'needs' : 'need'} attention. Nothing saved yet.`,
   newYards: (names: string) => `New yards: ${names}`,
   storeAll: (n: number) => `Import all ${n}`,
   storeRight: (n: number) => `Import the ${n} without problems`,
