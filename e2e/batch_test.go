@@ -76,4 +76,10 @@ func TestCopyIntoANewPlan(t *testing.T) {
 	if got := p.value("mean.seams"); got != "88" {
 		t.Errorf("the count came back as %q, want 88", got)
 	}
+	// Twice as much is sized by its volume: 2 × 494 mL.
+	p.do(chromedp.Navigate(s.URL + "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002"))
+	p.choose("Mix again")
+	p.choose("Twice")
+	p.choose("Replace it")
+	p.says("[data-docket]", "Weigh for 988 mL")
 }

@@ -117,15 +117,25 @@ func TestCardOfALabel(t *testing.T) {
 	p.choose("Save card")
 	p.says(`[data-card="Winter syrup"]`, "8 to 10 °C")
 
+	// It is picked on Mix as a recipe is: its figures stand where they can be seen.
+	p.do(chromedp.Navigate(s.URL + "/mix"))
+	p.pick("Label card", "Winter syrup")
+	p.says("[data-docket]", "Winter syrup")
+	p.open("Dose rule")
+	if got := p.value("rule.cap_ml"); got != "30" {
+		t.Errorf("the cap of the card came as %q", got)
+	}
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	const yard = `[data-decide-yard="Ropewalk"] `
 	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "with care", "in a job")
-	p.do(chromedp.WaitReady(chromedp.CSS(`option[value^="card:"]`)), chromedp.Evaluate[chromedp.Void](`(() => {
-		const option = document.querySelector('option[value^="card:"]')
+	p.until(`(() => {
+		const option = [...document.querySelectorAll('option[value^="card:"]')].find((o) => o.text.includes('Winter syrup'))
+		if (!option) return false
 		const list = option.closest('select')
 		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(list, option.value)
 		list.dispatchEvent(new Event('change', { bubbles: true }))
-	})()`))
+		return true
+	})()`)
 	p.says(yard+`[data-row="R1"] [data-cell="dribble"]`, "does not fit", "too cold")
 	p.click(yard + `[data-row="R1"] [data-cell="dribble"]`)
 	p.says(yard+"[data-reasons]", "it needs 8 to 10 °C")

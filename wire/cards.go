@@ -19,6 +19,7 @@ type LabelCard struct {
 	Version int         `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
 	Content CardContent `json:"content"`
 	Notes   []Note      `json:"notes,omitempty" readOnly:"true" doc:"What a plan by it says of one hive of five seams."`
+	Recipe  *Recipe     `json:"recipe,omitempty" readOnly:"true" doc:"What a plan by it begins with, without hives."`
 }
 
 // CardContent is the label itself: what it says of when, and one dose.

@@ -5,7 +5,7 @@ import { useState, type SyntheticEvent } from 'react'
 import { client, data, type Schemas } from '../api/client'
 import styles from './AddHives.module.css'
 import { text } from './text'
-import { HIVES, newColony, nextName, type Change, type Colonies, type HiveName } from './hive'
+import { anyBees, HIVES, newColony, nextName, type Change, type Colonies, type HiveName } from './hive'
 
 const boxesOf = (hive: HiveName) => HIVES[hive].boxes().length
 
@@ -15,6 +15,8 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
   const [typed, setTyped] = useState('')
   const add = (counts: readonly (readonly number[])[]) =>
     change((d) => {
+      // The empty hive that a plan begins with gives way to those that were counted.
+      if (counts[0]?.length && d.colonies.length === 1 && !anyBees(d.colonies)) d.colonies = []
       for (const boxes of counts) {
         const colony = newColony(hive, nextName(d.colonies))
         boxes.forEach((n, i) => Object.assign(colony.boxes[i]!, { seams: null, counted: String(n) }))

@@ -19,22 +19,15 @@ import {
 import type { Slip } from '../docket/PlanDocket'
 import { BALANCE } from './balance'
 import { emptyDraft, inUnits } from './begin'
-import type { Change, Draft } from './draft'
+import { CardChoice } from './CardChoice'
 import { MethodPicker } from './MethodPicker'
 import styles from './Frame.module.css'
 import { SaveBatch, type ToSave } from './SaveBatch'
+import type { Workplace } from './workplace'
 import { text } from './text'
 import { Hives, NoBoards } from '../hive/Hives'
 import { Heed, HeedLine, heedOf } from './Heed'
 import type { Asked } from './useAnswer'
-
-/** What a method's screen is given: the draft, and how to change it. */
-export interface Workplace {
-  start: Schemas['Start']
-  draft: Draft
-  changeDraft: Change
-  replace: (draft: Draft) => void
-}
 
 interface Props<Key extends string> extends Workplace, EntriesProps<Key> {
   asked: Asked<{ notes: readonly Schemas['Note'][] }>
@@ -78,6 +71,7 @@ export function Frame<Key extends string>(props: Props<Key>) {
               value={draft.rule}
               onChange={(v) => changeDraft((d) => void (d.rule = v))}
             />
+            <CardChoice {...props} />
             <Panels of={panels} {...props} />
             <Section title={text.bench} folded>
               <Entries

@@ -46,6 +46,19 @@ export function adopt(
   return d
 }
 
+/** The same recipe for so many times what came of it: sized by its amount, and no more by its hives. */
+export function scaled(draft: Draft, was: Schemas['RecipeAnswer'], times: number): Draft {
+  const d = structuredClone(draft)
+  const sized = (of: Record<string, string | undefined>, by: string, at: string, amount: number) => {
+    of['size.by'] = by
+    of[at] = String(Math.round(amount * times))
+  }
+  if (was.dribble) sized(d.dribble, 'volume', 'size.volume_ml', was.dribble.volume_ml)
+  if (was.strip) sized(d.strip, 'strips', 'size.strips', was.strip.strips)
+  if (was.pad?.dilution) sized(d.pad, 'working', 'size.working_ml', was.pad.dilution.working_ml)
+  return d
+}
+
 /** Rewrites what was typed when the units change, so that 70 °C never becomes 70 °F. */
 export function inUnits(draft: Draft, to: System): Draft {
   if (draft.units === to) return draft

@@ -2,7 +2,7 @@ import { lazy, type ComponentType } from 'react'
 import type { Schemas } from '../api/client'
 import { DribbleMix } from './dribble/Mix'
 import type { Method } from './kind'
-import type { Workplace } from './Frame'
+import type { Workplace } from './workplace'
 
 export interface MethodParts {
   /** Its Mix screen. */

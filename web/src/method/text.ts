@@ -6,6 +6,8 @@ export const text = {
   placeName: 'Yard or name',
   ruleField: 'You work by',
   ruleEmpty: 'label, permit, …',
+  byCard: 'Label card',
+  noCard: 'fill in from a card',
   docket: 'Docket',
   seeDocket: 'Docket ↓',
   mend: 'Fix the marked field to see your docket.',

@@ -1,15 +1,14 @@
 import Alert from '@mui/material/Alert'
 import { useQuery } from '@tanstack/react-query'
-import { Link, useNavigate, useParams } from 'react-router'
-import { ask, Asking, Press, stale, three, useSaving, useStart, Waiting } from '../../kit'
+import { Link, useParams } from 'react-router'
+import { ask, Asking, Press, stale, three, useSaving, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
 import { ToRounds } from '../../followup/ToRounds'
-import { adopt } from '../../method/begin'
 import { PARTS } from '../../method/registry'
-import { keepDraft } from '../../method/useDraft'
 import shared from '../book.module.css'
 import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
+import { MixAgain } from './MixAgain'
 import { Remarks } from './Remarks'
 import { text } from '../text'
 
@@ -30,9 +29,6 @@ export default function BatchPage() {
 }
 
 function Whole({ batch }: { batch: Batch }) {
-  const navigate = useNavigate()
-  const { usual } = useStart()
-  const [draftPlace = ''] = batch.name.split(',')
   const { Docket, Boards } = PARTS[batch.method]
   const voiding = useSaving(
     (reason: string) =>
@@ -91,15 +87,7 @@ function Whole({ batch }: { batch: Batch }) {
             )}
             {batch.state === 'made' && !batch.voided_at && <ToRounds method={batch.method} />}
             <Press outlined says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
-            <Asking
-              action={text.copy}
-              hint={text.copyAsk}
-              yes={text.copyYes}
-              onYes={() => {
-                keepDraft(adopt(batch.recipe, usual, draftPlace, batch.rule_worked_under))
-                void navigate('/mix')
-              }}
-            />
+            <MixAgain batch={batch} />
             <Press outlined says={text.print} onPress={() => print()} />
           </div>
           <LedgerPanel batch={batch} />
