@@ -20,7 +20,7 @@ import (
 )
 
 // patience is how long a step may take to come about.
-const patience = 15 * time.Second
+const patience = 60 * time.Second
 
 // together is how many journeys run at once, each in a browser of its own: the tabs of
 // one are throttled.
