@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import type { Schemas } from '../api/client'
 import { ask } from '../kit'
-import { PAGES } from './pages'
+import { NEAR, PAGES } from './pages'
 import styles from './Switcher.module.css'
 import { text } from './text'
 
@@ -60,7 +60,7 @@ function targets(names: Schemas['Names'] | undefined): Target[] {
       where: where ?? text.kinds[kind],
     }))
   return [
-    ...PAGES.map(({ to, name, sub }) => ({ kind: 'page' as const, to, name, where: sub })),
+    ...[...NEAR, ...PAGES].map(({ to, name, sub }) => ({ kind: 'page' as const, to, name, where: sub })),
     ...of('yard', names?.yards, '/yards'),
     ...of('hive', names?.hives, '/colonies'),
     ...of('job', names?.jobs, '/jobs'),

@@ -1,6 +1,14 @@
 import { text } from './text'
 
-/** Pages that are found by name, in the order in which they are listed. */
+/** Pages that are one tap away on a phone: its foot has them. */
+export const NEAR = [
+  { to: '/', name: text.today, sub: text.todaySub },
+  { to: '/yards', name: text.yards, sub: text.yardsSub },
+  { to: '/treat', name: text.treat, sub: text.subs.treat },
+  { to: '/check', name: text.check, sub: text.subs.check },
+]
+
+/** The others that are found by name, in the order in which they are listed. */
 export const PAGES = [
   { to: '/decide', name: text.decide, sub: text.subs.decide },
   { to: '/mix', name: text.mix, sub: text.subs.mix },
