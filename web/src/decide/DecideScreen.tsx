@@ -8,6 +8,7 @@ import {
   Pick,
   PickDay,
   Reader,
+  Term,
   told,
   useKept,
   useRoving,
@@ -125,6 +126,7 @@ export default function DecideScreen() {
         </div>
         <div className={styles.protocols}>
           <span className="quiet">{text.under}</span>
+          <Term of="protocol" />
           {METHODS.map((m) => (
             <label key={m}>
               {text.methods[m]}:{' '}

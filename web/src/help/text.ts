@@ -1,3 +1,5 @@
+import terms from '../../../words/names/terms.json'
+
 /** The guide. */
 export const text = {
   title: 'Help',
@@ -29,31 +31,7 @@ export const text = {
   words: 'Words',
   seamsDrawn:
     'A box seen from above: combs as bars, and the bees between them. Here 2 full seams, ½ and ¼: 2¾ seams.',
-  terms: [
-    ['Seam', 'The bees in one gap between two combs, seen from above. Half full counts as ½.'],
-    [
-      'Sealed brood',
-      'Brood under its cappings. A dribble cannot reach the mites in it; formic acid goes through the cappings, and strips last until they emerge.',
-    ],
-    [
-      'Threshold',
-      'The mite count at which you treat: a day on a board, or per 100 bees in a wash. It changes with the season, and you can set your own.',
-    ],
-    ['Method', 'Dribble (oxalic acid in syrup), strips (oxalic acid in glycerol) or formic acid.'],
-    ['Protocol', 'One established way of doing a method: recipe, dose, conditions, and what follows.'],
-    [
-      'Label card',
-      'What you copied from the label of a registered product. You can use it wherever a protocol goes, and it comes first.',
-    ],
-    ['Cap', 'The most that one colony gets, however strong it is.'],
-    ['Job', 'One treatment of some hives by one method, with its days.'],
-    ['Batch', 'What you mixed in one go: a jar, a pot of strips, a bottle. Its number goes on the label.'],
-    ['Lot', 'What you bought: a tub, a packet, a bottle, with its number and its date.'],
-    ['Round', 'One visit to a yard for a job, hive by hive.'],
-    ['Follow-up', 'What to come back for: taking strips out, the next dose, a count.'],
-    ['Withdrawal', 'How many days after a treatment you must not take honey. The label says.'],
-    ['Register', 'The record of what every hive was given. Lines are amended, never deleted.'],
-  ],
+  terms: Object.values(terms) as [string, string][],
   harm: 'If something goes wrong',
   harmLines: [
     'In the eyes: rinse at once, lenses out, for at least 15 minutes (30 with formic acid), and call for help while you keep rinsing.',

@@ -7,6 +7,7 @@ import { degreeUnit, temperature } from './format'
 import { Pick } from './Pick'
 import styles from './Panels.module.css'
 import { Section } from './Section'
+import { Term } from './Term'
 import { asked, optionsOf, pathOf, say, TICKED, WORDS, type Entry, type Panel, type Typed } from './entries'
 
 export interface EntriesProps<Key extends string> {
@@ -35,6 +36,7 @@ export function Panels<Key extends string>({
         folded={typeof p.folded === 'function' ? p.folded(typed) : p.folded}
       >
         <Entries of={p} {...form} />
+        {p.term && <Term of={p.term} />}
         {p.faults?.map((path) => (
           <FaultLine key={path} path={path} />
         ))}

@@ -1,6 +1,7 @@
 import type { System } from './ways'
 import { typed as written, type Reader } from './reader'
 import { rewriteTo } from './rewrite'
+import type { TermName } from './Term'
 
 /** Where a figure or a choice stands in a request; lists are read elsewhere. */
 export type Path<T> = {
@@ -61,6 +62,8 @@ export interface Panel<Key extends string> {
   folded?: boolean | ((typed: Typed<Key>) => boolean)
   when?: (typed: Typed<Key>) => boolean
   entries: readonly Entry<Key>[]
+  /** A word of its that a newcomer may not know. */
+  term?: TermName
   /** Faults that no entry is named for. */
   faults?: readonly string[]
 }

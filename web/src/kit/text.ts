@@ -12,6 +12,7 @@ export const text = {
   noDay: 'no day',
   noSuchDay: 'There is no such day.',
   pickDay: (of: string) => `${of}: pick a day`,
+  whatIs: (name: string) => `What is a ${name.toLowerCase()}?`,
   find: 'Search this list',
   shown: 'Show',
   sorted: 'Sort by',

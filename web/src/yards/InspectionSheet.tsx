@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import { Choice, Faults, Field, type Options, Press, seams as fraction } from '../kit'
+import { Choice, Faults, Field, type Options, Press, seams as fraction, Term } from '../kit'
 import { client, data, Problem, type Schemas } from '../api/client'
 import { Board, type Slot } from '../drawing/Board'
 import { besideComb } from '../drawing/gaps'
@@ -153,6 +153,7 @@ export function InspectionSheet({ stand, inspection, faults, change, keep, skip,
         </Faults>
       </div>
       <p className={`quiet ${shared.keys ?? ''}`}>{text.inspectHint}</p>
+      <Term of="seam" />
       <div className={styles.boards}>
         {stand.boxes
           .map((b, i) => (

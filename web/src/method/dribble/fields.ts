@@ -122,6 +122,7 @@ export const PANELS: readonly Panel<Key>[] = [
   },
   {
     title: text.sizedBy,
+    term: 'seam',
     faults: ['hold'],
     entries: [
       {
@@ -170,6 +171,7 @@ export const PANELS: readonly Panel<Key>[] = [
   },
   {
     title: text.dosing,
+    term: 'cap',
     folded: true,
     when: mixed,
     entries: [

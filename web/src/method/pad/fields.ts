@@ -55,6 +55,7 @@ export const PANELS: readonly Panel<Key>[] = [
   },
   {
     title: text.amount,
+    term: 'protocol',
     brief: (t) => text.protocolNames[t['amount.protocol'] ?? ''],
     when: acid,
     entries: [
