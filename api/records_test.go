@@ -57,7 +57,7 @@ func TestRecordProblemsNameTheField(t *testing.T) {
 		{"POST", "/api/jobs", `{"id":"` + id + `","name":"X","method":"strip","under":"","rule_kind":"label","colonies":[{"colony_id":"` + hive + `","day":"soon","override":"x"}]}`, "body.colonies[0].day"},
 		{"GET", "/api/decide?people=99", "", "body.people"},
 		{"GET", "/api/decide?pad=winter", "", "body.pad"},
-		{"POST", "/api/import/colonies?mode=all", "name\nA", "body.file.yard"},
+		{"POST", "/api/import/colonies?mode=all", "name\nA", "body.file"},
 	} {
 		status, answer := send(t, owner, c.method, c.path, c.body)
 		if status != http.StatusUnprocessableEntity {

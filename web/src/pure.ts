@@ -1,6 +1,6 @@
 /** What needs no browser, in one script of its own, which Go's table tests load and call. */
 export * as entries from './kit/entries'
-export { clock, hour } from './kit/day'
+export { clock, date, hour } from './kit/day'
 export { told } from './kit/told'
 export { goBy } from './kit/ways'
 export { pounds, seams, three, volume } from './kit/format'

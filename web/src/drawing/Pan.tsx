@@ -1,8 +1,16 @@
 import { useLayoutEffect, useRef, type ReactNode } from 'react'
 import styles from './Pan.module.css'
 
-/** A drawing wider than the screen, moved aside by thumb; it opens with a share of its width in the middle. */
-export function Pan({ to, children }: { to: number; children: ReactNode }) {
+interface Props {
+  /** The share of its width that it opens with in the middle. */
+  to: number
+  /** What it is, where nothing in it takes the keyboard: the arrows move it then. */
+  label?: string
+  children: ReactNode
+}
+
+/** A drawing wider than the screen, moved aside by thumb. */
+export function Pan({ to, label, children }: Props) {
   const pane = useRef<HTMLDivElement>(null)
   const first = useRef(to)
   useLayoutEffect(() => {
@@ -10,7 +18,11 @@ export function Pan({ to, children }: { to: number; children: ReactNode }) {
     if (p) p.scrollLeft = first.current * p.scrollWidth - p.clientWidth / 2
   }, [])
   return (
-    <div ref={pane} className={styles.pan}>
+    <div
+      ref={pane}
+      className={styles.pan}
+      {...(label && { role: 'region', 'aria-label': label, tabIndex: 0 })}
+    >
       {children}
     </div>
   )

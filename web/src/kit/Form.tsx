@@ -13,7 +13,7 @@ import { Press } from './Press'
 
 interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | 'after' | 'placeholders'> {
   form: { panel: Panel<Key>; typed: Typed<Key>; change: EntriesProps<Key>['change']; reader: Reader }
-  saving: Pick<ReturnType<typeof useSaving>, 'faults' | 'message'> & { busy: boolean }
+  saving: Pick<ReturnType<typeof useSaving>, 'faults' | 'message'> & { busy: boolean; at?: number }
   onSave: () => void
   /** What the button says that saves it, and by which mark it is found. */
   save: string
@@ -30,22 +30,16 @@ interface Props<Key extends string> extends Pick<EntriesProps<Key>, 'before' | '
 /** A form of one panel: its entries, what is wrong with them, and its buttons. */
 export function Form<Key extends string>(props: Props<Key>) {
   const { form, saving, onSave, save, mark, quiet, unfinished, onCancel, className, children } = props
-  const [sent, setSent] = useState(form.typed)
+  const [sent, setSent] = useState({ at: saving.at, typed: form.typed })
+  if (saving.at !== sent.at) setSent({ at: saving.at, typed: form.typed })
   // What was changed since is for the server to look at again: it is not told as wrong any more.
-  const mended = form.panel.entries.filter((e) => form.typed[e.of] !== sent[e.of]).map(pathOf)
+  const mended = form.panel.entries.filter((e) => form.typed[e.of] !== sent.typed[e.of]).map(pathOf)
   const still = Object.entries(saving.faults).filter(([path]) => !mended.includes(path))
   const faults: Record<string, string> = { ...Object.fromEntries(still), ...form.reader.faults }
   const message = Object.keys(saving.faults).length > 0 && still.length === 0 ? undefined : saving.message
   return (
     <Faults value={faults}>
-      <form
-        className={className}
-        data-form={mark}
-        onSubmit={onSent(() => {
-          setSent(form.typed)
-          onSave()
-        })}
-      >
+      <form className={className} data-form={mark} onSubmit={onSent(onSave)}>
         {form.panel.title && <h2>{form.panel.title}</h2>}
         <Entries of={form.panel} {...props} typed={form.typed} change={form.change} />
         {children}

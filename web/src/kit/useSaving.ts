@@ -10,6 +10,8 @@ export function useSaving<In, Out>(send: (what: In) => Promise<Out>, done?: (out
   return {
     save: mutation.mutate,
     busy: mutation.isPending,
+    /** When it was sent last. */
+    at: mutation.submittedAt,
     done: mutation.isSuccess,
     /** What came of it. */
     out: mutation.data,

@@ -79,7 +79,11 @@ export function OfOperation({ settings }: { settings: Settings }) {
         saving={
           saving.stale
             ? { faults: {}, message: undefined, busy: saving.busy }
-            : { ...saving, faults: { ...saving.faults, ...trying.faults } }
+            : {
+                ...saving,
+                at: Math.max(saving.at, trying.at),
+                faults: { ...saving.faults, ...trying.faults },
+              }
         }
         save={text.save}
         mark="settings"

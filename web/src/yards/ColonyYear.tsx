@@ -34,7 +34,7 @@ export function ColonyYear({ colony }: { colony: Whole }) {
   const kinds = (['wash', 'board'] as const).filter((k) => counted.some((c) => c.kind === k))
   const bottom = COUNTS + kinds.length * CHART
   return (
-    <Pan to={1}>
+    <Pan to={1} label={text.year(colony.name)}>
       <svg
         className={styles.year}
         viewBox={`0 0 ${scale.width} ${bottom + 8}`}

@@ -99,7 +99,7 @@ function Yard({ yard, columns }: { yard: Schemas['RecordYard']; columns: string[
       <h2>
         {yard.name} {yard.place && <small className="quiet">{yard.place}</small>}
       </h2>
-      <div className={styles.wide}>
+      <div className={styles.wide} role="region" aria-label={yard.name} tabIndex={0}>
         <table className={styles.table}>
           <thead>
             <tr>
