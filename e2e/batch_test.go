@@ -22,7 +22,10 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 	s := up(t, false)
 	p := open(t, s.URL+"/mix", browser.Desk)
 	p.enter()
-	p.says("[data-unfilled]", "Nothing to dose yet")
+	p.says("[data-unfilled]", "Your docket will be here", "Nothing to dose yet")
+	if n := p.count("main .Mui-error, main .MuiAlert-colorError"); n != 0 {
+		t.Errorf("a first visit opens with %d things in red", n)
+	}
 
 	p.fill("hold.grams", "64")
 	for n := 3; n <= 8; n++ {

@@ -3,7 +3,7 @@ import names from '../../../words/names/hive.json'
 /** The words of hives and their boxes, wherever they are drawn or built. */
 export const text = {
   ...names,
-  placeEmpty: 'your hives',
+  placeEmpty: 'Your hives',
   boards: (place: string, n: number) => `${place}: ${n} ${n === 1 ? 'hive' : 'hives'} from above`,
   addHive: 'Add a hive',
   addMany: 'or type counts: 6 5½ 7+4',

@@ -1,7 +1,7 @@
 import FormHelperText from '@mui/material/FormHelperText'
 import InputBase from '@mui/material/InputBase'
 import { useId } from 'react'
-import { useFault } from './faults'
+import { useFault, useFaultCode } from './faults'
 import shared from './kit.module.css'
 import styles from './Field.module.css'
 
@@ -67,9 +67,10 @@ export function Field(props: Props) {
 /** A fault of something that is chosen elsewhere, such as on a drawing. */
 export function FaultLine({ path }: { path: string }) {
   const fault = useFault(path)
+  const missing = useFaultCode(path) === 'missing'
   if (fault === undefined) return null
   return (
-    <FormHelperText error data-path={path}>
+    <FormHelperText error={!missing} data-path={path}>
       {fault}
     </FormHelperText>
   )

@@ -139,12 +139,14 @@ function Glance({
 }
 
 /** The docket while there is nothing to weigh: why, and how to go on. */
-function Unfilled({ asked: { faults, lost } }: { asked: Asked<unknown> }) {
+function Unfilled({ asked: { faults, codes, lost } }: { asked: Asked<unknown> }) {
   const texts = [...new Set(Object.values(faults))]
-  const line = lost ? text.lost : texts.length > 0 ? text.mend : text.waiting
+  // What is only not there yet is asked for, and not told as wrong.
+  const wrong = lost || Object.keys(faults).some((path) => codes[path] !== 'missing')
+  const line = lost ? text.lost : wrong ? text.mend : texts.length > 0 ? text.toBegin : text.waiting
   return (
     <Alert
-      severity={lost || texts.length > 0 ? 'error' : 'info'}
+      severity={wrong ? 'error' : 'info'}
       variant="outlined"
       sx={{ m: 2, background: 'var(--slip)' }}
       data-unfilled

@@ -11,6 +11,7 @@ export const text = {
   docket: 'Docket',
   seeDocket: 'Docket ↓',
   mend: 'Fix the marked field to see your docket.',
+  toBegin: 'Your docket will be here.',
   lost: 'Keeler cannot reach its server. What you typed is still here; the figures will come back.',
   waiting: 'Working it out',
 
