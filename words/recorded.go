@@ -11,7 +11,7 @@ import (
 //go:embed names/kit.json
 var shared []byte
 
-// names are those that the interface writes, too.
+// named are the methods and units by the names that the interface has for them, too.
 var named = func() (n struct{ Methods, Units map[string]string }) {
 	if err := json.Unmarshal(shared, &n); err != nil {
 		panic(err) // it ships with the program
@@ -43,12 +43,12 @@ func Recorded(kind, method, product string, came, missing int) string {
 	return strings.TrimSuffix(text, ": ")
 }
 
-// Amount writes an amount in its unit, as the interface does; nothing for none.
+// Amount writes an amount in its unit, to the thousandth as the register does; nothing for none.
 func Amount(amount float64, unit string) string {
 	if amount == 0 {
 		return ""
 	}
-	return strings.TrimSpace(figure(amount) + " " + named.Units[unit])
+	return strings.TrimSpace(strconv.FormatFloat(math.Round(amount*1000)/1000, 'f', -1, 64) + " " + named.Units[unit])
 }
 
 // Acids writes the acids of a dose: to the mg, and from 10 g on to a tenth of a g.

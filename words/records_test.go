@@ -23,3 +23,22 @@ func TestProduct(t *testing.T) {
 		}
 	}
 }
+
+// The medicine record tells amounts to the last place that was written, and acids to the mg.
+func TestRecordedFigures(t *testing.T) {
+	for got, want := range map[string]string{
+		Amount(102.5, "ml"):                "102.5 mL",
+		Amount(0.25, "ml"):                 "0.25 mL",
+		Amount(3, "pieces"):                "3 pieces",
+		Amount(0, "ml"):                    "",
+		Acids(1050.4, 0):                   "1050 mg oxalic acid dihydrate",
+		Acids(0, 13707):                    "13.7 g formic acid",
+		Acids(210, 9999):                   "210 mg oxalic acid dihydrate, 9999 mg formic acid",
+		WithdrawalAfter(1):                 "1 day after it comes out",
+		Recorded("out", "strip", "", 2, 1): "Strips taken out: 2, 1 missing",
+	} {
+		if got != want {
+			t.Errorf("%q, want %q", got, want)
+		}
+	}
+}
