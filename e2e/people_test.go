@@ -119,6 +119,8 @@ func TestCardOfALabel(t *testing.T) {
 
 	// It is picked on Mix as a recipe is: its figures stand where they can be seen.
 	p.do(chromedp.Navigate(s.URL + "/mix"))
+	p.pick("Label card", "Bought solution")
+	p.says("[data-docket]", "Bought solution")
 	p.pick("Label card", "Winter syrup")
 	p.says("[data-docket]", "Winter syrup")
 	p.open("Dose rule")

@@ -18,7 +18,10 @@ export function CardChoice({ start, draft, replace }: Workplace) {
       onChange={(id) => {
         const card = fitting.find((c) => c.id === id)
         if (!card?.recipe) return
-        const by = inUnits(adopt(card.recipe, start.usual, draft.place, card.name), draft.units)
+        // From the usual figures on: none of another card stays beside those of this one. What the
+        // keeper said to work by stays, but not the name of another card.
+        const said = fitting.some((c) => c.name === draft.rule) ? '' : draft.rule
+        const by = inUnits(adopt(card.recipe, start.usual, draft.place, said || card.name), draft.units)
         replace({ ...draft, rule: by.rule, label: by.label, [draft.method]: by[draft.method] })
       }}
     />
