@@ -20,7 +20,10 @@ export function MixAgain({ batch }: { batch: Batch }) {
   return (
     <div className={styles.again}>
       <p>{text.copyAsk}</p>
-      <Choice label={text.howMuch} columns={5} value={times} options={text.times} onChange={setTimes} />
+      {/* Ready pads are counted by their hives: there is no amount to scale. */}
+      {(batch.method !== 'pad' || batch.answer.pad?.dilution) && (
+        <Choice label={text.howMuch} columns={5} value={times} options={text.times} onChange={setTimes} />
+      )}
       <Press
         main
         says={text.copyYes}
