@@ -16,7 +16,13 @@ export function AddHives({ draft, change }: { draft: Colonies; change: Change })
   const add = (counts: readonly (readonly number[])[]) =>
     change((d) => {
       // The empty hive that a plan begins with gives way to those that were counted.
-      if (counts[0]?.length && d.colonies.length === 1 && !anyBees(d.colonies)) d.colonies = []
+      if (
+        counts[0]?.length &&
+        d.colonies.length === 1 &&
+        d.colonies[0]!.name === nextName([]) &&
+        !anyBees(d.colonies)
+      )
+        d.colonies = []
       for (const boxes of counts) {
         const colony = newColony(hive, nextName(d.colonies))
         boxes.forEach((n, i) => Object.assign(colony.boxes[i]!, { seams: null, counted: String(n) }))

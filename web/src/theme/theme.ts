@@ -6,6 +6,7 @@ const scheme = (c: typeof light, contrast: string) => ({
   palette: {
     primary: { main: c.act, contrastText: contrast },
     error: { main: c.acid },
+    info: { main: c.act },
     background: { default: c.paper, paper: c.panel },
     text: { primary: c.ink, secondary: c.soft },
     divider: c.line,
