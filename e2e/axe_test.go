@@ -107,7 +107,7 @@ func TestScreensOfEveryRoute(t *testing.T) {
 	}
 	for _, route := range regexp.MustCompile(`\['(/[^']*)'`).FindAllStringSubmatch(string(routes), -1) {
 		shape := regexp.MustCompile("^" + regexp.MustCompile(`/:\w+(\??)`).ReplaceAllString(route[1], "(/[^/]+)$1") + "$")
-		if strings.HasPrefix(route[1], "/rounds/") { // whose addresses have today in them: TestGloves has them
+		if strings.HasPrefix(route[1], "/rounds/") { // whose addresses have a day in them: TestGloves holds a round
 			continue
 		}
 		found := false

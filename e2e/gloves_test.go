@@ -27,6 +27,7 @@ func TestGloves(t *testing.T) {
 	p.click("[data-go-round]")
 	p.do(shown("[data-given]"))
 	p.fits("round", "[data-given]", "[data-other]")
+	p.held("round")
 	p.click("[data-other]")
 	p.do(shown("[data-reason]"))
 	p.fits("other", `[data-reason="dead"]`, `[data-reason]:last-child`)
@@ -35,6 +36,7 @@ func TestGloves(t *testing.T) {
 	p.goes(s.URL+"/mix", "[data-dose]")
 	p.do(onBench("dribble", "sugar")...)
 	p.fits("bench", "[data-primary]")
+	p.held("bench, a step")
 }
 
 // goes opens an address and waits for what is on it.
