@@ -159,7 +159,7 @@ func recorded(a wire.Application) string {
 // withdrawal tells until when honey waits. What stays in the hive counts from when it comes
 // out, as labels mean it.
 func (w recordWriter) withdrawal(a wire.Application) string {
-	stays := a.Kind == "given" && (a.Method == "strip" || a.Method == "pad")
+	stays := a.Kind != "out" && (a.Method == "strip" || a.Method == "pad")
 	switch {
 	case a.Withdrawal <= 0:
 		return ""

@@ -69,6 +69,28 @@ func TestMedicineRecord(t *testing.T) {
 	}
 }
 
+// Honey waits from when something comes out, of bought strips that are recorded only, too; what
+// is gone at once counts from its day.
+func TestMedicineRecordTellsWhenHoneyMayBeTaken(t *testing.T) {
+	v := goOut(t, "winter")
+	for method, want := range map[string]string{
+		"strip": "14 days after it comes out", "pad": "14 days after it comes out", "vapour": "14 days, until 4 Dec 2026", "dribble": "14 days, until 4 Dec 2026",
+	} {
+		in := wire.OtherTreatment{Method: method, Product: "Bought", GivenOn: "2026-11-20", Withdrawal: 14, Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: v.hives[0]}}}
+		if _, err := v.d.RecordOther(t.Context(), in); err != nil {
+			t.Fatal(err)
+		}
+		r, err := v.d.Record(t.Context(), RecordQuery{Year: 2026, Template: "short"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		lines := r.Yards[0].Colonies[0].Lines
+		if got := lines[len(lines)-1].Cells[3]; got != want {
+			t.Errorf("%s: %q, want %q", method, got, want)
+		}
+	}
+}
+
 // A year begins and ends where the yards are: what is given in the last hours of a year by
 // another clock is of the next.
 func TestMedicineRecordByLocalYear(t *testing.T) {
