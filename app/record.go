@@ -161,7 +161,7 @@ func recorded(a wire.Application) string {
 func (w recordWriter) withdrawal(a wire.Application) string {
 	stays := a.Kind != "out" && (a.Method == "strip" || a.Method == "pad")
 	switch {
-	case a.Withdrawal <= 0:
+	case a.Withdrawal <= 0 || a.Kind == "skipped":
 		return ""
 	case stays:
 		return words.WithdrawalAfter(a.Withdrawal)

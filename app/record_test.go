@@ -88,6 +88,17 @@ func TestMedicineRecordTellsWhenHoneyMayBeTaken(t *testing.T) {
 		if got := lines[len(lines)-1].Cells[3]; got != want {
 			t.Errorf("%s: %q, want %q", method, got, want)
 		}
+		// Of what was a slip no honey has to wait.
+		if _, err := v.d.Amend(t.Context(), in.Colonies[0].ID, wire.Application{ID: uuid.NewString(), Kind: "skipped", Reason: "taken_back"}); err != nil {
+			t.Fatal(err)
+		}
+		if r, err = v.d.Record(t.Context(), RecordQuery{Year: 2026, Template: "short"}); err != nil {
+			t.Fatal(err)
+		}
+		lines = r.Yards[0].Colonies[0].Lines
+		if got := lines[len(lines)-1].Cells[3]; got != "" {
+			t.Errorf("%s, taken back: %q", method, got)
+		}
 	}
 }
 

@@ -62,7 +62,9 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
           {line.product && ` · ${line.product}`}
           {line.lots && line.lots.length > 0 && ` · ${text.lots(line.lots.join(', '))}`}
           {line.rule_worked_under && ` · ${line.rule_worked_under}`}
-          {line.withdrawal_days ? ` · ${text.withdrawal(line.withdrawal_days)}` : ''}
+          {line.withdrawal_days && line.kind !== 'skipped'
+            ? ` · ${text.withdrawal(line.withdrawal_days)}`
+            : ''}
           {line.override_reason && ` · ${text.override(line.override_reason)}`}
           {line.note && ` · ${line.note}`}
         </small>
