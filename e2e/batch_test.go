@@ -20,8 +20,7 @@ func gap(colony string, n int) string {
 // a third of the water is 8.6, the rest 17.2.
 func TestFromFirstLookToKeptBatch(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.says("[data-unfilled]", "Your docket will be here", "Nothing to dose yet")
 	if n := p.count("main .Mui-error, main .MuiAlert-colorError"); n != 0 {
 		t.Errorf("a first visit opens with %d things in red", n)
@@ -69,9 +68,7 @@ func TestFromFirstLookToKeptBatch(t *testing.T) {
 // A kept batch goes back onto the bench as it was.
 func TestCopyIntoANewPlan(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002"))
+	p := entered(t, s.URL+"/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0002", browser.Desk)
 	p.says("[data-docket]", "Weigh for 494 mL")
 	p.choose("Mix again")
 	p.choose("Replace it")

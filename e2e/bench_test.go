@@ -74,8 +74,7 @@ func (p page) hives(seams string) {
 // and sees what the first did; it is finished, labelled and written off.
 func TestAWholeMixOnTheBalance(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.toBench("400")
 	p.at("water_test")
@@ -111,9 +110,7 @@ func TestAWholeMixOnTheBalance(t *testing.T) {
 	p.click("[data-mend-yes]")
 	p.until(`document.querySelector('[data-mend]') === null`)
 
-	other := open(t, s.URL+"/yards", browser.Desk)
-	other.enter()
-	other.do(chromedp.Navigate(s.URL + p.path()))
+	other := entered(t, s.URL+p.path(), browser.Desk)
 	other.at("acid")
 	other.says("[data-so-far]", "✓ sugar", "✓ acid")
 	other.space()
@@ -179,8 +176,7 @@ func (p page) path() string {
 func TestAMixTypedByHand(t *testing.T) {
 	s := up(t, false)
 	s.Dark()
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.hives("6")
 	p.toBench("")
 	p.sixSeamsToTheAcid()
@@ -254,8 +250,7 @@ func (p page) presses() {
 // the rest is a batch again.
 func TestAPotWithCarriedLiquor(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.click(`[data-choose="strip"]`)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-strips]")))
@@ -327,8 +322,7 @@ func (p page) wantedAt(step string) string {
 // code leads to the batch.
 func TestLabelPrintsAndItsCodeLeadsToTheBatch(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	const batch = "/batches/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004"
 	p.do(chromedp.Navigate(s.URL + batch))
 	for vessel, amount := range map[string]string{"tin box": "20", "bag": "24"} {

@@ -60,8 +60,7 @@ func TestStrongJarIsSaidInTheYard(t *testing.T) {
 	o.post("/api/batches", wire.SaveBatch{ID: uuid.NewString(), Name: "Strong jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
 		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "value", Value: 70, Form: "g_per_l", Basis: "dihydrate"}, Size: wire.Size{By: "volume", Volume: 200},
 	}}}})
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.byHand("No. 2 Strong jar")
 	p.until(fmt.Sprintf(inSight, "[data-too-strong]", "Stronger than this job planned"))
 	p.until(fmt.Sprintf(inSight, "[data-warnings]", "70"))
@@ -81,8 +80,7 @@ func TestTwoTapsAreOneDose(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, _, _ := o.job(3, 100)
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.byHand("No. 1 Big jar")
 	p.do(chromedp.Evaluate[chromedp.Void](`(() => { const at = Date.now(); globalThis.clock = at; Date.now = () => globalThis.clock })()`))
 	p.click("[data-given]")
@@ -112,8 +110,7 @@ func TestOneMorningOneDose(t *testing.T) {
 		again.Colonies = append(again.Colonies, wire.JobColony{ColonyID: c.ID, Day: roundDay, Override: "as agreed"})
 	}
 	o.post("/api/jobs", again)
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.byHand("No. 1 Big jar")
 	p.says(`[data-stop="H000"]`, "Slipway again")
 	if n := p.count("[data-given]"); n != 0 {
@@ -174,9 +171,7 @@ func TestNothingLookedAtNothingWritten(t *testing.T) {
 		stand := read[wire.YardWhole](o, "/api/yards/"+yard).Stands[i]
 		return len(read[wire.ColonyWhole](o, "/api/colonies/"+stand.ID).Inspections)
 	}
-	p := open(t, s.URL+"/yards", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/yards/" + yard + "/inspect"))
+	p := entered(t, s.URL+"/yards/"+yard+"/inspect", browser.Desk)
 	p.says("[data-inspection-sheet]", "H000")
 	p.do(chromedp.KeyEvent(kb.Enter))
 	p.says("[data-inspection-sheet]", "H001")
@@ -195,8 +190,7 @@ func TestNothingLookedAtNothingWritten(t *testing.T) {
 func TestTooMuchAcidIsNotWalkedPast(t *testing.T) {
 	s := up(t, false)
 	s.Dark()
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.hives("6")
 	p.toBench("")
 	p.sixSeamsToTheAcid()
@@ -226,8 +220,7 @@ func TestLabelHoldsItsText(t *testing.T) {
 	long := func(n int) string { return strings.Repeat("Ropewalk winter ", n/16+1)[:n-1] + "." }
 	yard, lat := uuid.NewString(), 57.0
 	o.post("/api/yards", wire.SaveYard{ID: yard, Name: long(60), Latitude: &lat})
-	p := open(t, s.URL+"/yards", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/yards", browser.Desk)
 	const measured = `(() => {
 		const label = document.querySelector('[data-label]'), frame = label.getBoundingClientRect()
 		const outside = [...label.querySelectorAll('p, h2, strong, b, span')].filter((e) => {

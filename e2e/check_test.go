@@ -40,9 +40,7 @@ const allSent = `document.querySelector('[data-signal="sent"][data-waiting="0"]'
 // and the count that tells whether they worked is dated from that day.
 func TestStripsLateAreTakenOut(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/check"))
+	p := entered(t, s.URL+"/check", browser.Phone)
 	late := `[data-followup="out"][data-state="late"]`
 	p.says(late, "Take the strips out", "K5, K6, K7", "2 days late")
 	p.click(late + " [data-do]")
@@ -69,9 +67,7 @@ func TestStripsLateAreTakenOut(t *testing.T) {
 func TestBoardsReadWithoutSignal(t *testing.T) {
 	s := up(t, true)
 	url, away := offline(t, s)
-	p := open(t, url, browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(url + "/check"))
+	p := entered(t, url+"/check", browser.Phone)
 	p.click(`[data-followup="board_read"][data-state="due"] [data-do]`)
 	p.says(`[data-board="S6"]`, "1 of 1", "clean board in since 27 Nov 2026")
 	if days := p.value("days"); days != "7" {
@@ -100,9 +96,7 @@ func TestBoardsReadWithoutSignal(t *testing.T) {
 // that did not do well with what the records show, and which mites could be met.
 func TestJobChecked(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/check"))
+	p := entered(t, s.URL+"/check", browser.Desk)
 	p.click(`[data-job="Ropewalk, midwinter dribble 2025"]`)
 	p.says("[data-job-check]", "R4, R6 left untreated as controls")
 	// By rates: 18.25 a day before in six hives, 2 after; 5.5 and 5.2 in the two: 1 − 0.1096 ÷ 0.9455.
@@ -126,8 +120,7 @@ func TestJobChecked(t *testing.T) {
 // begins again. Skipped with a reason it is asked for no more.
 func TestFormicCourseWithAMissedVisit(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	job := uuid.NewString()
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Trial course","method":"pad","under":"formic","rule_kind":"own","rule":"permit","people":1,
 		"colonies":[{"colony_id":"5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e3001","day":"2026-12-04","override":"as a trial"}]}`, job))
@@ -181,9 +174,7 @@ func TestReachByKeys(t *testing.T) {
 // and those of the spring are told apart as far as so few can be.
 func TestComparisonOfThreeKinds(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/yards", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/compare/plan"))
+	p := entered(t, s.URL+"/compare/plan", browser.Desk)
 	p.says("[data-enough]", "hives in each group can tell 95 from 80 %")
 	p.fill("second", "95")
 	p.says(`[data-path="second"]`, "93 %")
@@ -221,9 +212,7 @@ func TestComparisonOfThreeKinds(t *testing.T) {
 // more. Up again, and Enter begins the first.
 func TestCheckByKeys(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/check"))
+	p := entered(t, s.URL+"/check", browser.Desk)
 	p.says(`[data-followup="visit"]`, "Suitable weather Fri 4 Dec")
 	press := func(keys ...string) {
 		t.Helper()
@@ -243,8 +232,7 @@ func TestCheckByKeys(t *testing.T) {
 // Check; then they are to be disposed of.
 func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	job := uuid.NewString()
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Trial strips","method":"strip","under":"strips","rule_kind":"own","rule":"permit","people":1,
@@ -279,9 +267,7 @@ func TestStripsPlacedMovedAndTakenOutLate(t *testing.T) {
 // Boards are printed, read with a pencil, and typed in down a column; Check has them then.
 func TestBoardsTypedInFromPaper(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/check"))
+	p := entered(t, s.URL+"/check", browser.Desk)
 	p.click(`[data-followup="board_read"][data-state="due"] [data-do]`)
 	p.says("table", "S6", "27 Nov 2026") // the sheet
 	p.do(chromedp.Click(`//a[normalize-space()="Type them in from paper"]`))
@@ -297,8 +283,7 @@ func TestBoardsTypedInFromPaper(t *testing.T) {
 // day is no weighing.
 func TestBottleWeighedOnItsDay(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	job := uuid.NewString()
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Bottles","method":"pad","under":"formic-bottle","rule_kind":"own","rule":"permit","people":1,
@@ -324,8 +309,7 @@ func TestBottleWeighedOnItsDay(t *testing.T) {
 // A job of hives in two yards is gone out to yard by yard.
 func TestRoundOfOneYard(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.asks("/api/jobs", fmt.Sprintf(`{"id":%q,"name":"Two yards","method":"dribble","under":"winter","rule_kind":"own","rule":"permit","people":1,
 		"colonies":[{"colony_id":%q,"day":"2026-12-04","override":"a trial"},{"colony_id":"5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e4005","day":"2026-12-04","override":"a trial"}]}`, uuid.NewString(), r3))
@@ -337,8 +321,7 @@ func TestRoundOfOneYard(t *testing.T) {
 // Vapour that is recorded only asks for a board, which goes in from the hive's own page.
 func TestBoardAfterVapour(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	p.asks("/api/register", fmt.Sprintf(`{"colonies":[{"id":%q,"colony_id":%q}],"method":"vapour","product":"vaporised","given_on":"2026-12-04"}`, uuid.NewString(), r3))
 	p.do(chromedp.Navigate(s.URL + "/check"))

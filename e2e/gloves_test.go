@@ -12,8 +12,7 @@ import (
 // look-in, a board count and a bench step on a phone.
 func TestGloves(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.goes(s.URL+ropewalk+"/inspect", "[data-keep-inspection]")
 	p.fits("look-in", "[data-keep-inspection]", `[data-gap="5"]`)
 	p.goes(s.URL+saltmarshHut+"/inspect", "[data-keep-inspection]")

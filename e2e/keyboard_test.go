@@ -56,8 +56,7 @@ func (p page) goesTo(typed, listed, title string) {
 // job, mix, give, and read what was written.
 func TestByKeyboardFromCountToRegister(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
-	p.enter()
+	p := entered(t, s.URL, browser.Desk)
 	p.says("h1", "Friday 4 December")
 
 	p.goesTo("saltm", "Saltmarsh Hut", "Saltmarsh Hut")

@@ -32,9 +32,7 @@ func (p page) stands(order string) {
 // The stand line is put in another order by keyboard, and stays so.
 func TestStandLineByKeyboard(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + ropewalk))
+	p := entered(t, s.URL+ropewalk, browser.Desk)
 	p.stands("R1 R2 R3 R4 R5 R6 R7 R8")
 	for _, key := range []string{" ", kb.ArrowRight, " "} {
 		p.do(chromedp.Focus(chromedp.CSS(`[data-stand="R1"] [data-grip]`)), chromedp.KeyEvent(key))
@@ -48,9 +46,7 @@ func TestStandLineByKeyboard(t *testing.T) {
 // A threshold of one's own changes how the same counts stand, everywhere.
 func TestThresholdsOfOnesOwn(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/thresholds"))
+	p := entered(t, s.URL+"/thresholds", browser.Desk)
 	p.says("main", "Midwinter", "usual: 1", "no agreed threshold")
 	p.fill("thresholds[0].board", "900")
 	p.choose("Save")
@@ -67,9 +63,7 @@ func TestThresholdsOfOnesOwn(t *testing.T) {
 // On a phone the matrix is told by shape and word, and its days choose the day.
 func TestDecideOnAPhone(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/decide"))
+	p := entered(t, s.URL+"/decide", browser.Phone)
 	const yard = `[data-decide-yard="Kiln Lane"] `
 	p.says(yard+`[data-row="K2"] [data-cell="dribble"]`, "look first")
 	p.click(yard + `[data-row="K2"] [data-cell="dribble"]`)

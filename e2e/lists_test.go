@@ -12,8 +12,7 @@ import (
 // searched and ordered, and a job that is over is archived and brought back.
 func TestLists(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+ropewalk, browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+ropewalk, browser.Desk)
 	p.click("[data-add-colony]")
 	p.fill("name", "R7")
 	p.fill("many", "3")

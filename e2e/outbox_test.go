@@ -130,8 +130,7 @@ func TestRefusedLineBlocksNobody(t *testing.T) {
 		}
 		onward.ServeHTTP(w, r)
 	})
-	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.byHand("No. 1 Big jar")
 	for _, status := range []int{403, 404, 409} {
 		p.given()
@@ -210,8 +209,7 @@ func TestNothingStaysAfterSigningOut(t *testing.T) {
 		onward.ServeHTTP(w, r)
 	})
 	round := url + "/rounds/" + job + "/" + roundDay
-	p := open(t, round, browser.Phone)
-	p.enter()
+	p := entered(t, round, browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
 	p.byHand("No. 1 Big jar")
 	refuse.Store(true)
@@ -267,8 +265,7 @@ func TestReadyIsTrue(t *testing.T) {
 		}
 	})
 	round := url + "/rounds/" + job + "/" + roundDay
-	p := open(t, round, browser.Phone)
-	p.enter()
+	p := entered(t, round, browser.Phone)
 	ready := func() {
 		t.Helper()
 		p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
@@ -377,8 +374,7 @@ func TestOlderAnswerHidesNoDose(t *testing.T) {
 		}
 		_, _ = w.Write(answer.Body.Bytes())
 	})
-	p := open(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, url+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.byHand("No. 1 Big jar")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
 	held.Store(true)

@@ -15,8 +15,7 @@ import (
 // stock, one litre bottle.
 func TestFormicToKeptBatch(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.click(`[data-choose="pad"]`)
 	p.says(`[data-path="hold.percent"]`, "Please fill this in")
 	p.fill("hold.percent", "85")

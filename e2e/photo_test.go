@@ -46,9 +46,7 @@ func board(t *testing.T) string {
 func TestMitesTappedOnAPhoto(t *testing.T) {
 	s := up(t, true)
 	url, away := offline(t, s)
-	p := open(t, url, browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(url + saltmarshHut + "/boards"))
+	p := entered(t, url+saltmarshHut+"/boards", browser.Phone)
 	p.until(`document.querySelector('[data-ready]') !== null`)
 	p.says("[data-board]", "S1")
 	away.Store(true)

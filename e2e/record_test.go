@@ -36,9 +36,7 @@ func (p page) printed() []string {
 // line to sign on, and only the columns that were chosen.
 func TestMedicineRecordOnPaper(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/record"))
+	p := entered(t, s.URL+"/record", browser.Desk)
 	p.says("[data-record]", "Medicine record 2026", "Ropewalk", "Saltmarsh Hut", "Kiln Lane", "Signature")
 	sheets := p.printed()
 	if len(sheets) < 3 || len(sheets) > 8 {

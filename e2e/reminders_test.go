@@ -37,8 +37,7 @@ func TestReminderToAPushService(t *testing.T) {
 	defer service.Close()
 	p256dh, auth := standIn.Keys()
 	s := up(t, true)
-	p := open(t, s.URL+"/calendar", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/calendar", browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-reminders]")),
 		chromedp.Evaluate[chromedp.Void](fmt.Sprintf(subscribes, service.URL+"/phone", service.URL+"/phone", p256dh, auth)))
 	// The page asked for permission before it was given: it is drawn anew.

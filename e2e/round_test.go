@@ -175,9 +175,7 @@ const later = `(() => { const now = Date.now; Date.now = () => now() + 1100 })()
 // same fields.
 func TestCoreInTheBrowserAgrees(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/treat"))
+	p := entered(t, s.URL+"/treat", browser.Phone)
 	p.click("[data-go-round]")
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-colony-open]")))
 	good := map[string]map[string]any{}
@@ -294,8 +292,7 @@ func TestARound(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, batch, _ := o.job(4, 100)
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.says("[data-colony-open]", "H000", "1 of 4", "draw 5")
 	p.says("[data-jar]", "No finished batch for it")
 	p.byHand("No. 1 Big jar")
@@ -384,8 +381,7 @@ func TestRoundWithoutSignal(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, batch, _ := o.job(3, 100)
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")))
 	p.byHand("No. 1 Big jar")
 	if err := s.Hush(); err != nil {
@@ -556,8 +552,7 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 // Strips are placed by their drawing, and taken out on a later day with what is missing.
 func TestRoundOfStrips(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-dose]")))
 	fetched := func(js string) string {
 		t.Helper()
@@ -630,8 +625,7 @@ func TestQueueOfAMemberWhoIsGone(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	job, _, _ := o.job(3, 100)
-	p := open(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
 	p.do(chromedp.WaitVisible(chromedp.CSS("[data-ready]")), chromedp.Evaluate[chromedp.Void](`fetch('/api/session', { method: 'DELETE' })`, chromedp.EvalAwaitPromise))
 	p.given()
 	p.says("[data-queue]", "One line of a round waits on this phone")

@@ -13,8 +13,7 @@ import (
 // are an owner's. Two windows that change them are told of each other, and nothing is lost.
 func TestSettings(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/settings", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/settings", browser.Desk)
 	p.says("[data-sample]", "Fri, 4 Dec 2026, 08:30 · 8 °C")
 	for _, chosen := range []string{"us", "12h", "month_day"} {
 		p.click(`[data-own] button[value="` + chosen + `"]`)

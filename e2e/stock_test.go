@@ -13,9 +13,7 @@ import (
 // its bicarbonate, and a lot is measured again with the reason.
 func TestFormicFromTheShelf(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/stock"))
+	p := entered(t, s.URL+"/stock", browser.Desk)
 	p.says("main", "Formic acid", "litre bottle, 85 %", "use soon", "Oxalic acid", "lot no. A-2231")
 	p.choose("Formic acid")
 	p.do(chromedp.SendKeys(chromedp.CSS(`[data-path="name"] input`), "new bottle"))
@@ -81,9 +79,7 @@ func TestFormicFromTheShelf(t *testing.T) {
 // stays typed while something in it cannot be.
 func TestOtherTreatment(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/register"))
+	p := entered(t, s.URL+"/register", browser.Desk)
 	p.says("[data-register]", "Kiln Lane", "3 pieces", "looked for eggs: seen")
 	p.pick("Method", "vapour")
 	p.says("[data-register]", "Nothing in the register yet")

@@ -17,8 +17,7 @@ import (
 // glycerol, each read to the tenth below 100 g.
 func TestStripsToKeptPots(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Desk)
 	p.click(`[data-choose="strip"]`)
 	p.says("[data-unfilled]", "Nothing to dose yet")
 	p.click(gap("1", 2))

@@ -15,8 +15,7 @@ import (
 // reason, one is begun from there; a day later all of it has moved on.
 func TestTodayThroughDays(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
-	p.enter()
+	p := entered(t, s.URL, browser.Desk)
 	p.says("h1", "Friday 4 December")
 	p.says(`[data-followup="out"][data-state="late"]`, "Take the strips out", "K5, K6, K7", "2 days late")
 	p.says(`[data-followup="visit"]`, "Ropewalk", "Suitable weather Fri 4 Dec")
@@ -52,8 +51,7 @@ func TestTodayThroughDays(t *testing.T) {
 // field, and then each yard says how far it is.
 func TestTodayTogether(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL, browser.Phone)
 	p.says("[data-not-mixed]", "Not mixed yet: mix first")
 	p.click("[data-set-together]")
 	p.day("from", "31feb2027")
@@ -85,8 +83,7 @@ func TestPersonInTwoOperations(t *testing.T) {
 		t.Fatal(err)
 	}
 	defer func() { _ = db.Close() }()
-	p := open(t, s.URL, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL, browser.Phone)
 	p.says("h1", "Friday 4 December")
 	for _, statement := range []string{
 		"INSERT INTO operations (id, name, created_at) VALUES (78, 'Upriver', NOW(6))",
@@ -111,8 +108,7 @@ func TestPersonInTwoOperations(t *testing.T) {
 // In a new operation Today says where to begin, and on a phone its foot leads on.
 func TestTodayOfNobody(t *testing.T) {
 	s := up(t, false)
-	p := open(t, s.URL, browser.Phone)
-	p.enter()
+	p := entered(t, s.URL, browser.Phone)
 	p.says("main", "No hives yet")
 	p.click(`nav a[href="/more"]`)
 	p.says("main", "Register", "Stock", "Practice")
@@ -124,8 +120,7 @@ func TestTodayOfNobody(t *testing.T) {
 // An address for the calendar is shown this once; when it was revoked it leads nowhere.
 func TestCalendarAddress(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/calendar", browser.Desk)
-	p.enter()
+	p := entered(t, s.URL+"/calendar", browser.Desk)
 	p.click("[data-make-feed]")
 	p.says("[data-link]", s.URL+"/api/calendar/")
 	reads := func() bool {
@@ -149,8 +144,7 @@ func TestCalendarAddress(t *testing.T) {
 // A few letters lead to a hive, a yard, a job or a page; a field keeps its slash.
 func TestSwitcher(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
-	p.enter()
+	p := entered(t, s.URL, browser.Desk)
 	p.says("h1", "Friday 4 December")
 	goes := func(open browser.Action, typed, title, says string) {
 		t.Helper()
@@ -176,8 +170,7 @@ func TestSwitcher(t *testing.T) {
 // Every page says what it is: one heading of the first rank, and a title of its own.
 func TestPagesAreCalledSomething(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL, browser.Desk)
-	p.enter()
+	p := entered(t, s.URL, browser.Desk)
 	const job, hive = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
 	for _, at := range []string{
 		"/", "/mix", "/decide", "/treat", "/check", "/yards", "/book", "/calendar", "/more", "/register", "/batches", "/stock", "/cards", "/thresholds", "/compare",

@@ -111,8 +111,7 @@ func TestStorageThatKeepsNothing(t *testing.T) {
 // did not work out, and both the figures and the saving come back with it.
 func TestServerAway(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
+	p := entered(t, s.URL+"/mix", browser.Phone)
 	p.says("[data-docket]", "Weigh for 265 mL")
 	if err := s.Hush(); err != nil {
 		t.Fatal(err)

@@ -178,9 +178,7 @@ func TestLookWithoutSignal(t *testing.T) {
 		}
 		onward.ServeHTTP(w, r)
 	})
-	p := open(t, url, browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(url + ropewalk + "/inspect"))
+	p := entered(t, url+ropewalk+"/inspect", browser.Phone)
 	p.says("[data-inspection-sheet]", "R1")
 	away.Store(true)
 	p.click(`[data-ask="brood"] button[value="much"]`)
@@ -200,9 +198,7 @@ func TestLookWithoutSignal(t *testing.T) {
 // A table of colonies: looked at, its faults named, and stored only on a word.
 func TestImport(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/import"))
+	p := entered(t, s.URL+"/import", browser.Desk)
 	file := filepath.Join(t.TempDir(), "hives.csv")
 	choose := func(text string) {
 		if err := os.WriteFile(file, []byte(text), 0o600); err != nil {

@@ -11,6 +11,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"strings"
 	"time"
 
 	"github.com/go-sql-driver/mysql"
@@ -37,7 +38,8 @@ func Copy(ctx context.Context, dsn, folder, name string) (path string, err error
 	defer func() { err = errors.Join(err, discarded(part)) }()
 	packed := gzip.NewWriter(part)
 	ending := &tail{most: 200}
-	dump := exec.CommandContext(ctx, find("mariadb-dump"), append([]string{"--no-defaults"}, reach(config)...)...)
+	dump := exec.CommandContext(ctx, find("mariadb-dump"), append([]string{"--no-defaults", "--single-transaction",
+		"--skip-lock-tables", "--no-tablespaces", "--hex-blob"}, reach(config)...)...)
 	dump.Env = append(os.Environ(), "MYSQL_PWD="+config.Passwd) // not on the command line, which anyone may read
 	dump.Stdout = io.MultiWriter(packed, ending)
 	var said bytes.Buffer
@@ -54,9 +56,33 @@ func Copy(ctx context.Context, dsn, folder, name string) (path string, err error
 	return path, os.Rename(part.Name(), path)
 }
 
+// Load reads what Copy wrote into an empty database.
+func Load(ctx context.Context, dsn, path string) (err error) {
+	config, err := mysql.ParseDSN(dsn)
+	if err != nil {
+		return err
+	}
+	file, err := os.Open(path)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, file.Close()) }()
+	unpacked, err := gzip.NewReader(file)
+	if err != nil {
+		return fmt.Errorf("%s: %w", path, err)
+	}
+	load := exec.CommandContext(ctx, find("mariadb"), append([]string{"--no-defaults", "--init-command=SET autocommit=0"}, reach(config)...)...)
+	load.Env = append(os.Environ(), "MYSQL_PWD="+config.Passwd)
+	load.Stdin = io.MultiReader(unpacked, strings.NewReader("COMMIT;\n"))
+	if said, err := load.CombinedOutput(); err != nil {
+		return fmt.Errorf("mariadb: %w (make setup installs it)\n%s", err, said)
+	}
+	return nil
+}
+
 // reach is how the client's programs are told of a database.
 func reach(config *mysql.Config) []string {
-	out := []string{"--user=" + config.User, "--single-transaction", "--skip-lock-tables", "--no-tablespaces", "--hex-blob"}
+	out := []string{"--user=" + config.User}
 	if config.Net == "unix" {
 		out = append(out, "--socket="+config.Addr)
 	} else if host, port, err := net.SplitHostPort(config.Addr); err == nil {

@@ -1,10 +1,8 @@
 package mariadbd
 
 import (
-	"compress/gzip"
 	"database/sql"
 	"os"
-	"os/exec"
 	"path/filepath"
 	"strings"
 	"testing"
@@ -21,23 +19,12 @@ func TestCopyIsWholeOrNone(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	file, err := os.Open(path)
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = file.Close() }()
-	unpacked, err := gzip.NewReader(file)
-	if err != nil {
-		t.Fatal(err)
-	}
 	other, err := s.Database(t.Context(), "again")
 	if err != nil {
 		t.Fatal(err)
 	}
-	load := exec.CommandContext(t.Context(), find("mariadb"), "--no-defaults", "--user=root", "--socket="+s.socket(), "again")
-	load.Stdin = unpacked
-	if out, err := load.CombinedOutput(); err != nil {
-		t.Fatalf("%v %s", err, out)
+	if err := Load(t.Context(), other, path); err != nil {
+		t.Fatal(err)
 	}
 	back, err := sql.Open("mysql", other)
 	if err != nil {

@@ -33,12 +33,7 @@ export function PowerCurve({
       className={styles.curve}
       viewBox={`0 0 ${WIDTH + 8} ${HEIGHT + FOOT}`}
       role="img"
-      aria-label={curves
-        .map(
-          (c) =>
-            `${c.label}: ${c.chances.map((k) => `${k.colonies}: ${Math.round(100 * k.chance)}`).join(', ')}`,
-        )
-        .join('; ')}
+      aria-label={[text.chanceOf, ...curves.map(spoken)].join('; ')}
     >
       <text x="0" y="12">
         {text.chanceOf}
@@ -86,3 +81,6 @@ export function PowerCurve({
     </svg>
   )
 }
+
+const spoken = ({ label, chances }: Curve) =>
+  `${label}: ${chances.map((k) => `${k.colonies}: ${Math.round(100 * k.chance)}`).join(', ')}`
