@@ -419,7 +419,9 @@ func TestRoundWithoutSignal(t *testing.T) {
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	p.do(chromedp.Navigate(s.URL + "/practice"))
 	p.click("[data-pace]")
-	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-practice="running"]`)))
+	p.do(chromedp.WaitVisible(chromedp.CSS(`[data-practice="running"] [data-done]`))) // the first seam fills
+	p.says("[data-poured]", "of 6 · 5 mL")
+	p.says("[data-poured-ml]", "of 30 mL")
 	p.choose("Stop")
 	if records = read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records; len(records) != 3 || records[2].Amount != 12 {
 		t.Errorf("typed in: %+v", records)

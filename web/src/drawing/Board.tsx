@@ -17,6 +17,8 @@ export interface BoardGap {
   /** Stands below the gap: what it gets. */
   figure?: string
   hung?: Hangs
+  /** The share of it that is done already. */
+  done?: number
 }
 
 /** What a touch of the board changes. */
@@ -71,7 +73,7 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProp
       {slots.map((slot, i) => (
         <SlotMark key={i} slot={slot} x={comb(i)} height={height} brood={brood?.[i]} />
       ))}
-      {gaps.map(({ open, seam, figure, hung }, i) => {
+      {gaps.map(({ open, seam, figure, hung, done = 0 }, i) => {
         const body = seam * (height - 16)
         return (
           <g key={i}>
@@ -82,6 +84,17 @@ export function Board({ name, depth, slots, gaps, brood, lid, touch }: BoardProp
                 width={GAP - 7}
                 y={(height - body) / 2}
                 height={body}
+                rx={5}
+              />
+            )}
+            {done > 0 && (
+              <rect
+                className={styles.done}
+                data-done
+                x={gap(i) + 3.5}
+                width={GAP - 7}
+                y={(height - body) / 2}
+                height={body * done}
                 rx={5}
               />
             )}

@@ -152,12 +152,16 @@ export const text = {
 
   practiceTitle: 'Practice',
   practiceIntro: 'With plain 1 : 1 syrup and an empty box, no bees. Nothing is recorded.',
-  seconds: 'Seconds per seam',
-  seamsToDo: 'Seams',
+  practiceHint: 'Tap the gaps as the bees sit in your hive.',
+  practiceHive: 'the practice box',
+  seconds: 'Seconds per full seam',
   begin: 'Begin',
   stop: 'Stop',
-  now: (n: number, all: number) => `seam ${n} of ${all}`,
-  paceHint: '5 mL in each, onto the bees, not the top bars.',
+  seamsAsk: 'Draw bees in at least one gap',
+  nowSeam: (n: number, all: number, ml: string) => `seam ${n} of ${all}${ml && ` · ${ml} mL`}`,
+  poured: (ml: string, all: string) => `${ml} of ${all} mL`,
+  allPoured: (seconds: string) => `All done in ${seconds} s`,
+  paceHint: 'Onto the bees, not the top bars.',
 }
 
 /** What a line says was done, in a few words. */
