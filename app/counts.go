@@ -114,7 +114,19 @@ func (d Desk) thresholds(ctx context.Context) (mites.Thresholds, error) {
 // Thresholds tells where the operation acts, and where the trade does.
 func (d Desk) Thresholds(ctx context.Context) (wire.Thresholds, error) {
 	own, err := d.thresholds(ctx)
-	return wire.Thresholds{Thresholds: thresholdsOf(own), Trade: thresholdsOf(mites.Trade)}, err
+	if err != nil {
+		return wire.Thresholds{}, err
+	}
+	yards, err := d.op.Yards(ctx)
+	out := wire.Thresholds{Thresholds: thresholdsOf(own), Trade: thresholdsOf(mites.Trade)}
+	latitude := 0.0
+	if len(yards) > 0 {
+		latitude = yards[0].Latitude
+	}
+	for i := range out.Thresholds {
+		out.Thresholds[i].Months = calendar.Season(i).Months(latitude)
+	}
+	return out, err
 }
 
 func thresholdsOf(thresholds mites.Thresholds) []wire.Threshold {

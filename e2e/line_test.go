@@ -51,7 +51,12 @@ func TestThresholdsOfOnesOwn(t *testing.T) {
 	p.fill("thresholds[0].board", "900")
 	p.choose("Save")
 	p.says(`[data-path="thresholds[0].board"]`, "Use 0 to 500 a day")
-	p.fill("thresholds[0].board", "5")
+	p.fill("thresholds[0].board", "4")
+	p.do(chromedp.Focus(chromedp.CSS(`[data-season="thresholds[0].board"] [role="slider"]`)))
+	p.keys(kb.ArrowUp)
+	if got := p.value("thresholds[0].board"); got != "5" {
+		t.Errorf("the handle one step up from 4 stands at %q", got)
+	}
 	p.choose("Save")
 	p.says("main", "Saved.")
 	p.do(chromedp.Navigate(s.URL + "/yards"))

@@ -49,6 +49,7 @@ type CountBook struct {
 type Threshold struct {
 	Season string `json:"season" enum:"winter,spring,early_summer,late_summer,autumn"`
 	mites.Threshold
+	Months []int `json:"months,omitempty" readOnly:"true" doc:"Where the yards are, 1 to 12."`
 }
 
 // Thresholds are the thresholds of all seasons, and the trade's.

@@ -77,6 +77,21 @@ func Seasonal(latitude float64) bool { return latitude >= tropic || latitude <= 
 // where the year is turned by six months.
 func (d Day) Season(latitude float64) Season { return ofMonth[d.northernMonth(latitude)-1] }
 
+// Months are those of a season at a latitude, 1 to 12, in their order: December before
+// January.
+func (s Season) Months(latitude float64) []int {
+	has := func(month int) bool { return Of(2026, (month+11)%12+1, 1).Season(latitude) == s }
+	first := 1
+	for has(first-1) || !has(first) {
+		first++
+	}
+	var out []int
+	for m := first; has(m); m++ {
+		out = append(out, (m-1)%12+1)
+	}
+	return out
+}
+
 // Cold reports whether the day lies in the half-year in which colonies sit in a
 // cluster: October to March in the north; never where no season is assumed.
 func (d Day) Cold(latitude float64) bool {

@@ -1,6 +1,7 @@
 package calendar
 
 import (
+	"slices"
 	"testing"
 	"time"
 )
@@ -35,6 +36,20 @@ func TestSeasons(t *testing.T) {
 		d := Of(2026, c.month, 15)
 		if d.Season(55) != c.north || d.Season(-40) != c.south || d.Cold(55) != c.cold || d.Cold(-40) == c.cold {
 			t.Errorf("month %d: %v %v %v", c.month, d.Season(55), d.Season(-40), d.Cold(55))
+		}
+	}
+}
+
+func TestMonthsOfASeason(t *testing.T) {
+	for _, c := range []struct {
+		s            Season
+		north, south []int
+	}{
+		{Winter, []int{12, 1, 2}, []int{6, 7, 8}}, {Spring, []int{3, 4, 5}, []int{9, 10, 11}}, {EarlySummer, []int{6}, []int{12}},
+		{LateSummer, []int{7, 8, 9}, []int{1, 2, 3}}, {Autumn, []int{10, 11}, []int{4, 5}},
+	} {
+		if north, south := c.s.Months(57), c.s.Months(-40); !slices.Equal(north, c.north) || !slices.Equal(south, c.south) {
+			t.Errorf("%s: %v in the north, %v in the south", Names[c.s], north, south)
 		}
 	}
 }

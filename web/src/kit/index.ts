@@ -1,5 +1,6 @@
 /** What every screen is made of, by one door. */
 export * from './Asking'
+export * from './Blank'
 export * from './Choice'
 export * from './PickDay'
 export * from './day'

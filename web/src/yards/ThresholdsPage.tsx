@@ -3,7 +3,6 @@ import { produce } from 'immer'
 import {
   ask,
   Faults,
-  Field,
   may,
   Press,
   queries,
@@ -18,7 +17,12 @@ import {
 import { client, data, type Schemas } from '../api/client'
 import { text } from './text'
 import { changed } from './changed'
+import { SeasonChart } from './SeasonChart'
 import page from '../kit/page.module.css'
+
+const KINDS = ['wash', 'board'] as const
+/** What a step of the handle changes. */
+const STEP = { wash: 0.5, board: 1 }
 
 /** Where the operation acts, by season. */
 export default function ThresholdsPage() {
@@ -51,20 +55,21 @@ function Form({ thresholds }: { thresholds: Schemas['Thresholds'] }) {
       <h1>{text.thresholdsTitle}</h1>
       <p className="quiet">{text.thresholdsHint}</p>
       <Faults value={{ ...saving.faults, ...reader.faults }}>
-        {thresholds.thresholds.map((l, i) => (
-          <div key={l.season} className={page.form}>
-            <h2>{ways().seasons?.[i] ?? text.seasons[l.season]}</h2>
-            {(['wash', 'board'] as const).map((kind) => (
-              <Field
-                key={kind}
-                label={kind === 'wash' ? text.thresholdWash : text.thresholdBoard}
-                path={`thresholds[${i}].${kind}`}
-                value={form.value[i]?.[kind] ?? ''}
-                hint={text.trade(thresholds.trade?.[i]?.[kind] ?? 0)}
-                onChange={(v) => form.set(produce(form.value, (f) => void (f[i]![kind] = v)))}
-              />
-            ))}
-          </div>
+        {KINDS.map((kind) => (
+          <SeasonChart
+            key={kind}
+            title={text.thresholdOf[kind]}
+            step={STEP[kind]}
+            seasons={thresholds.thresholds.map((l, i) => ({
+              name: ways().seasons?.[i] ?? text.seasons[l.season],
+              months: l.months ?? [],
+              path: `thresholds[${i}].${kind}`,
+              typed: form.value[i]?.[kind] ?? '',
+              at: typed[i]![kind],
+              usual: thresholds.trade?.[i]?.[kind] ?? 0,
+              set: (v) => form.set(produce(form.value, (f) => void (f[i]![kind] = v))),
+            }))}
+          />
         ))}
       </Faults>
       <Said message={saving.message} />
