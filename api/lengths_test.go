@@ -11,7 +11,7 @@ var columns = map[string]string{
 	"BenchBalance.name": "balances.name", "SaveBatch.name": "batches.name", "BeginBench.order": "bench_runs.work_order",
 	"BenchEvent.act": "bench_events.act", "BenchEvent.answer": "bench_events.answer", "BenchEvent.keeping": "batches.keeping",
 	"StockEntry.reason": "stock_entries.reason", "Portion.vessel": "portions.vessel", "Remark.text": "batch_remarks.text",
-	"Void.reason": "mite_counts.void_reason", "LabelCard.name": "label_cards.name", "Claim.login": "users.login", "Claim.operation": "operations.name",
+	"Void.reason": "mite_counts.void_reason", "LabelCard.name": "label_cards.name", "TryCard.name": "label_cards.name", "Claim.login": "users.login", "Claim.operation": "operations.name",
 	"Claim.time_zone": "operations.time_zone", "SaveColony.name": "colonies.name", "SaveColony.notes": "colonies.notes", "End.reason": "colonies.end_reason",
 	"Treatment.what": "applications.product", "MiteCount.note": "mite_counts.note", "Inspection.note": "inspections.note", "Invite.note": "invitations.note",
 	"JobColony.override": "job_colonies.override_reason", "SaveJob.name": "jobs.name", "SaveJob.rule": "jobs.rule_words",

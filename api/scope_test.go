@@ -73,6 +73,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/colonies/{id}/board", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de8"}`},
 	{"POST /api/counts/{id}/void", `{"reason":"Taken back"}`},
 	{"PUT /api/cards/{id}", `{"id":"<cards>","version":1,"name":"Taken over",` + card + `}`},
+	{"POST /api/cards/tried", `{"id":"<cards>","colony_id":"<colonies>","name":"",` + card + `}`},
 	{"POST /api/today/skip", `{"key":"use_up.<batches>","reason":"Taken over"}`},
 	{"POST /api/session/operation", `{"operation":1}`},
 	{"POST /api/feed", `{}`},

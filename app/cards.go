@@ -62,6 +62,27 @@ func (d Desk) ChangeCard(ctx context.Context, id string, in wire.LabelCard) (wir
 	return d.saveCard(ctx, id, in)
 }
 
+// practiceHive is what a card is tried on where there is no hive of one's own.
+var practiceHive = wire.Colony{Name: "1", Boxes: []wire.Box{{Kind: "deep", Frames: 10, Seams: []float64{0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0}}}}
+
+// TryCard works out what a card would give a colony, and saves nothing.
+func (d Desk) TryCard(ctx context.Context, in wire.TryCard) (wire.CardTried, error) {
+	if in.ColonyID == "" {
+		return in.Try(practiceHive)
+	}
+	wanted := []string{in.ColonyID}
+	r := reading{ctx: ctx}
+	boards, rows := by(&r, d.op.LastSeams, wanted), by(&r, d.op.ColoniesAmong, wanted)
+	if r.err != nil {
+		return wire.CardTried{}, r.err
+	}
+	hive := onBench(rows, wanted, boards)
+	if len(hive) == 0 {
+		return wire.CardTried{}, fault.List{{Field: "colony_id", Reason: fault.Unknown}}
+	}
+	return in.Try(hive[0])
+}
+
 func (d Desk) saveCard(ctx context.Context, id string, in wire.LabelCard) (wire.LabelCard, error) {
 	if err := in.Check(); err != nil {
 		return wire.LabelCard{}, err

@@ -86,9 +86,7 @@ func TestInvitation(t *testing.T) {
 // A label is copied to a card, told where it cannot be, and then judges and doses.
 func TestCardOfALabel(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/cards"))
+	p := entered(t, s.URL+"/cards", browser.Desk)
 	p.says("main", "Bought strips")
 	p.click(`[data-blank="rule"]`)
 	p.write(`[data-card-form] [data-path="name"] input`, "Winter syrup")
@@ -109,13 +107,16 @@ func TestCardOfALabel(t *testing.T) {
 	}
 	p.fill("content.rule.cap_ml", "30")
 	// A row without its mL would leave the bees of that hive to the next one.
+	p.pick("Yard", "Ropewalk")
+	p.says("[data-tried]", "24 mL") // R1's six seams, before it is saved
+	p.open("Or by the label")
 	p.choose("Add a row")
 	p.fill("content.dribble.rows[0].up_to_bees", "9000")
 	p.choose("Save card")
 	p.says(`[data-path="content.dribble.rows[0].dose_ml"]`, "Use ")
 	p.click(`[aria-label="Remove row 1"]`)
 	p.choose("Save card")
-	p.says(`[data-card="Winter syrup"]`, "8 to 10 °C")
+	p.says(`[data-card="Winter syrup"]`, "at 8 to 10 °C")
 
 	// It is picked on Mix as a recipe is: its figures stand where they can be seen.
 	p.do(chromedp.Navigate(s.URL + "/mix"))
@@ -147,9 +148,7 @@ func TestCardOfALabel(t *testing.T) {
 // it leaves the line; counts that are wrong are void and stay.
 func TestWhatBecomesOfAHive(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
+	p := entered(t, s.URL+"/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003", browser.Desk)
 	p.says("main", "R3", "17 in 7 days", "over", "95 %: 1.41 to 3.89 a day", "Formic acid")
 	p.choose("Split")
 	p.choose("Split it off")
@@ -184,9 +183,7 @@ func TestWhatBecomesOfAHive(t *testing.T) {
 // Counts that cannot be are told at their field, and nothing typed is lost.
 func TestCountsThatCannotBe(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Phone)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + ropewalk + "/count"))
+	p := entered(t, s.URL+ropewalk+"/count", browser.Phone)
 	p.write(`[data-count-row="R1"] input`, "5")
 	p.write(`[data-count-row="R2"] input`, "many")
 	p.says(`[data-count-row="R2"]`, "Type a number")
@@ -210,9 +207,7 @@ func TestCountsThatCannotBe(t *testing.T) {
 // The demo's clock moves on by a press, and yesterday's looks with it.
 func TestDemoClock(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/mix", browser.Desk)
-	p.enter()
-	p.do(chromedp.Navigate(s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"))
+	p := entered(t, s.URL+"/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003", browser.Desk)
 	p.says("main", "yesterday")
 	p.click("[data-demo-clock]")
 	p.says("header", "Sat, 5 Dec 2026")

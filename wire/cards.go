@@ -39,6 +39,20 @@ type LabelCards struct {
 	Blank []LabelCard `json:"blank" doc:"Generic templates: nothing of any product."`
 }
 
+// TryCard is a card as it is being copied, and a hive to try it on.
+type TryCard struct {
+	LabelCard
+
+	ColonyID string `json:"colony_id,omitempty" doc:"As it was last seen; without one a hive of six seams."`
+}
+
+// CardTried is what a card would give one hive.
+type CardTried struct {
+	Recipe Recipe       `json:"recipe" doc:"With the hive."`
+	Answer RecipeAnswer `json:"answer"`
+	Notes  []Note       `json:"notes" doc:"What a plan by it warns about."`
+}
+
 // CoreConditions are what a card asks, as core judges by them; a fault.List when
 // they cannot be.
 func (c LabelCard) CoreConditions() (fit.Conditions, error) {
@@ -62,15 +76,31 @@ func (k CardContent) course() card.Course {
 func (c LabelCard) Check() error {
 	var l fault.List
 	l.Said("name", c.Name)
+	c.checkContent(&l)
+	return l.Err()
+}
+
+// Try works out what a card would give a colony. It needs no name yet.
+func (c LabelCard) Try(colony Colony) (CardTried, error) {
+	var l fault.List
+	c.checkContent(&l)
+	if err := l.Err(); err != nil {
+		return CardTried{}, err
+	}
+	recipe := RecipeOf(c.Method, []Colony{colony}, &c)
+	w, err := recipe.Work()
+	return CardTried{Recipe: recipe, Answer: w.Answer, Notes: w.Answer.warnings()}, err
+}
+
+func (c LabelCard) checkContent(l *fault.List) {
 	_, err := c.CoreConditions()
 	of, _ := err.(fault.List)
 	c.Content.Check(&of)
 	for _, f := range of {
 		f.Field = "content." + f.Field
-		l = append(l, f)
+		*l = append(*l, f)
 	}
-	c.checkDose(&l)
-	return l.Err()
+	c.checkDose(l)
 }
 
 // doses are where each part of a card's dose lies in a recipe that is made of it.
@@ -92,8 +122,13 @@ func (c LabelCard) Said() []Note {
 	if err != nil {
 		return nil
 	}
-	var out []Note
-	_, notes := w.Answer.notes()
+	return w.Answer.warnings()
+}
+
+// warnings are the notes that warn of a dose; what concerns the bench is told there.
+func (a RecipeAnswer) warnings() []Note {
+	out := []Note{}
+	_, notes := a.notes()
 	for _, n := range *notes {
 		if n.Warn && n.Code != "finer_balance" && n.Code != "crystals" {
 			out = append(out, n)

@@ -7,6 +7,7 @@ import (
 	"keeler/core/card"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
 )
@@ -42,6 +43,7 @@ func TestRecipeOfJob(t *testing.T) {
 // box; 2 pads a hive; 3 mL a comb.
 func TestRecipeOfCard(t *testing.T) {
 	colonies := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
+	winter := card.Begin(method.Dribble)
 	card := func(method string, k CardContent) RecipeAnswer {
 		t.Helper()
 		w, err := RecipeOf(method, colonies, &LabelCard{Name: "Bought", Method: method, Content: k}).Work()
@@ -53,6 +55,16 @@ func TestRecipeOfCard(t *testing.T) {
 	table := card("dribble", CardContent{Dribble: &Card{Rows: []CardRow{{UpTo: 15_000, Volume: 20}, {Volume: 40}}}})
 	if got := table.Dribble.Given; got != 20 { // 6 × 2,200 bees are 13,200
 		t.Errorf("by the table: %v mL", got)
+	}
+	// Before it has a name it can be tried on a hive: 6 seams of 4 mL, and at most 20.
+	tried, err := LabelCard{Method: "dribble", Content: CardContent{Content: winter, Rule: &Rule{FullSeam: new(chem.Millilitres(4)), Cap: new(chem.Millilitres(20))}}}.Try(colonies[0])
+	if err != nil || tried.Answer.Dribble.Given != 20 || tried.Recipe.Dribble.Colonies[0].Name != "A" {
+		t.Errorf("tried: %+v %v", tried, err)
+	}
+	var l fault.List
+	_, err = LabelCard{Method: "dribble", Content: CardContent{Content: winter, Rule: &Rule{FullSeam: new(chem.Millilitres(400))}}}.Try(colonies[0])
+	if !errors.As(err, &l) || l[0].Field != "content.rule.full_seam_ml" {
+		t.Errorf("400 mL a seam: %v", err)
 	}
 	each := 2
 	if got := card("strip", CardContent{Strip: &strip.Number{By: "box", Each: each}}).Strip.Strips; got != 2 {

@@ -2,6 +2,9 @@ import type { Schemas } from '../api/client'
 
 export type Method = Schemas['BatchSummary']['method']
 
+/** A recipe with its hives, and what it came to: saved, or only tried. */
+export type Worked = Pick<Schemas['Batch'], 'recipe' | 'answer'>
+
 /** What other parts of the interface have to know of a method. */
 export interface Facts {
   /** What it is poured from; nothing where it is counted out. */

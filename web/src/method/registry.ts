@@ -1,7 +1,7 @@
 import { lazy, type ComponentType } from 'react'
 import type { Schemas } from '../api/client'
 import { DribbleMix } from './dribble/Mix'
-import type { Method } from './kind'
+import type { Method, Worked } from './kind'
 import type { Workplace } from './workplace'
 
 export interface MethodParts {
@@ -9,8 +9,8 @@ export interface MethodParts {
   Mix: ComponentType<Workplace>
   /** A saved batch of it: its docket. */
   Docket: ComponentType<{ batch: Schemas['Batch'] }>
-  /** A saved batch of it: its hives from above. */
-  Boards: ComponentType<{ batch: Schemas['Batch'] }>
+  /** What was worked out: its hives from above. */
+  Boards: ComponentType<{ batch: Worked }>
 }
 
 const stripSaved = () => import('./strip/Saved')

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { cardsQuery, may, Press, useStart, Waiting } from '../../kit'
-import { Mark } from '../../drawing/Mark'
 import page from '../../kit/page.module.css'
 import { CardForm } from './CardForm'
+import styles from './CardsPage.module.css'
+import { LabelSheet } from './LabelSheet'
 import { text } from './text'
-import { partOf, type Card } from './typed'
+import { partOf, typed, type Card } from './typed'
 
 /** What the keeper copied from labels. */
 export default function CardsPage() {
@@ -33,31 +34,26 @@ export default function CardsPage() {
       )}
       {editing && <CardForm key={editing.id} card={editing} onClose={() => setEditing(undefined)} />}
       {cards.data.cards.length === 0 && <p>{text.none}</p>}
-      {cards.data.cards.map((c) => (
-        <section key={c.id} className={page.panel} data-card={c.name}>
-          <div className={page.head}>
-            <Mark method={c.method} />
-            <h2>{c.name}</h2>
-            <span className="quiet">{text.range(c.content.min_c, c.content.max_c)}</span>
-            {keeper && (
-              <span className={page.actions}>
-                <Press says={text.edit} onPress={() => setEditing(c)} />
-              </span>
-            )}
-          </div>
-          {c.notes?.map((n) => (
-            <p
-              key={n.code + n.text}
-              className={n.warn ? page.harm : 'quiet'}
-              data-card-note={n.warn ? 'warn' : 'info'}
-            >
-              {n.text}
-            </p>
+      <div className={styles.cards}>
+        {cards.data.cards
+          .filter((c) => c.id !== editing?.id)
+          .map((c) => (
+            <section key={c.id} data-card={c.name}>
+              <LabelSheet card={c} typed={typed(c).asked}>
+                {c.notes?.map((n) => (
+                  <p
+                    key={n.code + n.text}
+                    className={n.warn ? page.harm : 'quiet'}
+                    data-card-note={n.warn ? 'warn' : 'info'}
+                  >
+                    {n.text}
+                  </p>
+                ))}
+                {keeper && <Press says={text.edit} onPress={() => setEditing(c)} />}
+              </LabelSheet>
+            </section>
           ))}
-          {c.content.contents && <p>{c.content.contents}</p>}
-          {c.content.preparation && <p className="quiet">{c.content.preparation}</p>}
-        </section>
-      ))}
+      </div>
     </main>
   )
 }

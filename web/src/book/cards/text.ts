@@ -1,4 +1,4 @@
-import { temperatures } from '../../kit'
+import { degreeUnit } from '../../kit'
 import names from '../../../../words/names/cards.json'
 
 export const text = {
@@ -14,14 +14,14 @@ export const text = {
   spent: 'How to dispose of it, as printed',
   preparation: 'Before use: shake, warm, check for sediment…',
   conditions: 'Conditions',
-  min_c: 'Outside, from',
-  max_c: 'to',
+  min_c: 'Lowest temperature outside',
+  max_c: 'Highest temperature outside',
   broodless: 'Only without sealed brood',
   swap: 'The next pads go in while the last are still in',
   supers: 'Supers for harvest',
   out_of_honey: 'Only for hives that do not make honey for people',
-  days_in_low: 'In the hive, days from',
-  days_in_high: 'to',
+  days_in_low: 'Days in the hive at least',
+  days_in_high: 'Days in the hive at most',
   repeats: 'Repeats',
   days_apart: 'Days between',
   withdrawal_days: 'Withdrawal, days',
@@ -35,10 +35,37 @@ export const text = {
   formic_g: 'Formic acid in one pad',
   padEach: 'Pads together',
   padVisits: 'Visits',
+  /** What the label says, its figures in braces. */
+  says: {
+    rule: ['{rule.full_seam_ml} mL onto each full seam of bees, at most {rule.cap_ml} mL a hive.'],
+    strip: [
+      'Hang strips {strip.by}.',
+      'One strip to {strip.frames} frames of bees.',
+      '{strip.each} strips in each.',
+    ],
+    pad: [
+      '{pad.each} pads {pad.per}, {pad.visits} visits.',
+      'Each pad holds {pad.formic_g} g of formic acid.',
+    ],
+    amount: [
+      '{amount.ml} mL of acid for {amount.per}, {amount.visits} visits.',
+      'Leave {amount.wick_one_cm2} cm² of the wick open on one box, {amount.wick_more_cm2} cm² on more.',
+    ],
+    conditions: () => [
+      `Use it at {min_c} to {max_c} ${degreeUnit()} outside.`,
+      'In the hive for {days_in_low} to {days_in_high} days.',
+      'Repeat {repeats} times, {days_apart} days apart.',
+      'Supers for harvest {supers}.',
+      'Honey may be taken {withdrawal_days} days later.',
+    ],
+  },
+  gives: 'What it would give',
+  hive: 'Hive',
+  yard: 'Yard',
+  toTry: 'Fill in the dose to see what a hive would get.',
   edit: 'Edit',
   save: 'Save card',
   cancel: 'Cancel',
-  range: temperatures,
   stale:
     'Somebody else changed this card in the meantime. What you typed is still here; close it to see theirs.',
 }

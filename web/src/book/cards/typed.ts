@@ -10,6 +10,7 @@ import {
   type Typed as Asked,
   us,
   ways,
+  when,
 } from '../../kit'
 import { adoptRows, readRows, type LabelRow } from '../../method/dribble/label'
 import { text } from './text'
@@ -29,13 +30,15 @@ const figure = (path: string, label: string, unit?: string): Entry<string> => ({
   ...(unit && { unit }),
 })
 
+const byBees = when('content.strip.by', 'bees')
+
 /** What each kind of dose asks. */
 const DOSES: Record<Part, Entry<string>[]> = {
   rule: [figure('rule.full_seam_ml', text.full_seam_ml, 'mL'), figure('rule.cap_ml', text.cap_ml, 'mL')],
   strip: [
     { of: 'content.strip.by', label: text.dose, options: text.stripBy },
-    figure('strip.each', text.each),
-    figure('strip.frames', text.frames),
+    { ...figure('strip.each', text.each), when: (t) => !byBees(t) },
+    { ...figure('strip.frames', text.frames), when: byBees },
   ],
   pad: [
     { of: 'content.pad.per', label: text.dose, options: text.padPer },
@@ -53,11 +56,14 @@ const DOSES: Record<Part, Entry<string>[]> = {
 }
 
 /** A card, copied field by field: what it is called and holds, its dose, its conditions. */
-export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions', Panel<string>> => ({
+export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions' | 'print', Panel<string>> => ({
   named: {
     title: '',
+    entries: [{ of: 'name', as: 'words', label: text.name, most: 80 }],
+  },
+  print: {
+    title: '',
     entries: [
-      { of: 'name', as: 'words', label: text.name, most: 80 },
       { of: 'content.contents', as: 'lines', label: text.contents },
       { of: 'content.preparation', as: 'lines', label: text.preparation },
       { of: 'content.spent', as: 'lines', label: text.spent },

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { plain } from '../../kit'
 import { savedSlip } from '../docketProps'
+import type { Worked } from '../kind'
 import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
@@ -16,7 +17,7 @@ export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
 }
 
 /** Its hives from above, as they were dosed. */
-export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Worked }) {
   const doses = batch.answer.dribble?.doses ?? []
   return (
     <SavedHives

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { plain } from '../../kit'
 import { savedSlip } from '../docketProps'
+import type { Worked } from '../kind'
 import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
@@ -17,7 +18,7 @@ export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
 }
 
 /** Its hives from above, with what each got. */
-export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Worked }) {
   const answer = batch.answer.pad
   const colonies = adoptColonies(batch.recipe.pad?.colonies)
   const rows = answer?.given ?? []

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client'
 import { savedSlip } from '../docketProps'
+import type { Worked } from '../kind'
 import { SavedHives } from '../../hive/SavedHives'
 import { adoptColonies } from '../../hive/request'
 import { gapsOf } from '../../hive/seams'
@@ -15,7 +16,7 @@ export function SavedDocket({ batch }: { batch: Schemas['Batch'] }) {
 }
 
 /** Its hives from above, with the strips in their gaps. */
-export function SavedBoards({ batch }: { batch: Schemas['Batch'] }) {
+export function SavedBoards({ batch }: { batch: Worked }) {
   const rows = batch.answer.strip?.colonies ?? []
   const carrier = batch.recipe.strip?.carrier ?? 'strip'
   return (
