@@ -15,14 +15,19 @@ import (
 // Lots lists what was bought, the newest first.
 func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 	r := reading{ctx: ctx}
-	rows, lefts := all(&r, d.op.Lots), all(&r, d.op.LeftOfLots)
-	return wire.Lots{Lots: lo.Map(rows, func(r store.Lot, _ int) wire.LotStock { return d.lot(r, lefts[r.ID]) })}, r.err
+	rows, lefts, bought := all(&r, d.op.Lots), all(&r, d.op.LeftOfLots), all(&r, d.op.BoughtOfLots)
+	return wire.Lots{Lots: lo.Map(rows, func(r store.Lot, _ int) wire.LotStock {
+		out := d.lot(r, lefts[r.ID])
+		out.Bought = wire.Round(bought[r.ID])
+		return out
+	})}, r.err
 }
 
 func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
 	out := wire.LotStock{
 		Lot:    wire.Lot{ID: r.ID, Ingredient: r.Ingredient, Name: r.Name, SupplierNo: r.SupplierNo, Price: r.Price},
 		OnHand: wire.OnHand{Unit: r.Unit, Left: wire.Round(left), ToReconcile: stock.ToReconcile(left)},
+		Does:   wire.DoesOf(r.Ingredient, left),
 	}
 	if r.ExpiresOn != nil {
 		out.UseBy, out.Keeps = d.keeps(dayOf(*r.ExpiresOn))

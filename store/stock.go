@@ -118,6 +118,11 @@ func (o Operation) LeftOfLots(ctx context.Context) (map[string]float64, error) {
 	return o.lefts(ctx, "lot_id")
 }
 
+// BoughtOfLots is how much of every lot was bought.
+func (o Operation) BoughtOfLots(ctx context.Context) (map[string]float64, error) {
+	return byID[float64](o.own(ctx).Table("stock_entries").Where("lot_id IS NOT NULL AND kind = 'bought'").Select("lot_id AS id, SUM(amount) AS value").Group("lot_id"))
+}
+
 // lefts finds the last line of each account by the index alone.
 func (o Operation) lefts(ctx context.Context, column string) (map[string]float64, error) {
 	last := o.own(ctx).Table("stock_entries").Where(column + " IS NOT NULL").Select("MAX(seq)").Group("operation_id, " + column)

@@ -69,6 +69,8 @@ type Lot struct {
 type LotStock struct {
 	Lot
 	OnHand
+	Bought float64 `json:"bought,omitempty" doc:"In its unit; only in the list."`
+	Does   *Does   `json:"does,omitempty" doc:"Left out where it cannot be said without a label or a strength."`
 }
 
 // Lots are all there are.

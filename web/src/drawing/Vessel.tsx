@@ -1,27 +1,32 @@
 import styles from './Vessel.module.css'
 import { text } from './text'
 
-type Kind = 'jar' | 'pot' | 'bottle' | 'packet'
+export type VesselKind = 'jar' | 'pot' | 'bottle' | 'packet'
 
 interface Props {
-  kind: Kind
-  /** What it holds, and what of that is spoken for, mL. */
+  kind: VesselKind
+  /** What it holds, and what of that is spoken for, mL or as it is counted. */
   volume: number
-  taken: number
+  taken?: number
   /** Its size where that is known; otherwise the next that shops have. */
   size?: number
+  /** What stands on its neck in place of its size in mL. */
+  neck?: string
   figure: string
   unit: string
 }
 
 const SIZES = [100, 250, 500, 1000, 2000, 5000, 10000, 25000, 50000, 100000]
-const FLOOR = 126
 
 /** Outline, the height at which it is full, and the width of what it holds. */
-const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: number; label: number }> = {
+const SHAPES: Record<
+  VesselKind,
+  { outline: string; top: number; floor: number; x: number; width: number; label: number }
+> = {
   jar: {
     outline: 'M28 4h48M32 4v10c-10 5-22 7-22 18v88c0 6 4 10 10 10h64c6 0 10-4 10-10V32c0-11-12-13-22-18V4',
     top: 34,
+    floor: 126,
     x: 12,
     width: 80,
     label: 29,
@@ -29,6 +34,7 @@ const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: num
   pot: {
     outline: 'M4 30h96M10 30v90c0 6 4 10 10 10h64c6 0 10-4 10-10V30M10 46H2v14h8M94 46h8v14h-8',
     top: 30,
+    floor: 126,
     x: 12,
     width: 80,
     label: 20,
@@ -36,6 +42,7 @@ const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: num
   bottle: {
     outline: 'M40 4h24v20c0 8 24 10 24 26v70c0 6-4 10-10 10H26c-6 0-10-4-10-10V50c0-16 24-18 24-26z',
     top: 52,
+    floor: 126,
     x: 18,
     width: 68,
     label: 61,
@@ -43,6 +50,7 @@ const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: num
   packet: {
     outline: 'M26 34h52c9 0 14 5 14 14v52c0 9-5 14-14 14H26c-9 0-14-5-14-14V48c0-9 5-14 14-14z',
     top: 34,
+    floor: 110,
     x: 12,
     width: 80,
     label: 22,
@@ -50,10 +58,10 @@ const SHAPES: Record<Kind, { outline: string; top: number; x: number; width: num
 }
 
 /** The vessel that the batch goes into: filled to its volume, what is spoken for marked off against the rest. */
-export function Vessel({ kind, volume, taken, size, figure, unit }: Props) {
-  const { outline, top, x, width, label } = SHAPES[kind]
+export function Vessel({ kind, volume, taken = 0, size, neck, figure, unit }: Props) {
+  const { outline, top, floor, x, width, label } = SHAPES[kind]
   const full = size ?? SIZES.find((s) => s >= volume) ?? volume
-  const y = (ml: number) => FLOOR - (Math.min(ml, full) / full) * (FLOOR - top)
+  const y = (ml: number) => floor - (Math.min(ml, full) / full) * (floor - top)
   const short = taken > volume
   return (
     <svg
@@ -69,7 +77,7 @@ export function Vessel({ kind, volume, taken, size, figure, unit }: Props) {
           x={x}
           width={width}
           y={y(volume)}
-          height={FLOOR - y(volume) + 2}
+          height={floor - y(volume) + 2}
           rx={3}
         />
       )}
@@ -86,7 +94,7 @@ export function Vessel({ kind, volume, taken, size, figure, unit }: Props) {
         {unit}
       </text>
       <text className={styles.size} x={52} y={label}>
-        {volume > 0 && text.vesselOf(full, kind === 'bottle' ? '' : text.vessels[kind])}
+        {neck ?? (volume > 0 && text.vesselOf(full, kind === 'bottle' ? '' : text.vessels[kind]))}
       </text>
     </svg>
   )
