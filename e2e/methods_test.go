@@ -65,7 +65,7 @@ func TestPotTheOtherWayRound(t *testing.T) {
 	p.fill("size.colonies", "12")
 	p.fill("size.each", "3")
 	p.says("[data-docket]", "Make solution for 36 strips")
-	p.says("main", "enough for 12 colonies", "Just a count")
+	p.says("main", "enough for 12 colonies", "Counted only")
 	// In the kitchen's units the glycerol is in pounds, the acid stays in grams, and
 	// the pot is warmed to 158 °F: 36 × 20 g × 0.65398 are 471 g, 16.6 oz.
 	p.otherUnits()

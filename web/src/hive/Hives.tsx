@@ -38,11 +38,6 @@ export function Hives({ draft, change, rule, hint, heed, card }: Props) {
   )
 }
 
-/** In place of the boards while only a count is asked for. */
-export function NoBoards({ words }: { words: string }) {
-  return <p className={`${styles.hint} ${styles.hives}`}>{words}</p>
-}
-
 /** The row of an answer for the colony in a place; none while it is to an older list. */
 export function rowOf<Row extends { name: string }>(
   rows: readonly Row[] | undefined,

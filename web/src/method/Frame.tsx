@@ -25,7 +25,8 @@ import styles from './Frame.module.css'
 import { SaveBatch, type ToSave } from './SaveBatch'
 import type { Workplace } from './workplace'
 import { text } from './text'
-import { Hives, NoBoards } from '../hive/Hives'
+import { CountedHives } from '../hive/CountedHives'
+import { Hives } from '../hive/Hives'
 import { Heed, HeedLine, heedOf } from './Heed'
 import type { Asked } from './useAnswer'
 
@@ -38,8 +39,10 @@ interface Props<Key extends string> extends Workplace, EntriesProps<Key> {
   panels: readonly Panel<Key>[]
   keeping: Panel<Key>
   band: ReactNode
-  /** The hives: or why none are drawn. */
-  hives: string | Pick<ComponentProps<typeof Hives>, 'rule' | 'hint' | 'card'>
+  /** The hives, drawn one by one, or only counted. */
+  hives:
+    | Pick<ComponentProps<typeof Hives>, 'rule' | 'hint' | 'card'>
+    | { counted: ComponentProps<typeof CountedHives> }
   /** Undefined while there is nothing to weigh. */
   docket: ((slip: Slip) => ReactNode) | undefined
 }
@@ -90,8 +93,8 @@ export function Frame<Key extends string>(props: Props<Key>) {
           <div className={`${styles.middle} no-print`}>
             {band}
             <Heed notes={notes} />
-            {typeof hives === 'string' ? (
-              <NoBoards words={hives} />
+            {'counted' in hives ? (
+              <CountedHives {...hives.counted} />
             ) : (
               <Hives draft={draft} change={changeDraft} heed={(name) => heedOf(notes, name)} {...hives} />
             )}

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { client } from '../../api/client'
+import { tenths } from '../../kit'
 import { weighed } from '../../docket/Lines'
 import { Frame } from '../Frame'
 import type { Workplace } from '../workplace'
@@ -12,6 +13,7 @@ import { JarBand } from './Band'
 import { Calibration } from './Calibration'
 import { KEEPING, PANELS, type Device, type PowderKind } from './fields'
 import { read } from './request'
+import { DoseSteps } from './DoseSteps'
 import { ShareAsked } from './ShareAsked'
 import { text } from './text'
 
@@ -29,6 +31,7 @@ export function DribbleMix(workplace: Workplace) {
   const plan = asked.answer
   const acid = weighed(plan?.lines, 'acid')
   const bought = own['hold.kind'] === 'ready_to_use'
+  const { mean } = reading.request
   const device = own['applicator.device'] as Device
   return (
     <Frame
@@ -54,7 +57,21 @@ export function DribbleMix(workplace: Workplace) {
       band={<JarBand typed={own} plan={plan} change={change} />}
       hives={
         own['size.by'] === 'count'
-          ? text.countOnly
+          ? {
+              counted: {
+                colonies: mean?.colonies,
+                ...(mean && { seams: Math.round((4 * mean.seams) / mean.colonies) / 4 }),
+                each: plan && mean && text.ml(tenths(plan.given_ml / mean.colonies)),
+                hint: text.countOnly,
+                children: plan && !bought && (
+                  <DoseSteps
+                    strength={plan.strength.g_per_l}
+                    rule={reading.request.rule}
+                    applicator={reading.request.applicator}
+                  />
+                ),
+              },
+            }
           : {
               rule: bought
                 ? text.ruleByLabel

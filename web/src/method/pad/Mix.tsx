@@ -1,6 +1,6 @@
 import { client } from '../../api/client'
 import { weighed } from '../../docket/Lines'
-import { fixed } from '../../kit'
+import { fixed, plain } from '../../kit'
 import { Frame } from '../Frame'
 import type { Workplace } from '../workplace'
 import { rowOf } from '../../hive/Hives'
@@ -25,6 +25,8 @@ export default function PadMix(workplace: Workplace) {
   const stock = weighed(plan?.lines, 'stock')
   const protocol = usePadProtocol(own['amount.protocol'] ?? '')
   const bought = ready(own)
+  const { mean } = reading.request
+  const one = plan?.given[0]
   return (
     <Frame
       {...workplace}
@@ -48,7 +50,14 @@ export default function PadMix(workplace: Workplace) {
       band={<BottleBand typed={own} plan={plan} change={change} />}
       hives={
         own.hives === 'counted'
-          ? text.countOnly
+          ? {
+              counted: {
+                colonies: mean?.colonies,
+                boxes: mean?.boxes ?? 1,
+                each: one && (one.ml ? text.mL(plain(one.ml)) : text.pads(one.pads ?? 0)),
+                hint: text.countOnly,
+              },
+            }
           : {
               rule: bought ? (own['hold.card.name'] ?? '') : ruleOf(protocol),
               hint: text.hint,

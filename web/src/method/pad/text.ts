@@ -76,7 +76,7 @@ export const text = {
   rungs: names.rungs as Record<string, string>,
 
   hint: 'Counted by combs, not bees: take supers off first; set frames and feeder with ⋯',
-  countOnly: 'Just a count: no boards needed. Choose “Drawn” to see what goes on each hive.',
+  countOnly: 'Counted only: to see what goes on each hive, choose “Drawn”.',
   mL: (ml: string) => `${ml} mL`,
   stockIn: (grams: string) => `${grams} g stock`,
   grams: (grams: string) => `${grams} g`,

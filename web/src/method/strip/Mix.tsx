@@ -27,6 +27,7 @@ export default function StripMix(workplace: Workplace) {
     client.POST('/api/strip/plan', { body, signal }),
   )
   const plan = asked.answer
+  const { each } = reading.request.size
   const acid = weighed(plan?.lines, 'acid')
   return (
     <Frame
@@ -50,7 +51,13 @@ export default function StripMix(workplace: Workplace) {
       band={<PotBand typed={own} plan={plan} change={change} />}
       hives={
         own['size.by'] === 'count'
-          ? text.countOnly
+          ? {
+              counted: {
+                colonies: reading.request.size.colonies,
+                each: each ? text.count(each, carrier) : undefined,
+                hint: text.countOnly,
+              },
+            }
           : {
               rule: plan ? ruleOf(plan.number) : '',
               hint: (

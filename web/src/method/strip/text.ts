@@ -69,7 +69,7 @@ export const text = {
     box: (each: number) => `${each} a box`,
     colony: (each: number) => `${each} a colony`,
   },
-  countOnly: 'Just a count: no boards needed. Choose “Hives drawn” to see which gaps they hang in.',
+  countOnly: 'Counted only: to see which gaps they hang in, choose “Hives drawn”.',
   acidIn: (grams: string) => `${grams} g acid`,
   reach: (n: number) => `${n} ${n === 1 ? 'reaches' : 'reach'} in`,
   placeAgain: 'Place them for me',
