@@ -7,6 +7,8 @@ import (
 // bench registers the mixing of a batch, step by step.
 func bench(r routes) {
 	read(r, "balances", "get-balances", app.Viewer, "What is weighed with", app.Desk.Balances)
+	read(r, "vessels", "get-vessels", app.Viewer, "Jars, bottles and pots at hand", app.Desk.Vessels)
+	send(r, put+" vessels", "set-vessels", app.Helper, "What is mixed and kept in from now on", app.Desk.SetVessels)
 	send(r, put+" balances", "set-balances", app.Helper, "What is weighed with from now on", app.Desk.SetBalances)
 	readOne(r, "batches/{id}/bench", "get-bench", app.Viewer, "How a batch stands at the bench", app.Desk.Bench)
 	sendTo(r, post+" batches/{id}/bench/plan", "plan-bench", app.Viewer, "How it would be mixed with what is at hand; nothing is kept", app.Desk.PlanBench)

@@ -8,7 +8,7 @@ import (
 
 // columns are where what is written in a request is kept, by schema and property.
 var columns = map[string]string{
-	"BenchBalance.name": "balances.name", "SaveBatch.name": "batches.name", "BeginBench.order": "bench_runs.work_order",
+	"BenchBalance.name": "balances.name", "Vessel.name": "vessels.name", "SaveBatch.name": "batches.name", "BeginBench.order": "bench_runs.work_order",
 	"BenchEvent.act": "bench_events.act", "BenchEvent.answer": "bench_events.answer", "BenchEvent.keeping": "batches.keeping",
 	"StockEntry.reason": "stock_entries.reason", "Portion.vessel": "portions.vessel", "Remark.text": "batch_remarks.text",
 	"Void.reason": "mite_counts.void_reason", "LabelCard.name": "label_cards.name", "TryCard.name": "label_cards.name", "Claim.login": "users.login", "Claim.operation": "operations.name",

@@ -56,6 +56,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/register", `{"colonies":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de4","colony_id":"<colonies>"}],"method":"vapour","product":"Taken","given_on":"2026-12-01"}`},
 	{"PUT /api/extras", `{"season":"winter","extras":["hefted"]}`},
 	{"PUT /api/balances", `{"balances":[{"name":"Taken balance","balance_g":0.1}]}`},
+	{"PUT /api/vessels", `{"vessels":[{"name":"Taken jar","kind":"jar","ml":500}]}`},
 	{"POST /api/batches/{id}/bench/plan", `{"balances":[{"name":"Taken balance","balance_g":0.1}]}`},
 	{"POST /api/batches/{id}/entries", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de1","kind":"used","amount":5}`},
 	{"POST /api/lots/{id}/entries", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de2","kind":"used","amount":5}`},

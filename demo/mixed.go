@@ -10,14 +10,15 @@ import (
 	"keeler/wire"
 )
 
-// stock puts the lots in stock.
+// stock puts the lots in stock, and the vessels beside them.
 func stock(ctx context.Context, at func(time.Time) app.Desk) error {
 	for _, s := range told.Lots {
 		if _, err := at(s.On).AddLot(ctx, s.Lot); err != nil {
 			return err
 		}
 	}
-	return nil
+	_, err := at(Now).SetVessels(ctx, wire.Vessels{Vessels: told.Vessels})
+	return err
 }
 
 // mix weighs a batch in as it was planned, from the lots there are, and gives the

@@ -16,8 +16,9 @@ var file []byte
 var told = read()
 
 type scenario struct {
-	Drafts wire.Recipe
-	Lots   []struct {
+	Drafts  wire.Recipe
+	Vessels []wire.Vessel
+	Lots    []struct {
 		On  time.Time
 		Lot wire.Lot
 	}

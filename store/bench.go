@@ -70,14 +70,19 @@ func (o Operation) Balances(ctx context.Context) ([]Balance, error) {
 
 // SetBalances puts these in the place of those before.
 func (o Operation) SetBalances(ctx context.Context, rows []Balance) error {
+	for i := range rows {
+		rows[i].Position = i
+	}
+	return replaced(ctx, o, rows)
+}
+
+// replaced puts rows in the place of all those before.
+func replaced[T any](ctx context.Context, o Operation, rows []T) error {
 	return o.Within(ctx, func(o Operation) error {
-		if err := o.own(ctx).Delete(&Balance{}).Error; err != nil {
+		if err := o.own(ctx).Delete(new(T)).Error; err != nil || len(rows) == 0 {
 			return err
 		}
-		for i := range rows {
-			rows[i].Position = i
-		}
-		return o.db.Create(&rows).Error
+		return o.db.WithContext(ctx).Create(&rows).Error
 	})
 }
 

@@ -14,6 +14,7 @@ import {
   read,
   Reader,
   Said,
+  Section,
   stale,
   tenths,
   type Typed,
@@ -21,7 +22,10 @@ import {
   useSaving,
   volume,
 } from '../kit'
+import { BalancePick } from '../method/balances/BalancePick'
 import { Balances } from '../method/balances/Balances'
+import { text as balanceText } from '../method/balances/text'
+import { VesselPick } from '../method/vessels/VesselPick'
 import { adoptBalances, readBalances, type BalanceAtHand } from '../method/balances/balances'
 import shared from './bench.module.css'
 import styles from './BeginForm.module.css'
@@ -41,19 +45,22 @@ interface AtHand {
   order: string
   vessels: Typed<'cup_g' | 'vessel_ml'>
   balances: BalanceAtHand[]
+  /** Those of them that are not on the bench now, by their places. */
+  off: number[]
 }
 
 const atHand = (run: Run) => (): AtHand => ({
   order: run.order,
   vessels: begin([VESSELS], {}),
   balances: adoptBalances(run.balances),
+  off: [],
 })
 
 /** Before the work: what is at hand, and how it is weighed with that. */
 export function BeginForm({ run }: { run: Run }) {
-  const { value, update, putDown } = useKept(`begin.${run.batch_id}`, atHand(run))
+  const { value, update, putDown } = useKept(`begin.bench.${run.batch_id}`, atHand(run))
   const change = (recipe: (t: AtHand) => void) => update((t) => produce(t, recipe))
-  const { body, faults: wrong } = request(value)
+  const { body, all, faults: wrong } = request(value)
   const plan = useQuery({
     queryKey: ['bench plan', run.batch_id, body],
     queryFn: ({ signal }) =>
@@ -71,7 +78,7 @@ export function BeginForm({ run }: { run: Run }) {
   const shown = plan.data ?? run
   const beginning = useSaving(
     async () => {
-      await client.PUT('/api/balances', { body: { balances: body.balances } })
+      await client.PUT('/api/balances', { body: { balances: all } })
       return data(client.POST('/api/batches/{id}/bench', { params: { path: { id: run.batch_id } }, body }))
     },
     (begun) => {
@@ -90,10 +97,26 @@ export function BeginForm({ run }: { run: Run }) {
         <div className={shared.beginColumns}>
           <section>
             <h2>{text.balances}</h2>
-            <Balances
+            <BalancePick
               of={value.balances}
-              change={(recipe) => change((t) => recipe(t.balances))}
-              faults={faults}
+              off={value.off}
+              onChange={(off) => change((t) => void (t.off = off))}
+            />
+            <Section title={balanceText.describe} folded>
+              <Balances
+                of={value.balances}
+                change={(recipe) =>
+                  change((t) => {
+                    recipe(t.balances)
+                    t.off = []
+                  })
+                }
+                faults={faults}
+              />
+            </Section>
+            <VesselPick
+              ml={body.vessel_ml}
+              onChoose={({ ml }) => change((t) => void (t.vessels.vessel_ml = String(ml)))}
             />
             <Entries
               of={VESSELS}
@@ -176,13 +199,13 @@ function Weighings({ run }: { run: Run }) {
 }
 
 /** What is at hand as the server is asked, and what of it cannot be read. */
-function request({ order, vessels, balances }: AtHand) {
+function request({ order, vessels, balances, off }: AtHand) {
   const reader = new Reader('metric')
   const weighed = readBalances(balances)
   const body = {
     order,
     ...read([VESSELS], vessels, reader),
-    balances: weighed.balances,
+    balances: weighed.balances.filter((_, i) => !off.includes(i)),
   } as Schemas['BeginBench']
-  return { body, faults: { ...reader.faults, ...weighed.faults } }
+  return { body, all: weighed.balances, faults: { ...reader.faults, ...weighed.faults } }
 }

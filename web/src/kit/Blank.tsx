@@ -6,11 +6,13 @@ interface Props {
   label: string
   path: string
   value: string
+  /** Words, and no figure. */
+  words?: boolean
   onChange: (text: string) => void
 }
 
 /** A figure filled in where it stands: in a sentence, or on a drawing. */
-export function Blank({ label, path, value, onChange }: Props) {
+export function Blank({ label, path, value, words, onChange }: Props) {
   const fault = useFault(path)
   const wrong = fault !== undefined
   return (
@@ -24,7 +26,8 @@ export function Blank({ label, path, value, onChange }: Props) {
         inputProps={{
           'aria-label': label,
           'aria-invalid': wrong,
-          inputMode: 'decimal',
+          inputMode: words ? 'text' : 'decimal',
+          maxLength: words ? 40 : undefined,
           autoComplete: 'off',
           style: { width: `${Math.max(3, value.length + 1)}ch` },
         }}

@@ -13,19 +13,24 @@ interface Props {
     figure?: { value: string; unit: string }
   }
   legend: ReactNode
+  /** What stands under it: vessels to fill. */
+  below?: ReactNode
   ladder?: Omit<ComponentProps<typeof Ladder>, 'rungs'>
   rungs: ComponentProps<typeof Ladder>['rungs']
 }
 
 /** What is made, in its vessel, and the ladder of what is established beside it. */
-export function Band({ vessel: { ml, figure, ...vessel }, legend, ladder, rungs }: Props) {
+export function Band({ vessel: { ml, figure, ...vessel }, legend, below, ladder, rungs }: Props) {
   const made = figure ?? (ml === undefined ? { value: '–', unit: '' } : volume(ml))
   return (
-    <div className={shared.band}>
-      <Vessel {...vessel} volume={ml ?? 0} figure={made.value} unit={made.unit} />
-      <div className={shared.legend}>{legend}</div>
-      {rungs.length > 0 && ladder && <Ladder {...ladder} rungs={rungs} />}
-    </div>
+    <>
+      <div className={shared.band}>
+        <Vessel {...vessel} volume={ml ?? 0} figure={made.value} unit={made.unit} />
+        <div className={shared.legend}>{legend}</div>
+        {rungs.length > 0 && ladder && <Ladder {...ladder} rungs={rungs} />}
+      </div>
+      {below}
+    </>
   )
 }
 

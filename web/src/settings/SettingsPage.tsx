@@ -5,14 +5,17 @@ import page from '../kit/page.module.css'
 import { AtHand } from './AtHand'
 import { OfOperation } from './OfOperation'
 import { Own } from './Own'
+import { vesselsQuery } from '../method/vessels/vessels'
 import { settingsQuery } from './query'
 import styles from './settings.module.css'
+import { VesselsAtHand } from './VesselsAtHand'
 import { text } from './text'
 
 /** How an operation, and each person in it, would have figures, days and the weather. */
 export default function SettingsPage() {
   const settings = useQuery(settingsQuery)
   const balances = useQuery(ask(['balances'], '/api/balances'))
+  const vessels = useQuery(vesselsQuery)
   if (!settings.data) return <Waiting query={settings} />
   return (
     <main className={page.page}>
@@ -21,6 +24,7 @@ export default function SettingsPage() {
         <div className={styles.column}>
           <Own settings={settings.data} />
           <Link to="/people">{text.people}</Link>
+          {vessels.data && <VesselsAtHand vessels={vessels.data.vessels} />}
           {balances.data && <AtHand balances={balances.data.balances} />}
         </div>
         <OfOperation settings={settings.data} />

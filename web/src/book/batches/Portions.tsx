@@ -13,6 +13,7 @@ import {
   useSaving,
   yardsQuery,
 } from '../../kit'
+import { VesselPick } from '../../method/vessels/VesselPick'
 import shared from '../book.module.css'
 import styles from './Portions.module.css'
 import { text } from '../text'
@@ -71,6 +72,15 @@ export function Portions({ batch, ledger, unit }: Props) {
         </p>
       )}
       <Said message={back.message} />
+      <VesselPick
+        ml={unit === 'mL' ? Number(form.typed.amount) : undefined}
+        onChoose={(v) =>
+          form.change((t) => {
+            t.vessel = v.name
+            t.amount = String(v.ml)
+          })
+        }
+      />
       <Form
         className={shared.entryForm}
         form={form}

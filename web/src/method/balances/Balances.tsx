@@ -1,5 +1,6 @@
+import { BalanceMark } from '../../drawing/BalanceMark'
 import { type Edit, Entries, Faults, Press } from '../../kit'
-import { BALANCE, oneMore, type BalanceAtHand } from './balances'
+import { BALANCE, face, oneMore, type BalanceAtHand } from './balances'
 import styles from './Balances.module.css'
 import { text } from './text'
 
@@ -17,12 +18,15 @@ export function Balances({ of, change, faults }: Props) {
     <>
       {of.map((b, i) => (
         <div key={i} className={styles.balance}>
-          <Faults value={beneath(faults, `balances[${i}].`)}>
-            <Entries of={BALANCE} typed={b} change={(recipe) => change((all) => recipe(all[i]!))} />
-          </Faults>
-          {of.length > 1 && (
-            <Press small says={text.removeBalance} onPress={() => change((all) => void all.splice(i, 1))} />
-          )}
+          <BalanceMark {...face(b)} />
+          <div>
+            <Faults value={beneath(faults, `balances[${i}].`)}>
+              <Entries of={BALANCE} typed={b} change={(recipe) => change((all) => recipe(all[i]!))} />
+            </Faults>
+            {of.length > 1 && (
+              <Press small says={text.removeBalance} onPress={() => change((all) => void all.splice(i, 1))} />
+            )}
+          </div>
         </div>
       ))}
       <Press

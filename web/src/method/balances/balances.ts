@@ -16,6 +16,12 @@ export const BALANCE: Panel<Key> = {
   ],
 }
 
+/** What stands on the picture of one. */
+export const face = (b: BalanceAtHand) => ({
+  reads: b.balance_g ? `${b.balance_g} g` : '–',
+  carries: b.balance_capacity_g ? text.carries(b.balance_capacity_g) : '',
+})
+
 export const oneMore = (): BalanceAtHand => begin([BALANCE], {})
 
 export const adoptBalances = (balances: readonly Schemas['BenchBalance'][]): BalanceAtHand[] =>

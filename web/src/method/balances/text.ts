@@ -5,6 +5,9 @@ export const text = {
   capacity: 'Capacity',
   leastLoad: 'Minimum load',
   notSaid: 'not said',
+  atHand: 'On the bench now',
+  carries: (g: string) => `to ${g} g`,
+  describe: 'Change or add a balance',
   addBalance: 'Another balance',
   removeBalance: 'Remove balance',
 }

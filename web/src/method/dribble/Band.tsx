@@ -4,6 +4,8 @@ import { Band, useRungs } from '../Band'
 import type { Change } from '../draft'
 import styles from '../method.module.css'
 import type { Answer, DribbleTyped } from './fields'
+import { VesselPick } from '../vessels/VesselPick'
+import { useVessels, type OwnVessel } from '../vessels/vessels'
 import { text } from './text'
 
 interface Props {
@@ -24,9 +26,22 @@ export function JarBand({ typed, plan, change }: Props) {
       t['strength.by'] = 'protocol'
       t['strength.protocol'] = id
     })
+  const jars = useVessels().filter((v) => v.kind === 'jar')
+  const own = jars
+    .map(({ ml }) => ml)
+    .sort((a, b) => a - b)
+    .find((ml) => plan && ml >= plan.volume_ml)
+  const fill = ({ ml }: OwnVessel) =>
+    change((t) => {
+      t['size.by'] = 'volume'
+      t['size.volume_ml'] = String(ml)
+    })
   return (
     <Band
-      vessel={{ kind: 'jar', ml: plan?.volume_ml, taken: plan?.given_ml ?? 0 }}
+      below={
+        typed['size.by'] === 'volume' && <VesselPick ml={Number(typed['size.volume_ml'])} onChoose={fill} />
+      }
+      vessel={{ kind: 'jar', ml: plan?.volume_ml, taken: plan?.given_ml ?? 0, ...(own && { size: own }) }}
       legend={plan && <Legend typed={typed} plan={plan} />}
       rungs={rungs}
       ladder={{
