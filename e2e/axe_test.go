@@ -9,6 +9,7 @@ import (
 
 	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 
 	"keeler/e2e/browser"
 )
@@ -70,6 +71,50 @@ func accessible(t *testing.T, window browser.Action) {
 		p.turn(screen[0])
 		p.do(shown("main:not([data-left]) "+strings.TrimPrefix(screen[1], "main ")))
 		p.held(screen[0])
+	}
+}
+
+// Nor on what opens over a page: menus, dialogs, sheets; nor on the paper of a round.
+func TestAccessibleDialogs(t *testing.T) {
+	s := up(t, true)
+	p := entered(t, s.URL+"/mix", browser.Desk)
+	opens := func(where, selector string, steps ...browser.Action) {
+		t.Helper()
+		p.do(steps...)
+		p.do(shown(selector))
+		p.held(where)
+		p.keys(kb.Escape)
+		p.until(`document.querySelector('[role="dialog"], [role="menu"]') === null`)
+	}
+	p.do(shown("[data-dose]"))
+	opens("operation menu", `[role="menu"]`, click("[data-menu]"))
+	opens("keys", `[role="dialog"]`, chromedp.KeyEvent("?"))
+	opens("switcher", "[data-switcher]", chromedp.KeyEvent("/"))
+	opens("hive menu", `[role="menu"]`, click(`[aria-haspopup="menu"][aria-label="More for R1"]`))
+	opens("frames", `[role="dialog"]`, click(`[aria-haspopup="menu"][aria-label="More for R1"]`), shown(`[role="menu"]`), click(`[role="menuitem"]`))
+	p.goes(s.URL+"/treat", "[data-go-round]")
+	p.click("[data-go-round]")
+	p.do(shown("[data-given]"))
+	p.goes(s.URL+strings.TrimSuffix(p.path(), "/")+"/sheet", "[data-dose-table]")
+	p.held("a round on paper")
+}
+
+// At 200 % a page at the desk is as wide as 640 px: nothing of it is cut off, and it scrolls
+// one way only.
+func TestZoomedToTwiceTheSize(t *testing.T) {
+	s := up(t, true)
+	p := entered(t, s.URL, chromedp.EmulateViewport(640, 400, chromedp.EmulateScale(2)))
+	for _, screen := range screens {
+		p.turn(screen[0])
+		p.do(shown("main:not([data-left]) " + strings.TrimPrefix(screen[1], "main ")))
+		wide, err := look(p, chromedp.Evaluate[[]string](`document.documentElement.scrollWidth <= innerWidth ? [] : [...document.querySelectorAll('body *')]
+			.filter((e) => e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg') && getComputedStyle(e).position !== 'fixed').slice(-3).map((e) => e.outerHTML.slice(0, 120))`))
+		if err != nil {
+			t.Fatal(screen[0], err)
+		}
+		for _, w := range wide {
+			t.Errorf("%s at 200 %%: %s", screen[0], w)
+		}
 	}
 }
 

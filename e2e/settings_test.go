@@ -53,3 +53,31 @@ func TestSettings(t *testing.T) {
 	p.click("[data-try-forecast]")
 	p.says(`[data-path="forecast"]`, "Type the whole address")
 }
+
+// A jar of one's own size is described once, filled on Mix by its picture, and picked at the
+// bench; balances left in the house are not weighed with.
+func TestJarsOfOnesOwn(t *testing.T) {
+	s := up(t, true)
+	p := entered(t, s.URL+"/settings", browser.Desk)
+	p.click(`[data-add-vessel="473"]`)
+	p.fill("vessels[4].ml", "4")
+	p.choose("Save jars, bottles and pots")
+	p.says(`[data-path="vessels[4].ml"]`, "Use 20 to 100,000 mL")
+	p.do(chromedp.Reload())
+	p.fill("vessels[4].ml", "473")
+	p.choose("Save jars, bottles and pots")
+	p.says("[data-vessels]", "Saved")
+	p.do(chromedp.Navigate(s.URL + "/mix"))
+	p.click(`button[value="volume"]`)
+	p.click(`[data-vessel="US pint jar"]`)
+	p.says("[data-docket]", "Weigh for 473 mL")
+	p.click("[data-save]")
+	p.click("[data-to-bench]")
+	p.says("[data-begin]", "fine balance")
+	p.click(`[data-balance="fine balance"]`)
+	p.until(`!document.querySelector('[data-begin] ul').innerText.includes('fine balance') && document.querySelector('[data-balance="kitchen balance"]').disabled`)
+	p.click(`[data-vessel="stock pot"]`)
+	if got := p.value("vessel_ml"); got != "5000" {
+		t.Errorf("the pot holds %q mL", got)
+	}
+}

@@ -31,7 +31,12 @@ export default function ColonyMenu({ colony, at, anchor, change, onSlots, onClos
     })
   const turnNuc = () => change((d) => void (d.colonies[at]!.nuc = !colony.nuc))
   return (
-    <Menu anchorEl={anchor} open onClose={onClose}>
+    <Menu
+      anchorEl={anchor}
+      open
+      onClose={onClose}
+      slotProps={{ paper: { component: 'section', 'aria-label': text.menu(colony.name) } }}
+    >
       <MenuItem onClick={then(onSlots)}>{text.slots}</MenuItem>
       <MenuItem onClick={then(turnNuc)}>{colony.nuc ? text.nucOff : text.nucOn}</MenuItem>
       <MenuItem onClick={then(clear)}>{text.clearSeams}</MenuItem>

@@ -41,7 +41,12 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
     act()
   }
   return (
-    <Menu open anchorEl={anchor} onClose={onClose}>
+    <Menu
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      slotProps={{ paper: { component: 'nav', 'aria-label': me?.operation ?? text.signIn } }}
+    >
       {me && <MenuItem onClick={does(onFind)}>{text.find}</MenuItem>}
       {me?.others?.map((o) => (
         <MenuItem key={o.id} onClick={() => going.save(o.id)} data-operation={o.name}>

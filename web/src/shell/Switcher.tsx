@@ -23,7 +23,15 @@ export default function Switcher({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate()
   const names = useQuery(ask(['names'], '/api/names'))
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" className={styles.switcher ?? ''} data-switcher>
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      className={styles.switcher ?? ''}
+      slotProps={{ paper: { 'aria-label': text.finding } }}
+      data-switcher
+    >
       <Autocomplete
         open
         autoHighlight
@@ -34,6 +42,7 @@ export default function Switcher({ onClose }: { onClose: () => void }) {
         getOptionKey={(t) => t.to}
         noOptionsText={text.nothingFound}
         loadingText={text.loading}
+        onClose={(_, why) => why === 'escape' && onClose()} // its list is what the dialog is
         onChange={(_, target) => {
           if (!target) return
           onClose()

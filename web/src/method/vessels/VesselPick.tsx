@@ -22,7 +22,6 @@ export function VesselPick({ ml, onChoose }: Props) {
           type="button"
           className={styles.pick}
           aria-pressed={v.ml === ml}
-          aria-label={text.vessel(v.name, plain(v.ml))}
           onClick={() => onChoose(v)}
           data-vessel={v.name}
         >
