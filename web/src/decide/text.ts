@@ -107,7 +107,7 @@ export const text = {
   override: 'Treated anyway because',
   doneOf: (n: number, all: number) => `${n} of ${all} done`,
   isOpen: 'Open',
-  lapsed: 'Past its days',
+  lapsed: 'Past its dates',
   ended: names.ended as Record<string, string>,
   stillIn: (n: number, from: string, by: string) =>
     `Still in ${n === 1 ? '1 hive' : `${n} hives`}: take out ${from} to ${by}.`,

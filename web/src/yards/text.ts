@@ -238,7 +238,7 @@ export const text = {
   thresholdsTitle: 'Treatment thresholds',
   thresholdsHint:
     'At or over the threshold, treat. Ten mites a day on a board is over it in any season; below that there is no agreed threshold for boards except in midwinter, so wash, or set your own. 0 means no threshold.',
-  thresholdOf: { wash: 'Washes: mites on 100 bees', board: 'Boards: mites a day' },
+  thresholdOf: { wash: 'Washes: mites per 100 bees', board: 'Boards: mites a day' },
   treatFrom: 'treat',
   trade: (v: number) => (v === 0 ? 'no agreed threshold' : `usual: ${v}`),
   thresholdsSaved: 'Saved.',
