@@ -69,7 +69,7 @@ func accessible(t *testing.T, window browser.Action) {
 	p := entered(t, s.URL, window)
 	for _, screen := range screens {
 		p.turn(screen[0])
-		p.do(shown("main:not([data-left]) "+strings.TrimPrefix(screen[1], "main ")))
+		p.do(shown("main:not([data-left]) " + strings.TrimPrefix(screen[1], "main ")))
 		p.held(screen[0])
 	}
 }
