@@ -41,6 +41,8 @@ type Settings struct {
 	Weather Weather
 	// WeatherOf is a service of forecasts at an address that an operation set.
 	WeatherOf func(address string) Weather
+	// Backups tells when the newest good backup was made; nil: none are made.
+	Backups func() (time.Time, bool)
 	// Pusher sends reminders; nil: none are.
 	Pusher Pusher
 	// Chance draws which colonies are left untreated; nil: by chance.

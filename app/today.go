@@ -5,6 +5,7 @@ import (
 	"context"
 	"slices"
 	"strings"
+	"time"
 
 	"keeler/core/agenda"
 	"keeler/core/calendar"
@@ -71,7 +72,28 @@ func (d Desk) Today(ctx context.Context) (wire.Today, error) {
 	out.Due += lo.CountBy(out.Calls, func(c wire.Call) bool { return c.Urgent })
 	out.Fortnight = d.together(together, yards, colonies)
 	out.Running = running(colonies, d.today())
+	out.Backup = d.oldBackup()
 	return out, nil
+}
+
+// freshBackup is how old the newest good backup may be before an owner is told.
+const freshBackup = 48 * time.Hour
+
+// oldBackup tells an owner of a newest backup that is too old; nil where none are made, or it
+// is not. It goes by the clock on the wall, as the backups do.
+func (d Desk) oldBackup() *wire.OldBackup {
+	if d.app.set.Backups == nil || !d.who.Role.May(Owner) {
+		return nil
+	}
+	last, has := d.app.set.Backups()
+	if !has {
+		return &wire.OldBackup{}
+	}
+	age := d.app.now().Sub(last)
+	if age < freshBackup {
+		return nil
+	}
+	return &wire.OldBackup{On: last.In(d.who.Zone).Format(dateForm), Days: int(age / (24 * time.Hour))}
 }
 
 func urgency(c wire.Call) int { return lo.Ternary(c.Urgent, 0, 1) }

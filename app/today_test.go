@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -180,5 +181,40 @@ func TestTodayFortnight(t *testing.T) {
 	v.d = later(v.d, aDay)
 	if f := v.today().Fortnight; f != nil {
 		t.Errorf("%+v", f)
+	}
+}
+
+// An owner is told where the newest good backup is more than two days old, or where there is
+// none; nobody is where none are made.
+func TestTodayTellsOfAnOldBackup(t *testing.T) {
+	var last time.Time
+	d := own(t, Settings{Backups: func() (time.Time, bool) { return last, !last.IsZero() }})
+	of := func(d Desk, age time.Duration) *wire.OldBackup {
+		t.Helper()
+		if age > 0 {
+			last = wall.Add(-age)
+		}
+		today, err := d.Today(t.Context())
+		if err != nil {
+			t.Fatal(err)
+		}
+		return today.Backup
+	}
+	if got := of(d, 0); got == nil || got.On != "" {
+		t.Errorf("none yet: %+v", got)
+	}
+	if got := of(d, 47*time.Hour); got != nil {
+		t.Errorf("of yesterday: %+v", got)
+	}
+	if got := of(d, 75*time.Hour); got == nil || got.Days != 3 || got.On != wall.Add(-75*time.Hour).Format("2006-01-02") {
+		t.Errorf("of three days ago: %+v", got)
+	}
+	helper := d
+	helper.who.Role = Keeper
+	if got := of(helper, 75*time.Hour); got != nil {
+		t.Errorf("a keeper is told: %+v", got)
+	}
+	if got := of(own(t, Settings{}), 75*time.Hour); got != nil {
+		t.Errorf("where none are made: %+v", got)
 	}
 }

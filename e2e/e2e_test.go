@@ -2,11 +2,11 @@
 package e2e
 
 import (
+	"bytes"
 	"context"
 	"fmt"
 	"net/url"
 	"os"
-	"path/filepath"
 	"slices"
 	"strings"
 	"sync"
@@ -40,7 +40,6 @@ func TestMain(m *testing.M) {
 			panic(err)
 		}
 		defer database.Stop()
-		defer func() { _ = os.RemoveAll(copies()) }()
 		for range together {
 			chromium, end := browser.New(context.Background())
 			defer end()
@@ -86,7 +85,7 @@ func up(t *testing.T, demo bool) *stand.Stand {
 	if demo {
 		copied, err := filled()
 		if err == nil {
-			err = mariadbd.Load(t.Context(), dsn, copied)
+			err = mariadbd.Load(t.Context(), dsn, bytes.NewReader(copied))
 		}
 		if err != nil {
 			t.Fatal(err)
@@ -101,24 +100,23 @@ func up(t *testing.T, demo bool) *stand.Stand {
 	return s
 }
 
-// copies is the folder that the copy lies in.
-func copies() string { return filepath.Join(os.TempDir(), fmt.Sprintf("keeler-e2e-%d", os.Getpid())) }
-
 // filled is a copy of the demo as it is first filled, made once: to read one takes a tenth of
 // the time.
-var filled = sync.OnceValues(func() (string, error) {
+var filled = sync.OnceValues(func() ([]byte, error) {
 	dsn, err := database.Database(context.Background(), "demo")
 	if err != nil {
-		return "", err
+		return nil, err
 	}
 	s, err := stand.On(context.Background(), dsn, true)
 	if err != nil {
-		return "", err
+		return nil, err
 	}
 	if err := s.Down(); err != nil {
-		return "", err
+		return nil, err
 	}
-	return mariadbd.Copy(context.Background(), dsn, copies(), "demo")
+	var copied bytes.Buffer
+	err = mariadbd.Dump(context.Background(), dsn, &copied)
+	return copied.Bytes(), err
 })
 
 // page is a tab with a fresh profile.

@@ -4,10 +4,12 @@ import (
 	"bytes"
 	"encoding/json"
 	"io"
+	"math"
 	"net/http"
 	"net/http/httptest"
 	"net/http/httputil"
 	"net/url"
+	"path/filepath"
 	"strings"
 	"sync/atomic"
 	"testing"
@@ -15,6 +17,8 @@ import (
 	"github.com/chromedp/chromedp"
 
 	"keeler/e2e/browser"
+	"keeler/store"
+	"keeler/store/backup"
 	"keeler/wire"
 )
 
@@ -91,5 +95,45 @@ func TestAnswerLostOnTheWay(t *testing.T) {
 	kept := strings.Count(p.words(), "Ropewalk, 4 Dec 2026")
 	if kept != 1 {
 		t.Errorf("kept %d times, want once", kept)
+	}
+}
+
+// The whole database is lost under a running round, and restored from the backup of a moment
+// before: the phone goes on, and sends what it has not sent. Nothing counts twice.
+func TestDatabaseLostUnderARound(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	job, batch, _ := o.job(3, 100)
+	p := entered(t, s.URL+"/rounds/"+job+"/"+roundDay, browser.Phone)
+	p.do(shown("[data-ready]"))
+	p.byHand("No. 1 Big jar")
+	p.given()
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+
+	file := filepath.Join(t.TempDir(), "keeler.zip")
+	about, err := backup.Write(t.Context(), s.DSN, store.Newest(), file)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Hush(); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := database.Database(t.Context(), t.Name()); err != nil { // empties it
+		t.Fatal(err)
+	}
+	p.given()
+	p.says("[data-signal]", "No signal", "1 waiting")
+	if back, err := backup.Restore(t.Context(), s.DSN, file, store.Newest()); err != nil || back != about {
+		t.Fatalf("%+v %v", back, err)
+	}
+	if err := s.Serve(); err != nil {
+		t.Fatal(err)
+	}
+	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
+	if records := read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records; len(records) != 2 {
+		t.Errorf("%d doses are recorded, want the one of before and the one that waited: %+v", len(records), records)
+	}
+	if l := read[wire.Ledger](o, "/api/batches/"+batch+"/entries"); math.Abs(l.Left-85) > 0.1 {
+		t.Errorf("%v mL left of 100, after doses of 5 and 10", l.Left)
 	}
 }

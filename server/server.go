@@ -37,6 +37,8 @@ type Settings struct {
 	Demo bool
 	// Simulate runs a stand-in for the forecasts and instruments that are not named.
 	Simulate bool
+	// Backups tells when the newest good backup was made; nil: none are made.
+	Backups func() (time.Time, bool)
 	// Forecast is the address of a service of forecasts; empty: none.
 	Forecast string
 	// Instruments are host:port; empty: none.
@@ -83,7 +85,7 @@ func New(ctx context.Context, set Settings) (*Server, error) {
 }
 
 func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
-	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL}
+	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL, Backups: set.Backups}
 	if set.Clock != nil {
 		parts.Work, parts.Move = set.Clock.Now, set.Clock.Move
 	}

@@ -32,6 +32,15 @@ type Versions struct{ Is, Newest int64 }
 // Upgrades reports whether there is something to lose in bringing it to the newest.
 func (v Versions) Upgrades() bool { return v.Is > 0 && v.Is < v.Newest }
 
+// Newest is the version of the schema that this program knows.
+func Newest() int64 {
+	steps, err := fs.Glob(schema, "*.sql")
+	if err != nil {
+		panic(err) // the pattern is whole
+	}
+	return int64(len(steps))
+}
+
 // Versions tells the version of the schema.
 func (s *Store) Versions(ctx context.Context) (v Versions, err error) {
 	err = s.steps(ctx, schema, func(p *goose.Provider) error {

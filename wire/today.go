@@ -13,6 +13,13 @@ type Today struct {
 	Due       int        `json:"due" doc:"Things to do that are due, calls that are urgent among them."`
 	Hives     int        `json:"hives" doc:"Living colonies."`
 	Running   int        `json:"running" doc:"Jobs that are open, or of which something is in a hive."`
+	Backup    *OldBackup `json:"backup,omitempty" doc:"For owners, where the newest good backup is more than two days old."`
+}
+
+// OldBackup is a newest good backup that is too old.
+type OldBackup struct {
+	On   string `json:"on,omitempty" doc:"The day, by the clock on the wall; left out where there is none at all."`
+	Days int    `json:"days,omitempty"`
 }
 
 // Call is something to see to that follows from no treatment.

@@ -8,8 +8,10 @@ import (
 	"log/slog"
 	"os"
 	"path/filepath"
+	"time"
 
 	"keeler/store"
+	"keeler/store/backup"
 	"keeler/store/mariadbd"
 )
 
@@ -82,8 +84,8 @@ func (s settings) upgrade(ctx context.Context, d database) error {
 
 // copy keeps the database as it is before its schema changes.
 func (s settings) copy(ctx context.Context, d database, v store.Versions) (string, error) {
-	path, err := mariadbd.Copy(ctx, d.dsn, filepath.Join(s.Data, "copies"), fmt.Sprintf("schema-%d", v.Is))
-	if err != nil {
+	path := filepath.Join(s.Data, "copies", time.Now().UTC().Format("20060102-150405")+fmt.Sprintf("-schema-%d.zip", v.Is))
+	if _, err := backup.Write(ctx, d.dsn, v.Is, path); err != nil {
 		return "", fmt.Errorf("the database was left as it is, for it could not be copied: %w", err)
 	}
 	return path, nil

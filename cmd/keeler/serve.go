@@ -11,6 +11,7 @@ import (
 	"keeler/app"
 	"keeler/demo"
 	"keeler/server"
+	"keeler/store/backup"
 )
 
 type (
@@ -37,6 +38,10 @@ func (s settings) serve(ctx context.Context, d database, set server.Settings) er
 	}
 	set.Store, set.Log, set.Forecast, set.Instruments = d.Store, slog.Default(), s.Forecast, s.Instruments
 	set.PublicURL, set.Secure = s.PublicURL, s.TLSCert != ""
+	if s.Backups != "" {
+		set.Backups = backup.Folder{Path: s.Backups}.Last
+		go s.backUp(ctx, d)
+	}
 	listener, err := net.Listen("tcp", s.Addr)
 	if err != nil {
 		return err

@@ -10,6 +10,7 @@ type settings struct {
 	Addr        string     `env:"KEELER_ADDR" default:"127.0.0.1:8080" help:"Address to serve on."`
 	DSN         string     `name:"dsn" env:"KEELER_DSN" help:"MariaDB to use, as user:password@tcp(host:port)/database; else a private one under the data folder."`
 	Data        string     `env:"KEELER_DATA" default:".data" help:"Folder for the private MariaDB, and for copies of the database."`
+	Backups     string     `env:"KEELER_BACKUPS" help:"Folder for a backup a day, kept by age and each read back once; else none is made."`
 	PublicURL   string     `name:"public-url" env:"KEELER_PUBLIC_URL" help:"Address that links carry and people use; else the one served on."`
 	TLSCert     string     `name:"tls-cert" and:"tls" env:"KEELER_TLS_CERT" help:"Certificate to serve HTTPS with; keeler cert makes one."`
 	TLSKey      string     `name:"tls-key" and:"tls" env:"KEELER_TLS_KEY" help:"Its key."`
@@ -27,6 +28,8 @@ type commandLine struct {
 	Demo        demoCommand        `cmd:"" help:"Serve it with the demo scenario, its clock pinned."`
 	Password    passwordCommand    `cmd:"" help:"Make a link by which a person sets a new password."`
 	Migrate     migrateCommand     `cmd:"" help:"Bring the database to the newest schema, telling what is done, then stop."`
+	Backup      backupCommand      `cmd:"" help:"Back the database up into one file, while it is served or not."`
+	Restore     restoreCommand     `cmd:"" help:"Read a backup into an empty data folder or database."`
 	Unit        unitCommand        `cmd:"" help:"Print a systemd unit (docs/operations.md)."`
 	Cert        certCommand        `cmd:"" help:"Make a certificate for HTTPS in the local network."`
 	Weather     weatherCommand     `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`

@@ -21,6 +21,7 @@ import (
 // Stand is a running Keeler.
 type Stand struct {
 	URL   string
+	DSN   string
 	Store *store.Store
 	DB    *mariadbd.Server // nil when it belongs to others, too
 
@@ -59,7 +60,7 @@ func Behind(ctx context.Context, dsn string, proxies ...string) (*Stand, error) 
 }
 
 func filled(ctx context.Context, dsn string, set server.Settings) (*Stand, error) {
-	s := &Stand{}
+	s := &Stand{DSN: dsn}
 	if err := s.fill(ctx, dsn, set); err != nil {
 		return nil, errors.Join(err, s.Down())
 	}

@@ -1,10 +1,11 @@
+import Alert from '@mui/material/Alert'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Task } from '../followup/Task'
 import { useTaskKeys } from '../followup/useTaskKeys'
-import { longDay, Press, todayQuery, Waiting } from '../kit'
+import { date, longDay, Press, todayQuery, Waiting } from '../kit'
 import { Band } from './Band'
 import { CallRow } from './CallRow'
 import { text } from './text'
@@ -32,6 +33,11 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
           <h1>{longDay(t.today)}</h1>
           {t.sky && <span className="quiet">{text.sky(t.sky)}</span>}
         </div>
+        {t.backup && (
+          <Alert severity="warning" variant="outlined" data-old-backup>
+            {text.oldBackup(t.backup.on && date(t.backup.on), t.backup.days ?? 0)}
+          </Alert>
+        )}
         <Band band={t.band} today={t.today} />
         {nothing && <Nothing hives={t.hives} />}
         <Lines title={text.late} tasks={stands('late')} unmixed={unmixed} today={t.today} />

@@ -2,6 +2,10 @@ import { date, hour, temperature } from '../kit'
 
 /** Every word of Today. */
 export const text = {
+  oldBackup: (on: string | undefined, days: number) =>
+    on
+      ? `The last good backup was made ${days} days ago, on ${on}. Tell whoever runs your Keeler.`
+      : 'There is no good backup yet. Tell whoever runs your Keeler.',
   late: 'Late',
   now: 'Now',
   next: 'Next',
