@@ -39,6 +39,10 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 		return huma.Error409Conflict("This cannot be: the id belongs to something else, or the last owner would go.")
 	case errors.Is(err, app.ErrElsewhere):
 		return huma.Error409Conflict("This member belongs to other operations, too, which the password opens as well. It can be set on the server's machine: keeler password.")
+	case errors.Is(err, store.ErrNoArchive), errors.Is(err, store.ErrArchiveCut), errors.Is(err, store.ErrArchiveNewer), errors.Is(err, store.ErrArchiveBroken):
+		return huma.Error422UnprocessableEntity(archiveWords(err))
+	case errors.Is(err, store.ErrNotEmpty):
+		return huma.Error409Conflict("There are yards, hives or records here already. Take an archive into a new, empty operation.")
 	case errors.Is(err, store.ErrTaken):
 		return huma.Error409Conflict("This is there already.")
 	case errors.Is(err, errTooManyStreams):
@@ -61,6 +65,19 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 	}
 	// The database may have done it, and its word got lost.
 	return huma.Error503ServiceUnavailable("Whether this was saved is not known: the database did not answer. Send it again; what is sent twice counts once.")
+}
+
+// archiveWords say why an archive is not taken.
+func archiveWords(err error) string {
+	switch {
+	case errors.Is(err, store.ErrNoArchive):
+		return "This file is not an archive from Keeler."
+	case errors.Is(err, store.ErrArchiveNewer):
+		return "This archive is from a newer Keeler. Update this one first."
+	case errors.Is(err, store.ErrArchiveBroken):
+		return "Something in this archive belongs to what is missing from it. Take it out again where it came from."
+	}
+	return "This archive is not whole: it was cut short or changed. Take it out again where it came from."
 }
 
 // impersonal is an error as it is logged: MariaDB's words may hold what somebody wrote.

@@ -77,6 +77,7 @@ const (
 	// answeredWithin is how long one waits for a database that is busy or stands still.
 	answeredWithin = 5 * time.Second
 	importedWithin = 30 * time.Second
+	archivedWithin = 30 * time.Minute
 )
 
 // much is for what takes many things at once.
@@ -108,7 +109,10 @@ func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
 // register is a route that is answered in time, or told as a problem.
 func register[In, Out any](r routes, op huma.Operation, do func(context.Context, *In) (*Out, error)) {
 	within := answeredWithin
-	if op.MaxBodyBytes > wideBody {
+	switch {
+	case op.MaxBodyBytes >= app.MostArchive:
+		within = archivedWithin
+	case op.MaxBodyBytes > wideBody:
 		within = importedWithin
 	}
 	huma.Register(r.api, op, func(ctx context.Context, in *In) (*Out, error) {

@@ -1,10 +1,15 @@
 package e2e
 
 import (
+	"bytes"
 	"net/http"
+	"os"
+	"path/filepath"
 	"testing"
 
 	"keeler/e2e/browser"
+	"keeler/store"
+	"keeler/store/mariadbd"
 
 	"github.com/chromedp/chromedp"
 )
@@ -80,4 +85,52 @@ func TestJarsOfOnesOwn(t *testing.T) {
 	if got := p.value("vessel_ml"); got != "5000" {
 		t.Errorf("the pot holds %q mL", got)
 	}
+}
+
+// Everything of an operation is taken into an empty one by its file, and a file that is not one
+// is told; into one that is not empty none is taken.
+func TestEverythingInOneFile(t *testing.T) {
+	s := up(t, false)
+	dsn, err := database.Database(t.Context(), t.Name()+" demo")
+	if err != nil {
+		t.Fatal(err)
+	}
+	copied, err := filled()
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := mariadbd.Load(t.Context(), dsn, bytes.NewReader(copied)); err != nil {
+		t.Fatal(err)
+	}
+	of, err := store.Open(dsn)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = of.Close() }()
+	var archive bytes.Buffer
+	if err := of.For(store.FirstOperation).WriteArchive(t.Context(), &archive); err != nil {
+		t.Fatal(err)
+	}
+	folder := t.TempDir()
+	file := func(name string, raw []byte) []string {
+		path := filepath.Join(folder, name)
+		if err := os.WriteFile(path, raw, 0o600); err != nil {
+			t.Fatal(err)
+		}
+		return []string{path}
+	}
+	p := entered(t, s.URL+"/settings", browser.Desk)
+	p.says("[data-everything]", "Take everything out")
+	takes := func(name string, raw []byte, says string) {
+		t.Helper()
+		p.do(chromedp.SetUploadFiles(chromedp.CSS("[data-archive]"), file(name, raw)))
+		p.says("[data-everything]", says)
+	}
+	takes("letter.zip", []byte("a letter to the keeper, and no archive of anything"), "not an archive from Keeler")
+	takes("cut.zip", archive.Bytes()[:archive.Len()-90], "cut short or changed")
+	takes("whole.zip", archive.Bytes(), "Taken in: ")
+	p.goes(s.URL+"/yards", "[data-yard]")
+	p.says(`[data-yard="Ropewalk"]`, "8 hives")
+	p.goes(s.URL+"/settings", "[data-everything]")
+	takes("whole.zip", archive.Bytes(), "Take an archive into a new, empty operation")
 }

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { ask, Waiting } from '../kit'
 import page from '../kit/page.module.css'
 import { AtHand } from './AtHand'
+import { Everything } from './Everything'
 import { OfOperation } from './OfOperation'
 import { Own } from './Own'
 import { vesselsQuery } from '../method/vessels/vessels'
@@ -27,7 +28,10 @@ export default function SettingsPage() {
           {vessels.data && <VesselsAtHand vessels={vessels.data.vessels} />}
           {balances.data && <AtHand balances={balances.data.balances} />}
         </div>
-        <OfOperation settings={settings.data} />
+        <div className={styles.column}>
+          <OfOperation settings={settings.data} />
+          <Everything />
+        </div>
       </div>
     </main>
   )

@@ -57,6 +57,14 @@ export const text = {
     { name: 'five-litre pot', kind: 'pot', ml: 5000 },
   ] as const,
   saveVessels: 'Save jars, bottles and pots',
+  everything: 'Everything in one file',
+  everythingHint:
+    'All your yards, hives, batches and records, photos too, in an open format. Take it out and store it safely; Keeler can take it into a new, empty operation, here or elsewhere.',
+  takeOut: 'Take everything out',
+  takeIn: 'Take a file in',
+  takingIn: 'Taking it in…',
+  tookIn: (hives: number, lines: number) =>
+    `Taken in: ${hives === 1 ? '1 hive' : `${hives} hives`}, ${lines === 1 ? '1 line' : `${lines} lines`} of the register.`,
   people: 'People, invitations and your account',
   saveBalances: 'Save balances',
 }
