@@ -44,6 +44,15 @@ func colonies(r routes) {
 	}) (wire.Import, error) {
 		return desk.Import(ctx, in.RawBody, app.ImportMode(in.Mode))
 	})
+	records := r.describe(post+" import/records/{kind}", "import-records", "Read a file of counts, inspections or treatments (docs/formats/records.md)", 413, 422)
+	records.MaxBodyBytes = app.MaxFile
+	answer(r, records, app.Keeper, func(ctx context.Context, desk app.Desk, in *struct {
+		Kind    string `path:"kind" enum:"counts,inspections,treatments"`
+		Mode    string `query:"mode" enum:"preview,all,right" default:"preview" doc:"Store nothing; everything or nothing; or the rows that are right."`
+		RawBody []byte `contentType:"text/csv"`
+	}) (wire.RecordsImport, error) {
+		return desk.ImportRecords(ctx, in.Kind, in.RawBody, app.ImportMode(in.Mode))
+	})
 	route(r, r.describe(get+" export/colonies", "export-colonies", "All living colonies as CSV"), app.Viewer,
 		func(ctx context.Context, desk app.Desk, _ *none) (*file, error) {
 			text, err := desk.Export(ctx)

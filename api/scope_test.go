@@ -95,6 +95,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/batches/{id}/remarks", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dff","text":"Taken note"}`},
 	{"POST /api/batches/{id}/void", `{"reason":"Taken away"}`},
 	{"POST /api/import/colonies", "yard,colony,boxes\nTaken,Z,deep 2"},
+	{"POST /api/import/records/{kind}", "yard,colony,on,kind,mites\nMarked yard,Marked hive,2026-12-01,board,3"},
 	{"POST /api/import/archive", "no archive"},
 	{"PUT /api/thresholds", thresholds},
 	{"POST /api/people/{id}/role", `{"role":"viewer"}`},

@@ -21,17 +21,8 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 	var l fault.List
 	for i, c := range in.Counts {
 		before := len(l)
-		on := readDay("on", c.On, d.today(), d.today(), &l)
-		count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees, On: on}
-		count.CheckMarks(lo.Map(c.Marks, func(m wire.Mark, _ int) [2]float64 { return [2]float64{m.X, m.Y} }), &l)
-		if of, wrong := count.Check(d.today()).(fault.List); wrong {
-			l = append(l, of...)
-		}
+		rows[i] = d.readCount(c, &l)
 		l.Beneath(before, "counts", i)
-		rows[i] = store.MiteCount{
-			ID: c.ID, ColonyID: c.ColonyID, Kind: c.Kind, Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees,
-			CountedOn: timeOf(on), Note: strings.TrimSpace(c.Note), UserID: d.who.User, CreatedAt: d.stamp(),
-		}
 		if len(c.Marks) > 0 {
 			var err error
 			if rows[i].Marks, err = json.Marshal(c.Marks); err != nil {
@@ -43,6 +34,19 @@ func (d Desk) Count(ctx context.Context, in wire.MiteCounts) (wire.CountBook, er
 		return wire.CountBook{}, err
 	}
 	return after(ctx, d.op.Count(ctx, rows), d.told, rows)
+}
+
+func (d Desk) readCount(c wire.MiteCount, l *fault.List) store.MiteCount {
+	on := readDay("on", c.On, d.today(), d.today(), l)
+	count := mites.Count{Kind: mites.Kind(c.Kind), Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees, On: on}
+	count.CheckMarks(lo.Map(c.Marks, func(m wire.Mark, _ int) [2]float64 { return [2]float64{m.X, m.Y} }), l)
+	if of, wrong := count.Check(d.today()).(fault.List); wrong {
+		*l = append(*l, of...)
+	}
+	return store.MiteCount{
+		ID: c.ID, ColonyID: c.ColonyID, Kind: c.Kind, Mites: c.Mites, Days: c.Days, Share: c.Share, Bees: c.Bees,
+		CountedOn: timeOf(on), Note: strings.TrimSpace(c.Note), UserID: d.who.User, CreatedAt: d.stamp(),
+	}
 }
 
 // told gives counts with their standing, by the latitudes of their yards.

@@ -199,25 +199,17 @@ func csvLine(a wire.Application) []string {
 // like. It counts in what fits a colony as everything else does.
 func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Register, error) {
 	var l fault.List
-	product := l.Said("product", in.Product)
-	day := readDay("given_on", in.GivenOn, d.today(), d.today(), &l)
-	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
-	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(&l)
+	line := d.readOther(in, &l)
 	if err := l.Err(); err != nil {
 		return wire.Register{}, err
 	}
-	detail, err := wire.ApplicationDetail{Note: in.Note}.Kept()
-	if err != nil {
-		return wire.Register{}, err
-	}
-	err = d.op.Within(ctx, func(op store.Operation) error {
+	err := d.op.Within(ctx, func(op store.Operation) error {
 		for i, c := range in.Colonies {
 			colony, err := op.Colony(ctx, c.ColonyID)
 			if err != nil {
 				return unknown(fault.Index("colonies", i), err)
 			}
-			row := d.noted(c.ID, treatment.Other, colony, in.Method, product, day)
-			row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal
+			row := line(c.ID, colony)
 			if _, err = op.Apply(ctx, &row, func(store.Operation) error { return nil }); err != nil {
 				return err
 			}
@@ -225,4 +217,21 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 		return nil
 	})
 	return after(ctx, err, d.Register, RegisterQuery{})
+}
+
+// readOther reads what was given outside a job; the line of it is made for each colony.
+func (d Desk) readOther(in wire.OtherTreatment, l *fault.List) func(id string, colony store.Colony) store.Application {
+	product := l.Said("product", in.Product)
+	day := readDay("given_on", in.GivenOn, d.today(), d.today(), l)
+	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
+	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(l)
+	detail, err := wire.ApplicationDetail{Note: in.Note}.Kept()
+	if err != nil {
+		panic(err) // words can be written as JSON
+	}
+	return func(id string, colony store.Colony) store.Application {
+		row := d.noted(id, treatment.Other, colony, in.Method, product, day)
+		row.Amount, row.Unit, row.Detail, row.RuleWords, row.WithdrawalDays = in.Amount, in.Unit, detail, strings.TrimSpace(in.Rule), in.Withdrawal
+		return row
+	}
 }

@@ -46,8 +46,9 @@ func (r record) tells() (rows int, ok bool) {
 	return rows, err == nil
 }
 
-// readTable reads CSV text in UTF-8 or UTF-16, with comma, semicolon or tab.
-func readTable(file []byte) ([]record, error) {
+// readTable reads CSV text in UTF-8 or UTF-16, with comma, semicolon or tab, and the columns
+// that it must have.
+func readTable(file []byte, needed []string) ([]record, error) {
 	bad := func(reason fault.Reason) error { return fault.List{{Field: "file", Reason: reason}} }
 	if len(file) == 0 {
 		return nil, bad(fault.Missing)
@@ -69,7 +70,7 @@ func readTable(file []byte) ([]record, error) {
 	for i, n := range names {
 		of[strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")] = i
 	}
-	missing := lo.Filter(columns[:needed], func(c string, _ int) bool { return !lo.HasKey(of, c) })
+	missing := lo.Filter(needed, func(c string, _ int) bool { return !lo.HasKey(of, c) })
 	if len(missing) > 0 {
 		return nil, fault.List{{Field: "file", Reason: fault.NoColumn, Unit: strings.Join(missing, ", ")}}
 	}

@@ -16,7 +16,11 @@ func TestByPhoneFromCountToRegister(t *testing.T) {
 	p := entered(t, s.URL, browser.Phone)
 	p.says("h1", "Friday 4 December")
 	p.click(`nav[class*="foot"] a[href="/yards"]`)
+	for _, yard := range []string{"Kiln Lane", "Ropewalk", "Saltmarsh Hut"} { // nothing moves any more
+		p.do(shown(`[data-yard="` + yard + `"] [data-stand]`))
+	}
 	p.click(`[data-yard="Saltmarsh Hut"] a`)
+	p.says("h1", "Saltmarsh Hut")
 	p.click(`main a[href$="/count"]`)
 	p.write(`[data-count-row="S1"] input`, "9")
 	p.click("[data-keep-counts]")

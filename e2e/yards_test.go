@@ -214,6 +214,12 @@ func TestImport(t *testing.T) {
 	choose("yard;colony;boxes\nRopewalk;R9;deep 10\n")
 	p.click("[data-store]")
 	p.says("[data-stored]", "1 hive imported")
+	p.choose("Mite counts")
+	choose("yard,colony,on,kind,mites,days\nRopewalk,R9,2026-11-30,board,21,3\nRopewalk,R99,2026-11-30,board,2,3\n")
+	p.says("[data-preview]", "1 row is fine, 1 needs attention")
+	p.says("[data-preview-rows]", "R9", "21")
+	p.choose("Import the 1 without problems")
+	p.says("[data-stored]", "1 record imported")
 	p.do(chromedp.Navigate(s.URL + ropewalk))
-	p.says(`[data-stand="R9"]`, "R9", "not counted")
+	p.says(`[data-stand="R9"]`, "R9", "7.00 a day")
 }

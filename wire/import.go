@@ -22,6 +22,23 @@ type ImportRow struct {
 	Stack []HiveBox `json:"stack" doc:"The same, to be drawn."`
 }
 
+// RecordsImport is what a file of records holds.
+type RecordsImport struct {
+	Columns []string    `json:"columns" doc:"Those that are read."`
+	Rows    int         `json:"rows" doc:"Rows read, without the head."`
+	Seen    []RecordRow `json:"seen" doc:"Those that are right; the first 200."`
+	Right   int         `json:"right"`
+	Wrong   int         `json:"wrong"`
+	Faults  []RowFault  `json:"faults,omitempty" doc:"The first 200."`
+	Stored  int         `json:"stored" doc:"Those that were there already among them: sent twice, they count once."`
+}
+
+// RecordRow is a row as it was read.
+type RecordRow struct {
+	Row   int      `json:"row"`
+	Cells []string `json:"cells" doc:"By columns."`
+}
+
 // RowFault is what is wrong in a row of a file, whose head is row 1.
 type RowFault struct {
 	Row    int    `json:"row"`

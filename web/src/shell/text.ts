@@ -67,7 +67,7 @@ export const text = {
     helpSub: 'how a treatment goes, what the words mean',
     settings: 'Settings',
     settingsSub: 'units, days, weather, balances',
-    import: 'Import hives',
+    import: 'Import',
     importSub: 'from a CSV file',
     peopleSub: 'members, passwords, sessions',
   },

@@ -1,143 +1,116 @@
-import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { client, data, Problem, type Schemas } from '../api/client'
-import { Press, Said, useSaving } from '../kit'
+import { client, data, type Schemas } from '../api/client'
+import { Choice } from '../kit'
 import { text } from './text'
 import { HiveFront } from '../drawing/HiveFront'
-import { changed } from './changed'
+import { Importing, type Mode } from './Importing'
 import line from './StandLine.module.css'
 import page from '../kit/page.module.css'
 import styles from './yards.module.css'
 
-type Mode = 'preview' | 'all' | 'right'
+type What = keyof typeof text.importKinds
 
-/** Colonies from a table: looked at first, stored only on a word. */
+/** Hives, or what was written down of them elsewhere, from a table. */
 export default function ImportPage() {
-  const [file, setFile] = useState<File>()
-  const [seen, setSeen] = useState<Schemas['Import']>()
-  const sending = useSaving(
-    async ({ file, mode }: { file: File; mode: Mode }) => {
-      try {
-        return await data(
-          client.POST('/api/import/colonies', {
-            params: { query: { mode } },
-            body: file as unknown as string,
-            bodySerializer: (f: unknown) => f as File,
-            headers: { 'Content-Type': 'text/csv' },
-          }),
-        )
-      } catch (e) {
-        throw e instanceof Problem && e.status === 413 ? new Problem(413, text.tooBig, {}) : e
-      }
-    },
-    (out) => {
-      setSeen(out)
-      if (out.stored) changed()
-    },
-  )
+  const [what, setWhat] = useState<What>('hives')
   return (
     <main className={page.page}>
       <div className={page.head}>
         <h1>{text.importTitle}</h1>
         <Link to="/yards">{text.toYard(text.title)}</Link>
       </div>
-      <p className="quiet">{text.importHint}</p>
-      <div className={page.bar}>
-        <Button variant={seen ? 'outlined' : 'contained'} component="label">
-          {text.choose}
-          <input
-            hidden
-            type="file"
-            accept=".csv,.txt,text/csv"
-            onChange={(e) => {
-              const chosen = e.target.files?.[0]
-              e.target.value = ''
-              if (!chosen) return
-              setFile(chosen)
-              setSeen(undefined)
-              sending.save({ file: chosen, mode: 'preview' })
-            }}
-          />
-        </Button>
-        {file && <span>{file.name}</span>}
-        {sending.busy && <span className="quiet">{text.reading}</span>}
-      </div>
-      <Said message={sending.message} />
-      {file && seen && (
-        <Preview seen={seen} busy={sending.busy} store={(mode) => sending.save({ file, mode })} />
+      <Choice
+        label={text.importWhat}
+        columns={4}
+        value={what}
+        options={text.importKinds}
+        onChange={setWhat}
+      />
+      {what === 'hives' ? (
+        <Importing key={what} hint={text.importHint} send={hives} stored={text.stored} preview={drawn} />
+      ) : (
+        <Importing
+          key={what}
+          hint={text.importHints[what]}
+          send={(file, mode) => records(what, file, mode)}
+          stored={text.storedRecords}
+          preview={listed}
+        />
       )}
     </main>
   )
 }
 
-interface PreviewProps {
-  seen: Schemas['Import']
-  busy: boolean
-  store: (mode: Mode) => void
+/** A file goes as it is. */
+const asText = (file: File, mode: Mode) => ({
+  query: { mode },
+  body: {
+    body: file as unknown as string,
+    bodySerializer: (f: unknown) => f as File,
+    headers: { 'Content-Type': 'text/csv' },
+  },
+})
+
+function hives(file: File, mode: Mode) {
+  const { query, body } = asText(file, mode)
+  return data(client.POST('/api/import/colonies', { params: { query }, ...body }))
 }
 
-function Preview({ seen, busy, store }: PreviewProps) {
-  if (seen.stored > 0)
-    return (
-      <p data-stored>
-        {text.stored(seen.stored)} <Link to="/yards">{text.title}</Link>
-      </p>
-    )
-  return (
-    <>
-      <p data-preview>
-        <b>{text.preview(seen.right, seen.wrong)}</b>{' '}
-        {seen.new_yards && text.newYards(seen.new_yards.join(', '))}
-      </p>
-      {seen.no_latitude && (
-        <p data-no-latitude>{text.noLatitude(seen.no_latitude.join(', '), seen.latitude_of)}</p>
-      )}
-      <div className={page.bar}>
-        {seen.wrong === 0 && seen.right > 0 && (
-          <Press main says={text.storeAll(seen.right)} off={busy} onPress={() => store('all')} data-store />
-        )}
-        {seen.wrong > 0 && seen.right > 0 && (
-          <Press outlined says={text.storeRight(seen.right)} off={busy} onPress={() => store('right')} />
-        )}
-      </div>
-      {seen.faults && (
-        <table className={styles.table}>
-          <thead>
-            <tr>
-              <th>{text.row}</th>
-              <th>{text.column}</th>
-              <th>{text.fault}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {seen.faults.map((f, i) => (
-              <tr key={i}>
-                <td>{f.row}</td>
-                <td>{f.column}</td>
-                <td className={page.harm}>{f.text}</td>
-              </tr>
+function records(kind: Exclude<What, 'hives'>, file: File, mode: Mode) {
+  const { query, body } = asText(file, mode)
+  return data(client.POST('/api/import/records/{kind}', { params: { path: { kind }, query }, ...body }))
+}
+
+/** The hives of a file, as they would stand. */
+const drawn = (seen: Schemas['Import']) => (
+  <>
+    {seen.new_yards && <p>{text.newYards(seen.new_yards.join(', '))}</p>}
+    {seen.no_latitude && (
+      <p data-no-latitude>{text.noLatitude(seen.no_latitude.join(', '), seen.latitude_of)}</p>
+    )}
+    {[...new Set(seen.colonies.map((c) => c.yard))].map((yard) => (
+      <section key={yard} data-preview-yard={yard}>
+        <h2>{yard}</h2>
+        <div className={line.line}>
+          {seen.colonies
+            .filter((c) => c.yard === yard)
+            .map((c) => (
+              <div key={c.row} className={line.stand}>
+                <HiveFront boxes={c.stack} />
+                <span className={line.ground} />
+                <b>{c.name}</b>
+                <small>{c.boxes}</small>
+              </div>
             ))}
-          </tbody>
-        </table>
-      )}
-      {[...new Set(seen.colonies.map((c) => c.yard))].map((yard) => (
-        <section key={yard} data-preview-yard={yard}>
-          <h2>{yard}</h2>
-          <div className={line.line}>
-            {seen.colonies
-              .filter((c) => c.yard === yard)
-              .map((c) => (
-                <div key={c.row} className={line.stand}>
-                  <HiveFront boxes={c.stack} />
-                  <span className={line.ground} />
-                  <b>{c.name}</b>
-                  <small>{c.boxes}</small>
-                </div>
-              ))}
-          </div>
-        </section>
-      ))}
-    </>
+        </div>
+      </section>
+    ))}
+  </>
+)
+
+/** The rows of a file, as they were read; a column in which nothing stands is left out. */
+function listed(seen: Schemas['RecordsImport']) {
+  const used = seen.columns.flatMap((name, i) => (seen.seen.some((r) => r.cells[i]) ? [{ name, i }] : []))
+  if (seen.seen.length === 0) return null
+  return (
+    <table className={styles.table} data-preview-rows>
+      <thead>
+        <tr>
+          {used.map(({ name }) => (
+            <th key={name}>{name.replaceAll('_', ' ')}</th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {seen.seen.map((r) => (
+          <tr key={r.row}>
+            {used.map(({ name, i }) => (
+              <td key={name}>{r.cells[i]}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }

@@ -11,7 +11,7 @@ export const text = {
   title: 'Yards',
   none: 'No yards yet. Add your first, or import your hives from a CSV file.',
   addYard: 'Add a yard',
-  importTable: 'Import hives (CSV)',
+  importTable: 'Import (CSV)',
   exportTable: 'Export all (CSV)',
   thresholds: 'Treatment thresholds',
   cards: 'Label cards',
@@ -244,7 +244,23 @@ export const text = {
   thresholdsSaved: 'Saved.',
 
   // Bringing in.
-  importTitle: 'Import hives (CSV)',
+  importTitle: 'Import (CSV)',
+  importWhat: 'What is in the file',
+  importKinds: {
+    hives: 'Hives',
+    counts: 'Mite counts',
+    inspections: 'Inspections',
+    treatments: 'Treatments',
+  },
+  importHints: {
+    counts:
+      'A CSV file whose first row is yard, colony, on, kind, mites; optional columns are bees, days and note. Kind is wash or board; days are written 2026-12-04.',
+    inspections:
+      'A CSV file whose first row is yard, colony, on; optional columns are seams, brood, eggs, larvae, stores, supers, queen, temper and note. Seams from the floor up: 6½ or 7+4.',
+    treatments:
+      'A CSV file whose first row is yard, colony, on, method, product; optional columns are amount, unit, rule, withdrawal_days and note. Method is dribble, strip, pad, vapour or other. They go into the register.',
+  },
+  storedRecords: (n: number) => (n === 1 ? '1 record imported.' : `${n} records imported.`),
   importHint:
     'A CSV file whose first row is yard, colony, boxes; optional columns are latitude, nuc, for_honey, queen and notes. Write boxes from the floor up: deep 10 + medium 10.',
   choose: 'Choose a file',
