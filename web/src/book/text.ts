@@ -69,7 +69,7 @@ export const text = {
   calendarFileWhy: 'As things stand now; it does not update itself.',
   calendarSave: 'Save calendar file',
   title: 'Batches',
-  none: 'No batch saved yet. On the Mix screen, “Save this batch” puts one here.',
+  none: 'No batch saved yet. On the Mix screen, “Save batch” puts one here.',
   failed: 'Keeler cannot reach its server. Trying again.',
   loading: 'Reading',
   unknown: 'There is no batch at this address.',
