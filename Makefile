@@ -19,7 +19,7 @@ dev: setup build ## the demo with Vite in front of it, reloading on http://local
 	@bin/keeler demo & trap 'kill %1; wait' EXIT; cd web && npm run dev
 
 test: setup-browser lint ## build, check and run every test, the browser's included
-	go test -timeout 20m ./e2e ./... # what takes longest begins first
+	go test -timeout 20m ./...
 
 lint: build ## formatting, vet, static checks, types
 	@test -z "$$(gofmt -l $(GO_FILES))" || { gofmt -l $(GO_FILES); echo 'gofmt: run make format'; exit 1; }
