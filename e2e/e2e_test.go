@@ -251,12 +251,15 @@ func (p page) otherUnits() {
 	p.until(`document.querySelector('[data-units]') === null`)
 }
 
-// choose presses the button with these words.
+// choose presses the button with these words, as click does.
 func (p page) choose(words string) {
 	p.t.Helper()
 	button := fmt.Sprintf(`//button[normalize-space()=%q]`, words)
-	p.do(chromedp.WaitVisible(button), chromedp.Evaluate[chromedp.Void](fmt.Sprintf(
-		`document.evaluate(%q, document).iterateNext().scrollIntoView({ block: 'center' })`, button)), chromedp.Click(button))
+	p.do(chromedp.WaitVisible(button), chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`(() => {
+		document.querySelector('[data-chosen]')?.removeAttribute('data-chosen')
+		document.evaluate(%q, document).iterateNext().setAttribute('data-chosen', '')
+	})()`, button)))
+	p.click("[data-chosen]")
 }
 
 // open unfolds a section by its title.
