@@ -161,14 +161,16 @@ func (in *recordsImport) wrong(row int, l fault.List) {
 	}
 }
 
-// figure reads a number; 0 where nothing stands.
+// figure reads a number; 0 where nothing stands. A comma before three figures is refused: it may
+// part thousands or tenths, and a dose a thousand times too small or large is not guessed.
 func figure(column string, r record, l *fault.List) float64 {
-	text := strings.ReplaceAll(r.cell(column), ",", ".")
+	text := r.cell(column)
 	if text == "" {
 		return 0
 	}
-	v, err := strconv.ParseFloat(text, 64)
-	if err != nil {
+	_, behind, comma := strings.Cut(text, ",")
+	v, err := strconv.ParseFloat(strings.Replace(text, ",", ".", 1), 64)
+	if err != nil || comma && len(behind) == 3 {
 		l.Add(column, fault.NotFinite)
 	}
 	return v

@@ -1,6 +1,7 @@
 package app
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -36,7 +37,8 @@ Quay;A1;21.11.2026;board;12;;3;
 Quay;A1;2026-11-21;board;many;;3;
 Quay;A1;2026-11-21;sieve;2;;3;
 Quay;A1;2026-11-22;wash;2,5;300;;
-Quay;A1;;wash;2;300;;`, 2, "4 colony, 5 on, 6 mites, 7 kind, 8 mites, 9 on"},
+Quay;A1;;wash;2;300;;
+Quay;A1;2026-11-23;board;1,000;;3;`, 2, "4 colony, 5 on, 6 mites, 7 kind, 8 mites, 9 on, 10 mites"},
 		{"inspections", `colony,yard,on,seams,brood,eggs,stores,supers,queen
 A1,Quay,2026-11-02,6½,none,no,heavy,0,laying
 A1,Quay,2026-11-03,23,none,,heavy,0,laying
@@ -46,12 +48,13 @@ A1,Quay,2026-11-05,,little,maybe,,,`, 1, "3 seams, 4 brood, 5 eggs"},
 Quay,A1,2025-12-20,vapour,Crystals,2,g,0
 Quay,A1,2025-12-21,smoke,Crystals,2,g,0
 Quay,A1,2025-12-21,other,,,,
-Quay,A1,2025-12-21,strip,Bought strips,4,pieces,900`, 1, "3 method, 4 product, 5 withdrawal_days"},
+Quay,A1,2025-12-21,strip,Bought strips,4,pieces,900
+Quay,A1,2025-12-22,other,Syrup,"1,500",ml,0`, 1, "3 method, 4 product, 5 withdrawal_days, 6 amount"},
 	} {
 		seen := take(c.kind, c.file, ImportPreview)
 		var told []string
 		for _, f := range seen.Faults {
-			told = append(told, strings.TrimSpace(string(rune('0'+f.Row))+" "+f.Column))
+			told = append(told, fmt.Sprint(f.Row, " ", f.Column))
 			if f.Text == "" {
 				t.Errorf("%s: row %d, %s is wrong without a word", c.kind, f.Row, f.Column)
 			}

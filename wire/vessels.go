@@ -1,10 +1,6 @@
 package wire
 
-import (
-	"strings"
-
-	"keeler/core/fault"
-)
+import "keeler/core/fault"
 
 // Vessel is a jar, bottle or pot at hand.
 type Vessel struct {
@@ -23,7 +19,7 @@ func (v Vessels) Check() error {
 	var l fault.List
 	for i := range v.Vessels {
 		at := fault.Index("vessels", i)
-		v.Vessels[i].Name = strings.TrimSpace(l.Said(at+".name", v.Vessels[i].Name))
+		v.Vessels[i].Name = l.Said(at+".name", v.Vessels[i].Name)
 		l.Within(at+".ml", v.Vessels[i].ML, 20, 100000, "mL")
 	}
 	return l.Err()
