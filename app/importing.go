@@ -68,7 +68,7 @@ func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Im
 // importing gathers what a file would add.
 type importing struct {
 	desk     Desk
-	alike    map[string]string      // names by what the database takes for the same
+	alike    alike
 	yards    map[string]*store.Yard // by name, as are
 	near     store.Yard             // whose latitude a yard without one gets
 	added    []store.Yard
@@ -104,15 +104,16 @@ func (in *importing) standing(ctx context.Context, rows []record) error {
 		in.next[yard] = at + 1
 	}
 	for _, c := range colonies {
-		in.taken[in.stand(names[c.YardID], c.Name)] = true
+		in.taken[in.alike.stand(names[c.YardID], c.Name)] = true
 	}
 	return r.err
 }
 
+// alike are names by what the database takes for the same.
+type alike map[string]string
+
 // stand names a colony in its yard.
-func (in *importing) stand(yard, colony string) string {
-	return in.alike[yard] + "\x00" + in.alike[colony]
-}
+func (a alike) stand(yard, colony string) string { return a[yard] + "\x00" + a[colony] }
 
 func (in *importing) row(r record) {
 	var l fault.List
@@ -137,7 +138,7 @@ func (in *importing) row(r record) {
 	}
 	l.Within("name", float64(utf8.RuneCountInString(c.Name)), 0, 40, "letters")
 	l.Within("notes", float64(utf8.RuneCountInString(r.cell("notes"))), 0, 2000, "letters")
-	key := in.stand(r.cell("yard"), c.Name)
+	key := in.alike.stand(r.cell("yard"), c.Name)
 	if in.taken[key] && c.Name != "" {
 		l.Add("name", fault.Taken)
 	}

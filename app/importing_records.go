@@ -83,7 +83,7 @@ func (d Desk) ImportRecords(ctx context.Context, kind string, file []byte, mode 
 type recordsImport struct {
 	desk     Desk
 	of       recordFile
-	alike    map[string]string       // names by what the database takes for the same
+	alike    alike
 	colonies map[string]store.Colony // by yard and name, as are
 	out      wire.RecordsImport
 
@@ -109,20 +109,16 @@ func (in *recordsImport) standing(ctx context.Context, rows []record) error {
 	in.alike = by(&r, in.desk.op.Alike, lo.Uniq(said))
 	in.colonies = map[string]store.Colony{}
 	for _, c := range colonies {
-		in.colonies[in.stand(names[c.YardID], c.Name)] = c
+		in.colonies[in.alike.stand(names[c.YardID], c.Name)] = c
 	}
 	return r.err
-}
-
-func (in *recordsImport) stand(yard, colony string) string {
-	return in.alike[yard] + "\x00" + in.alike[colony]
 }
 
 func (in *recordsImport) row(kind string, r record) {
 	var l fault.List
 	cells := lo.Map(in.of.columns, func(c string, _ int) string { return r.cell(c) })
 	keep := func() {}
-	colony, known := in.colonies[in.stand(r.cell("yard"), r.cell("colony"))]
+	colony, known := in.colonies[in.alike.stand(r.cell("yard"), r.cell("colony"))]
 	switch {
 	case r.broken:
 		l.Add("", fault.BrokenRow)

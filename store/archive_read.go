@@ -90,16 +90,12 @@ func openArchive(from io.ReaderAt, size int64) (*zip.Reader, Archive, error) {
 func (o Operation) emptyForArchive(ctx context.Context) error {
 	for _, t := range archived {
 		there, err := value[int](o.own(ctx).Table(t.name).Select("1").Limit(1))
-		if err != nil || there > 0 {
-			return errors.Join(err, orNil(there > 0, ErrNotEmpty))
+		if err != nil {
+			return err
 		}
-	}
-	return nil
-}
-
-func orNil(is bool, err error) error {
-	if is {
-		return err
+		if there > 0 {
+			return ErrNotEmpty
+		}
 	}
 	return nil
 }
@@ -119,8 +115,12 @@ func (o Operation) readArchive(ctx context.Context, packed *zip.Reader) error {
 		}
 	}
 	for _, t := range archived {
-		if what, err := o.dangling(ctx, shape.refs[t.name]); err != nil || what != "" {
-			return errors.Join(err, orNil(what != "", fmt.Errorf("%w: %s", ErrArchiveBroken, what)))
+		what, err := o.dangling(ctx, shape.refs[t.name])
+		if err != nil {
+			return err
+		}
+		if what != "" {
+			return fmt.Errorf("%w: %s", ErrArchiveBroken, what)
 		}
 	}
 	return nil

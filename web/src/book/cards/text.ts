@@ -13,7 +13,6 @@ export const text = {
   wickMore: 'Wick left open on more boxes',
   spent: 'How to dispose of it, as printed',
   preparation: 'Before use: shake, warm, check for sediment…',
-  conditions: 'Conditions',
   min_c: 'Lowest temperature outside',
   max_c: 'Highest temperature outside',
   broodless: 'Only without sealed brood',

@@ -69,9 +69,9 @@ export const panelsOf = (card: Card): Record<'named' | 'dose' | 'conditions' | '
       { of: 'content.spent', as: 'lines', label: text.spent },
     ],
   },
-  dose: { title: text.dose, entries: DOSES[partOf(card.content)] },
+  dose: { title: '', entries: DOSES[partOf(card.content)] },
   conditions: {
-    title: text.conditions,
+    title: '',
     entries: [
       { ...figure('min_c', text.min_c), as: 'degrees' },
       { ...figure('max_c', text.max_c), as: 'degrees' },
