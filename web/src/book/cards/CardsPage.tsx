@@ -39,8 +39,10 @@ export default function CardsPage() {
           .filter((c) => c.id !== editing?.id)
           .map((c) => (
             <section key={c.id} data-card={c.name}>
-              <LabelSheet card={c} typed={typed(c).asked}>
-                {c.notes?.map((n) => (
+              <LabelSheet
+                card={c}
+                typed={typed(c).asked}
+                table={c.notes?.map((n) => (
                   <p
                     key={n.code + n.text}
                     className={n.warn ? page.harm : 'quiet'}
@@ -49,6 +51,7 @@ export default function CardsPage() {
                     {n.text}
                   </p>
                 ))}
+              >
                 {keeper && <Press says={text.edit} onPress={() => setEditing(c)} />}
               </LabelSheet>
             </section>
