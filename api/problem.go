@@ -39,7 +39,7 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 		return huma.Error409Conflict("This cannot be: the id belongs to something else, or the last owner would go.")
 	case errors.Is(err, app.ErrElsewhere):
 		return huma.Error409Conflict("This member belongs to other operations, too, which the password opens as well. It can be set on the server's machine: keeler password.")
-	case errors.Is(err, store.ErrNoArchive), errors.Is(err, store.ErrArchiveCut), errors.Is(err, store.ErrArchiveNewer), errors.Is(err, store.ErrArchiveBroken):
+	case errors.Is(err, store.ErrNoArchive), errors.Is(err, store.ErrArchiveCut), errors.Is(err, store.ErrArchiveNewer), errors.Is(err, store.ErrArchiveVast), errors.Is(err, store.ErrArchiveBroken):
 		return huma.Error422UnprocessableEntity(archiveWords(err))
 	case errors.Is(err, store.ErrNotEmpty):
 		return huma.Error409Conflict("There are yards, hives or records here already. Take an archive into a new, empty operation.")
@@ -56,6 +56,8 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 	case errors.Is(err, app.ErrTooMany):
 		return huma.ErrorWithHeaders(huma.Error429TooManyRequests("Too many tries failed. Wait a quarter of an hour, or ask the owner for a new invitation."),
 			http.Header{"Retry-After": {"900"}})
+	case errors.Is(err, app.ErrClosed):
+		return huma.Error409Conflict("This operation is closed: its register can be read, and nothing can be written any more.")
 	case errors.Is(err, app.ErrForbidden):
 		return huma.Error403Forbidden("This is not for your part in the operation. Ask its owner.")
 	}
@@ -74,6 +76,8 @@ func archiveWords(err error) string {
 		return "This file is not an archive from Keeler."
 	case errors.Is(err, store.ErrArchiveNewer):
 		return "This archive is from a newer Keeler. Update this one first."
+	case errors.Is(err, store.ErrArchiveVast):
+		return "This archive would unpack to more than 16 GB, which no operation has written down."
 	case errors.Is(err, store.ErrArchiveBroken):
 		return "Something in this archive belongs to what is missing from it. Take it out again where it came from."
 	}

@@ -16,7 +16,9 @@ func (d Desk) BeginArchive(ctx context.Context) error {
 }
 
 // Archive writes everything of the operation into one file.
-func (d Desk) Archive(ctx context.Context, into io.Writer) error { return d.op.WriteArchive(ctx, into) }
+func (d Desk) Archive(ctx context.Context, into io.Writer) error {
+	return d.op.WriteArchive(ctx, into, harmless)
+}
 
 // TakeArchive takes an archive into the operation, which must be empty.
 func (d Desk) TakeArchive(ctx context.Context, from io.ReaderAt, size int64) (wire.ArchiveTaken, error) {

@@ -2,10 +2,12 @@ package e2e
 
 import (
 	"bytes"
+	"fmt"
 	"net/http"
 	"os"
 	"path/filepath"
 	"testing"
+	"time"
 
 	"keeler/e2e/browser"
 	"keeler/store"
@@ -108,7 +110,7 @@ func TestEverythingInOneFile(t *testing.T) {
 	}
 	defer func() { _ = of.Close() }()
 	var archive bytes.Buffer
-	if err := of.For(store.FirstOperation).WriteArchive(t.Context(), &archive); err != nil {
+	if err := of.For(store.FirstOperation).WriteArchive(t.Context(), &archive, func(cell string) string { return cell }); err != nil {
 		t.Fatal(err)
 	}
 	folder := t.TempDir()
@@ -133,4 +135,33 @@ func TestEverythingInOneFile(t *testing.T) {
 	p.says(`[data-yard="Ropewalk"]`, "8 hives")
 	p.goes(s.URL+"/settings", "[data-everything]")
 	takes("whole.zip", archive.Bytes(), "Take an archive into a new, empty operation")
+}
+
+// An owner closes an operation, keeping its register; what is left can be read and not written, and
+// is erased for good in a second step.
+func TestOperationIsErased(t *testing.T) {
+	s := up(t, false)
+	p := entered(t, s.URL+"/settings", browser.Desk)
+	p.choose("Erase…")
+	p.says("[data-erasing]", "often five")
+	year := time.Now().Year() + 5
+	p.day("keep_until", fmt.Sprintf("31dec%d", year))
+	p.fill("password", "another one")
+	p.choose("Erase all but the register")
+	p.says("[data-erasing]", "not your password")
+	p.fill("password", "a long enough one")
+	p.choose("Erase all but the register")
+	p.says("[data-closed]", "Quay is closed", fmt.Sprintf("31 Dec %d", year), "Nothing can be written")
+	p.held("closed")
+	p.turn("/yards")
+	p.says("[data-closed]", "Quay is closed")
+	p.turn("/record")
+	p.do(chromedp.WaitVisible(chromedp.CSS("[data-record]")))
+	p.turn("/")
+	p.choose("Erase…")
+	p.fill("password", "a long enough one")
+	p.choose("Erase everything for good")
+	p.until(`document.querySelector('[data-closed]') === null && !document.body.innerText.includes('Quay')`)
+	p.goes(s.URL+"/yards", "main form") // somebody else can begin here
+	p.says("main", "Where your yards are")
 }

@@ -28,6 +28,7 @@ const (
 	manifestName  = "manifest.json"
 	operationName = "operation.jsonl"
 	photoFolder   = "photos/"
+	sheetFolder   = "csv/"
 )
 
 // Why an archive is not taken.
@@ -35,6 +36,7 @@ var (
 	ErrNoArchive     = errors.New("this file is no archive of Keeler")
 	ErrArchiveCut    = errors.New("this archive is not whole: it was cut short or changed")
 	ErrArchiveNewer  = errors.New("this archive is of a newer Keeler")
+	ErrArchiveVast   = errors.New("this archive would unpack to more than anybody can have written down")
 	ErrNotEmpty      = errors.New("there is something in this operation already: an archive is taken into an empty one")
 	ErrArchiveBroken = errors.New("something in this archive belongs to what is not in it")
 )
@@ -53,8 +55,8 @@ var archived = []struct{ name, order string }{
 }
 
 // leftOut are the tables of an operation that no archive holds: who may come in and by what,
-// and the log of that, which are the server's.
-var leftOut = []string{"members", "invitations", "tokens", "log_entries", "feeds", "reminders"}
+// the log of that, and what servers tell each other.
+var leftOut = []string{"members", "invitations", "tokens", "log_entries", "feeds", "reminders", "changes", "holds"}
 
 // column is one of a table as an archive has it.
 type column struct {
@@ -96,7 +98,7 @@ func (o Operation) shaped(ctx context.Context) (tables, error) {
 		SELECT table_name AS ` + "`table`" + `, column_name AS name, data_type AS type, column_type = 'tinyint(1)' AS flag
 		FROM information_schema.columns
 		WHERE table_schema = DATABASE() AND column_name <> 'operation_id' AND generation_expression IS NULL
-		AND extra NOT LIKE '%auto_increment%' AND NOT (table_name = 'operations' AND column_name = 'claim_code')
+		AND extra NOT LIKE '%auto_increment%' AND NOT (table_name = 'operations' AND column_name IN ('claim_code', 'kept_until'))
 		ORDER BY table_name, ordinal_position`))
 	if err != nil {
 		return tables{}, err

@@ -21,12 +21,15 @@ const (
 	// mostLine is how long a line of an archive may be, and mostPhoto a photo, bytes.
 	mostLine  = 64 << 20
 	mostPhoto = 16 << 20
+	// mostUnpacked is how much an archive may hold in all, bytes: some megabytes can unpack to as
+	// many gigabytes.
+	mostUnpacked = 16 << 30
 	// together is how many lines are written by one statement.
 	together = 100
 )
 
 // ReadArchive takes an archive into the operation, which must be empty: all of it or nothing.
-// Its errors are ErrNoArchive, ErrArchiveCut, ErrArchiveNewer, ErrArchiveBroken, ErrNotEmpty,
+// Its errors are ErrNoArchive, ErrArchiveCut, ErrArchiveNewer, ErrArchiveVast, ErrArchiveBroken, ErrNotEmpty,
 // or what the database says. Who is named in it and has no account here becomes a name that
 // nobody can sign in by.
 func (o Operation) ReadArchive(ctx context.Context, from io.ReaderAt, size int64) (Archive, error) {
@@ -39,13 +42,17 @@ func (o Operation) ReadArchive(ctx context.Context, from io.ReaderAt, size int64
 			return err
 		}
 		// Lines may belong to later ones of their own table; what belongs to nothing is looked for at the end.
-		if err := o.db.WithContext(ctx).Exec("SET foreign_key_checks = 0").Error; err != nil {
-			return err
-		}
-		err := o.readArchive(ctx, packed)
-		return errors.Join(err, o.db.WithContext(context.WithoutCancel(ctx)).Exec("SET foreign_key_checks = 1").Error)
+		return o.unheld(ctx, func(*gorm.DB) error { return o.readArchive(ctx, packed) })
 	})
 	return is, err
+}
+
+// unheld does something in a transaction without the keys' being held.
+func (o Operation) unheld(ctx context.Context, do func(*gorm.DB) error) error {
+	if err := o.db.WithContext(ctx).Exec("SET foreign_key_checks = 0").Error; err != nil {
+		return err
+	}
+	return errors.Join(do(o.db.WithContext(ctx)), o.db.WithContext(context.WithoutCancel(ctx)).Exec("SET foreign_key_checks = 1").Error)
 }
 
 // openArchive reads an archive through, and tells what it is once it is known to be whole.
@@ -60,6 +67,12 @@ func openArchive(from io.ReaderAt, size int64) (*zip.Reader, Archive, error) {
 	}
 	if err != nil || !ours {
 		return nil, is, ErrNoArchive
+	}
+	var holds uint64
+	for _, f := range packed.File {
+		if holds += f.UncompressedSize64; f.UncompressedSize64 > mostUnpacked || holds > mostUnpacked {
+			return nil, is, ErrArchiveVast
+		}
 	}
 	last, err := packed.Open(manifestName)
 	if err == nil {
@@ -258,7 +271,10 @@ func withPhoto(packed *zip.Reader, row map[string]any) error {
 	if err != nil {
 		return ErrArchiveCut
 	}
-	photo, err := io.ReadAll(io.LimitReader(file, mostPhoto))
+	if of, err := file.Stat(); err != nil || of.Size() > mostPhoto {
+		return fmt.Errorf("%w: the photo is too large", ErrArchiveCut)
+	}
+	photo, err := io.ReadAll(file)
 	if sum := sha256.Sum256(photo); err != nil || hex.EncodeToString(sum[:]) != row[image] {
 		return fmt.Errorf("%w: the photo", ErrArchiveCut)
 	}

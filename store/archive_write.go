@@ -5,6 +5,7 @@ import (
 	"context"
 	"crypto/sha256"
 	"database/sql"
+	"encoding/csv"
 	"encoding/hex"
 	"encoding/json"
 	"errors"
@@ -16,44 +17,120 @@ import (
 	"gorm.io/gorm"
 )
 
-// WriteArchive writes everything of the operation as a zip of JSON lines, as it is at one
-// moment; see docs/formats/archive.md. It holds one line at a time.
-func (o Operation) WriteArchive(ctx context.Context, into io.Writer) error {
+// WriteArchive writes everything of the operation as a zip of JSON lines, and of the same as
+// tables, as it is at one moment; see docs/formats/archive.md. A cell of a table is written as
+// given. It holds one line at a time.
+func (o Operation) WriteArchive(ctx context.Context, into io.Writer, cell func(string) string) error {
 	packed := zip.NewWriter(into)
 	err := o.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
-		return Operation{tx, o.id}.writeArchive(ctx, packed)
+		return writing{Operation{tx, o.id}, packed, cell}.all(ctx)
 	}, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
 	return errors.Join(err, packed.Close())
 }
 
-func (o Operation) writeArchive(ctx context.Context, packed *zip.Writer) error {
+// writing is an archive that is being written.
+type writing struct {
+	Operation
+	packed *zip.Writer
+	cell   func(string) string
+}
+
+// stored is a table as an archive has it.
+type stored struct {
+	file, table string
+	columns     []column
+	owner       string // the column that says whose a row is
+	order       string
+}
+
+func (w writing) all(ctx context.Context) error {
 	is := Archive{Format: archiveFormat, Version: archiveVersion, Schema: Newest(), Files: map[string]Contained{}}
-	shape, err := o.shaped(ctx)
+	shape, err := w.shaped(ctx)
 	if err != nil {
 		return err
 	}
-	if is.Files[operationName], err = o.writeTable(ctx, packed, operationName, "operations", shape.columns["operations"], "id", "id"); err != nil {
-		return err
-	}
+	tables := []stored{{operationName, "operations", shape.columns["operations"], "id", "id"}}
 	for _, t := range archived {
-		if is.Files[t.name+".jsonl"], err = o.writeTable(ctx, packed, t.name+".jsonl", t.name, shape.columns[t.name], "operation_id", t.order); err != nil {
-			return fmt.Errorf("%s: %w", t.name, err)
+		tables = append(tables, stored{t.name + ".jsonl", t.name, shape.columns[t.name], "operation_id", t.order})
+	}
+	for _, t := range tables {
+		if is.Files[t.file], err = w.lines(ctx, t); err != nil {
+			return fmt.Errorf("%s: %w", t.table, err)
 		}
 	}
-	if err := o.writePhotos(ctx, packed); err != nil {
+	for _, t := range tables {
+		if err := w.sheet(ctx, t); err != nil {
+			return fmt.Errorf("%s: %w", t.table, err)
+		}
+	}
+	if err := w.photos(ctx); err != nil {
 		return err
 	}
-	last, err := packed.Create(manifestName)
+	last, err := w.packed.Create(manifestName)
 	if err != nil {
 		return err
 	}
 	return json.NewEncoder(last).Encode(is)
 }
 
-// writeTable writes the lines of one table.
-func (o Operation) writeTable(ctx context.Context, packed *zip.Writer, name, table string, columns []column, owner, order string) (Contained, error) {
+// lines writes a table as JSON lines.
+func (w writing) lines(ctx context.Context, t stored) (Contained, error) {
+	file, err := w.packed.Create(t.file)
+	if err != nil {
+		return Contained{}, err
+	}
+	sum := sha256.New()
+	out := io.MultiWriter(file, sum)
+	is := Contained{}
+	err = w.rows(ctx, t, func(values []any) error {
+		line, err := lineOf(t.columns, values)
+		if err == nil {
+			_, err = out.Write(line)
+		}
+		is.Lines++
+		return err
+	})
+	is.SHA256 = hex.EncodeToString(sum.Sum(nil))
+	return is, err
+}
+
+// sheet writes the same as a table for spreadsheets.
+func (w writing) sheet(ctx context.Context, t stored) error {
+	file, err := w.packed.Create(sheetFolder + strings.TrimSuffix(t.file, ".jsonl") + ".csv")
+	if err != nil {
+		return err
+	}
+	out := csv.NewWriter(file)
+	cells := make([]string, len(t.columns))
+	for i, c := range t.columns {
+		cells[i] = c.as()
+	}
+	if err := out.Write(cells); err != nil {
+		return err
+	}
+	err = w.rows(ctx, t, func(values []any) error {
+		for i, c := range t.columns {
+			cells[i] = ""
+			if values[i] == nil {
+				continue
+			}
+			switch v := told(c, values[i]).(type) {
+			case json.RawMessage:
+				cells[i] = w.cell(string(v))
+			default:
+				cells[i] = w.cell(fmt.Sprint(v))
+			}
+		}
+		return out.Write(cells)
+	})
+	out.Flush()
+	return errors.Join(err, out.Error())
+}
+
+// rows hands over the rows of a table, one at a time.
+func (w writing) rows(ctx context.Context, t stored, each func([]any) error) error {
 	var asked []string
-	for _, c := range columns {
+	for _, c := range t.columns {
 		switch {
 		case c.User:
 			asked = append(asked, fmt.Sprintf("(SELECT login FROM users WHERE users.id = t.`%s`)", c.Name))
@@ -63,38 +140,25 @@ func (o Operation) writeTable(ctx context.Context, packed *zip.Writer, name, tab
 			asked = append(asked, "t.`"+c.Name+"`")
 		}
 	}
-	file, err := packed.Create(name)
-	if err != nil {
-		return Contained{}, err
-	}
-	sum := sha256.New()
-	out := io.MultiWriter(file, sum)
 	// Without placeholders the driver tells every figure as it is written.
-	rows, err := o.db.WithContext(ctx).Raw(fmt.Sprintf("SELECT %s FROM `%s` t WHERE t.%s = %d ORDER BY %s", strings.Join(asked, ", "), table, owner, o.id, order)).Rows()
+	rows, err := w.db.WithContext(ctx).Raw(fmt.Sprintf("SELECT %s FROM `%s` t WHERE t.%s = %d ORDER BY %s", strings.Join(asked, ", "), t.table, t.owner, w.id, t.order)).Rows()
 	if err != nil {
-		return Contained{}, err
+		return err
 	}
 	defer func() { _ = rows.Close() }()
-	is := Contained{}
 	for rows.Next() {
-		values, at := make([]any, len(columns)), make([]any, len(columns))
+		values, at := make([]any, len(t.columns)), make([]any, len(t.columns))
 		for i := range values {
 			at[i] = &values[i]
 		}
 		if err := rows.Scan(at...); err != nil {
-			return is, err
+			return err
 		}
-		line, err := lineOf(columns, values)
-		if err != nil {
-			return is, err
+		if err := each(values); err != nil {
+			return err
 		}
-		if _, err := out.Write(line); err != nil {
-			return is, err
-		}
-		is.Lines++
 	}
-	is.SHA256 = hex.EncodeToString(sum.Sum(nil))
-	return is, rows.Err()
+	return rows.Err()
 }
 
 // lineOf writes a row as JSON, its columns in their order; what is NULL is left out.
@@ -147,9 +211,9 @@ func told(c column, v any) any {
 	return v
 }
 
-// writePhotos writes each photo as a file of its own.
-func (o Operation) writePhotos(ctx context.Context, packed *zip.Writer) error {
-	rows, err := o.db.WithContext(ctx).Raw("SELECT count_id, image FROM count_photos WHERE operation_id = ? ORDER BY count_id", o.id).Rows()
+// photos writes each photo as a file of its own.
+func (w writing) photos(ctx context.Context) error {
+	rows, err := w.db.WithContext(ctx).Raw("SELECT count_id, image FROM count_photos WHERE operation_id = ? ORDER BY count_id", w.id).Rows()
 	if err != nil {
 		return err
 	}
@@ -160,7 +224,7 @@ func (o Operation) writePhotos(ctx context.Context, packed *zip.Writer) error {
 		if err := rows.Scan(&id, &photo); err != nil {
 			return err
 		}
-		file, err := packed.CreateHeader(&zip.FileHeader{Name: photoFolder + id, Method: zip.Store})
+		file, err := w.packed.CreateHeader(&zip.FileHeader{Name: photoFolder + id, Method: zip.Store})
 		if err != nil {
 			return err
 		}
