@@ -165,8 +165,9 @@ func (a *App) remindOne(ctx context.Context, to store.Reminder) error {
 	return errors.Join(err, again)
 }
 
-// Reminding reminds everybody every few minutes, until the context ends; what fails is told.
-func (a *App) Reminding(ctx context.Context, every time.Duration, failed func(error)) {
+// Keeping reminds everybody, and erases and forgets what is kept no longer, every few minutes
+// until the context ends; what fails is told.
+func (a *App) Keeping(ctx context.Context, every time.Duration, failed func(error)) {
 	tick := time.NewTicker(every)
 	defer tick.Stop()
 	for {
@@ -174,7 +175,7 @@ func (a *App) Reminding(ctx context.Context, every time.Duration, failed func(er
 		case <-ctx.Done():
 			return
 		case <-tick.C:
-			if err := a.RemindAll(ctx); err != nil && ctx.Err() == nil {
+			if err := errors.Join(a.RemindAll(ctx), a.EraseDue(ctx), a.store.ForgetChanges(ctx)); err != nil && ctx.Err() == nil {
 				failed(err)
 			}
 		}

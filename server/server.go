@@ -70,8 +70,10 @@ const (
 	graceful = 10 * time.Second
 	idle     = 2 * time.Minute // of a connection between two requests
 	mostHead = 32 << 10        // bytes of a request's head
-	// reminding is how often it is looked whether somebody is to be reminded.
-	reminding = 10 * time.Minute
+	// keeping is how often it is looked whether somebody is to be reminded, or something erased.
+	keeping = 10 * time.Minute
+	// relaying is how often it is looked what other servers of the database have written.
+	relaying = 250 * time.Millisecond
 )
 
 // New puts a Keeler together; Close ends what goes on beside it.
@@ -128,7 +130,8 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	closing, closed := context.WithCancel(context.Background())
 	s.closing = closed
 	keeler := app.New(set.Store, parts)
-	go keeler.Reminding(on, reminding, func(err error) { set.Log.Warn("reminders", "error", err) })
+	go keeler.Keeping(on, keeping, func(err error) { set.Log.Warn("reminders, or erasing", "error", err) })
+	go keeler.Relaying(on, relaying, func(err error) { set.Log.Warn("changes of other servers", "error", err) })
 	if s.Code, err = keeler.ClaimCode(ctx); err != nil {
 		return err
 	}

@@ -83,6 +83,11 @@ func (o Operation) Apply(ctx context.Context, a *Application, with func(Operatio
 			return taken(made.Error)
 		}
 		done = true
+		if a.JobID != nil {
+			if err := o.announce(ctx, *a.JobID); err != nil {
+				return err
+			}
+		}
 		return with(o)
 	})
 	return done && err == nil, err

@@ -92,11 +92,10 @@ func (o Operation) SaveBatch(ctx context.Context, b *Batch) (saved bool, err err
 	return err == nil, err
 }
 
-// nextNumber holds the operation's row until the batch is written, so that two
-// batches saved at once do not meet in one number.
+// nextNumber holds the operation until the batch is written, so that two batches saved at
+// once do not meet in one number.
 func (o Operation) nextNumber(ctx context.Context) (int, error) {
-	lock := o.db.WithContext(ctx).Table("operations").Clauses(clause.Locking{Strength: "UPDATE"})
-	if _, err := value[uint64](lock.Select("id").Where("id = ?", o.id)); err != nil {
+	if err := o.holdName(ctx, wholeOperation); err != nil {
 		return 0, err
 	}
 	return value[int](o.own(ctx).Table("batches").Select("COALESCE(MAX(number), 0) + 1"))

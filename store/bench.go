@@ -93,6 +93,9 @@ func (o Operation) BeginRun(ctx context.Context, r *BenchRun) error {
 		if made.Error != nil || made.RowsAffected == 0 {
 			return taken(made.Error)
 		}
+		if err := o.announce(ctx, r.BatchID); err != nil {
+			return err
+		}
 		return o.SetState(ctx, r.BatchID, OnBench)
 	})
 }
@@ -120,7 +123,10 @@ func (o Operation) AtBench(ctx context.Context, batch string, do func(Operation,
 		if err != nil {
 			return err
 		}
-		return do(o, r)
+		if err := do(o, r); err != nil {
+			return err
+		}
+		return o.announce(ctx, batch)
 	})
 }
 

@@ -27,7 +27,10 @@ var session = map[string]string{
 	// What is read after a row was held is as the last who held it left it.
 	"tx_isolation":             "'READ-COMMITTED'",
 	"innodb_lock_wait_timeout": "3",
-	"max_statement_time":       "8", // one whose asker has gone goes on at the server
+	// In a cluster, what another node has acknowledged is waited for before it is read or counted on;
+	// a server by itself has nothing to wait for.
+	"wsrep_sync_wait":    "7",
+	"max_statement_time": "8", // one whose asker has gone goes on at the server
 }
 
 func configure(dsn string) (*driver.Config, error) {

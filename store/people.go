@@ -196,6 +196,9 @@ func (o Operation) Members(ctx context.Context) ([]Member, error) {
 // out. An operation never loses its last owner: that is ErrConflict.
 func (o Operation) SetRole(ctx context.Context, user uint64, role string) error {
 	return transact(ctx, o.db, func(tx *gorm.DB) error {
+		if err := (Operation{tx, o.id}).holdName(ctx, wholeOperation); err != nil {
+			return err
+		}
 		var members []Member
 		err := tx.Clauses(clause.Locking{Strength: "UPDATE"}).Where("operation_id = ?", o.id).Find(&members).Error
 		if err != nil {

@@ -4,6 +4,7 @@ package store
 
 import (
 	"context"
+	"crypto/rand"
 	"database/sql"
 	"errors"
 	"time"
@@ -26,6 +27,7 @@ type Store struct {
 	pool   *sql.DB
 	config *driver.Config
 	health health
+	self   string // which of the servers of its database it is for
 }
 
 // Open prepares connections to the database that the DSN names, in the form of
@@ -39,7 +41,7 @@ func Open(dsn string) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	s := &Store{pool: sql.OpenDB(connector), config: config}
+	s := &Store{pool: sql.OpenDB(connector), config: config, self: rand.Text()}
 	s.pool.SetMaxOpenConns(mostConnections)
 	s.pool.SetMaxIdleConns(mostConnections)
 	s.pool.SetConnMaxIdleTime(idleFor)
@@ -52,6 +54,7 @@ func Open(dsn string) (*Store, error) {
 	if err != nil {
 		return nil, errors.Join(err, s.pool.Close())
 	}
+	s.db = s.db.Set(teller, s.self).Session(&gorm.Session{})
 	return s, s.db.Callback().Create().Before("gorm:create").Register("operation", enter)
 }
 

@@ -67,11 +67,23 @@ func outrun(err error) bool {
 // hold keeps others from changing a row until the transaction is over; ErrNotFound where
 // there is none.
 func (o Operation) hold(ctx context.Context, table, id string) error {
+	if err := o.holdName(ctx, id); err != nil {
+		return err
+	}
 	there, err := value[string](o.own(ctx).Table(table).Clauses(clause.Locking{Strength: "UPDATE"}).Select("id").Where("id = ?", id))
 	if err == nil && there == "" {
 		return ErrNotFound
 	}
 	return err
+}
+
+// wholeOperation is held for what all of an operation has one of.
+const wholeOperation = ""
+
+// holdName writes who held something last: of two who hold it at different nodes of a cluster,
+// which lock nothing for each other, one is told so at the end and tries again.
+func (o Operation) holdName(ctx context.Context, what string) error {
+	return o.db.WithContext(ctx).Exec("INSERT INTO holds (operation_id, what, times) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE times = times + 1", o.id, what).Error
 }
 
 // HoldBatch reads a batch that nobody else changes until the transaction is over, nor
