@@ -44,10 +44,10 @@ func (u *upload) Resolve(c huma.Context) (wrong []error) {
 	return nil
 }
 
-// archiving registers everything in one file.
+// archiving registers everything in one file, and the end of everything.
 func archiving(r routes) {
 	out := r.describe(get+" export/archive", "export-archive", "Everything of the operation in one file (docs/formats/archive.md)")
-	route(r, out, app.Owner, func(ctx context.Context, desk app.Desk, _ *none) (*huma.StreamResponse, error) {
+	route(r.afterwards(), out, app.Owner, func(ctx context.Context, desk app.Desk, _ *none) (*huma.StreamResponse, error) {
 		if err := desk.BeginArchive(ctx); err != nil {
 			return nil, err
 		}
@@ -67,4 +67,5 @@ func archiving(r routes) {
 		defer func() { _ = in.file.Close() }()
 		return desk.TakeArchive(ctx, in.file, in.size)
 	})
+	send(r.afterwards(), post+" operation/erase", "erase-operation", app.Owner, "Erase the operation, or all of it but its register", app.Desk.Erase)
 }

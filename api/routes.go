@@ -51,6 +51,7 @@ type routes struct {
 	desks *desks
 	tag   string
 	wide  bool // of much at once
+	after bool // also where the operation is closed
 }
 
 const (
@@ -86,6 +87,12 @@ func (r routes) much() routes {
 	return r
 }
 
+// afterwards is for what can still be done once an operation is closed.
+func (r routes) afterwards() routes {
+	r.after = true
+	return r
+}
+
 type deskKey struct{}
 
 // only lets nobody else in, before anything of a request is read.
@@ -96,6 +103,9 @@ func (r routes) only(least app.Role) func(huma.Context, func(huma.Context)) {
 		desk, err := r.desks.open(ctx, least)
 		if who := c.Header(forWhom); err == nil && who != "" && who != desk.Who().Key() {
 			err = errAnother
+		}
+		if err == nil && desk.Who().KeptUntil != nil && least != app.Viewer && !r.after {
+			err = app.ErrClosed
 		}
 		if err == nil {
 			next(huma.WithValue(c, deskKey{}, desk))

@@ -97,6 +97,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/import/colonies", "yard,colony,boxes\nTaken,Z,deep 2"},
 	{"POST /api/import/records/{kind}", "yard,colony,on,kind,mites\nMarked yard,Marked hive,2026-12-01,board,3"},
 	{"POST /api/import/archive", "no archive"},
+	{"POST /api/operation/erase", `{"password":"not the owner's"}`},
 	{"PUT /api/thresholds", thresholds},
 	{"POST /api/people/{id}/role", `{"role":"viewer"}`},
 	{"POST /api/people/{id}/password", `{}`},

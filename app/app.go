@@ -89,7 +89,7 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 	}
 	if m != nil {
 		out.Now = a.Desk(*m).worked().Format(workTime)
-		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String(), Writes: m.writes, Own: m.own}
+		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String(), Writes: m.writes, Own: m.own, KeptUntil: optionalDay(m.KeptUntil)}
 		all, err := a.store.People().Memberships(ctx, m.User)
 		for _, of := range all {
 			if of.ID == m.Operation {

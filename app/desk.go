@@ -37,6 +37,7 @@ type Member struct {
 	Session         string         // by which the member is signed in
 	Address         string         // where the member asks from
 	Script          bool           // it is a script that asks, by a token
+	KeptUntil       *time.Time     // the operation is closed: the last day of its register
 	writes          wire.Writes    // how figures and days are written for the member
 	own             wire.OwnForm   // and how the member would have them
 }
@@ -99,6 +100,6 @@ func (a *App) MemberOf(ctx context.Context, user, operation uint64) (Member, err
 	zone, err := time.LoadLocation(set.TimeZone)
 	return Member{
 		User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch,
-		Zone: zone, Forecast: set.ForecastURL, writes: writesOf(set, m.User.Form), own: wire.OwnForm(m.User.Form),
+		Zone: zone, Forecast: set.ForecastURL, KeptUntil: set.KeptUntil, writes: writesOf(set, m.User.Form), own: wire.OwnForm(m.User.Form),
 	}, err
 }

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"time"
 )
 
 // Form is how figures and days are written; empty fields of a person's: as the operation.
@@ -21,7 +22,9 @@ type Settings struct {
 	Seasons []string `gorm:"serializer:json"`
 	// ForecastURL is whom it asks for the weather; empty: whom the server asks.
 	ForecastURL string
-	Version     int
+	// KeptUntil is set once the operation is closed: the last day on which its register is there.
+	KeptUntil *time.Time
+	Version   int
 }
 
 // TableName is that of the operations themselves.

@@ -30,6 +30,8 @@ type Me struct {
 	Writes Writes  `json:"writes" doc:"How figures and days are written for this person."`
 	Own    OwnForm `json:"own" doc:"And how this person would have them."`
 
+	KeptUntil string `json:"kept_until,omitempty" doc:"The operation is closed: only its register is left, and can be read until this day, 2006-01-02."`
+
 	Others []Membership `json:"others,omitempty" doc:"Other operations that this person belongs to."`
 }
 

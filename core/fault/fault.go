@@ -49,6 +49,8 @@ const (
 	YesOrNo    Reason = "yes_or_no"   // neither yes nor no
 	Taken      Reason = "taken"       // another one has this name
 	WrongCode  Reason = "wrong_code"  // not the code that is asked for
+	Refused    Reason = "refused"     // a password that is not the one
+	KeptFrom   Reason = "kept_from"   // not a day from tomorrow on
 	Guessable  Reason = "guessable"   // a password that is tried first
 	Doubtful   Reason = "doubtful"    // so far off that it must be said twice
 	Ended      Reason = "ended"       // nothing more happens to it

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert'
 import { lazy, Suspense, useState } from 'react'
 import { Link, Route, Routes } from 'react-router'
 import { useStartQuery, useWays } from './kit'
-import { OPEN, OURS } from './routes'
+import { ClosedPage, KEPT, OPEN, OURS } from './routes'
 import { Boundary } from './shell/Boundary'
 import { Foot } from './shell/Foot'
 import { Header } from './shell/Header'
@@ -33,6 +33,15 @@ export function App() {
     )
   const { me } = start.data
   const mix = <Titled title={text.mix} page={<MixScreen start={start.data} />} />
+  const closed = me?.kept_until !== undefined
+  const ours = closed ? OURS.filter(([path]) => KEPT.includes(path)) : OURS
+  const home = closed ? (
+    <Titled title={text.titles.closed} page={<ClosedPage />} />
+  ) : me ? (
+    <Titled title={text.today} page={<TodayPage />} />
+  ) : (
+    mix
+  )
   return (
     <>
       <a href="#page" className="skip">
@@ -47,12 +56,12 @@ export function App() {
         <Boundary>
           <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
             <Routes>
-              <Route path="/" element={me ? <Titled title={text.today} page={<TodayPage />} /> : mix} />
+              <Route path="/" element={home} />
               <Route path="/mix" element={mix} />
               {OPEN.map(([path, title, Page]) => (
                 <Route key={path} path={path} element={<Titled title={title} page={<Page />} />} />
               ))}
-              {OURS.map(([path, title, Page]) => (
+              {ours.map(([path, title, Page]) => (
                 <Route
                   key={path}
                   path={path}
@@ -63,12 +72,12 @@ export function App() {
                   }
                 />
               ))}
-              <Route path="*" element={<Nowhere />} />
+              <Route path="*" element={closed ? home : <Nowhere />} />
             </Routes>
           </Suspense>
         </Boundary>
       </div>
-      {me && <Foot />}
+      {me && !closed && <Foot />}
       <Suspense>
         {over === 'keys' && <KeysSheet onClose={() => setOver(undefined)} />}
         {over === 'find' && me && <Switcher onClose={() => setOver(undefined)} />}

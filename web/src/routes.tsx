@@ -15,6 +15,10 @@ export const OPEN: Page[] = [
   ['/reach', pages.reach, lazy(() => import('./check/ReachPage'))],
 ]
 
+/** What is left of one that was closed, and from where else one comes to it. */
+export const KEPT = ['/record', '/register', '/people']
+export const ClosedPage = lazy(() => import('./settings/ClosedPage'))
+
 /** What belongs to an operation. */
 export const OURS: Page[] = [
   ['/decide', text.decide, lazy(() => import('./decide/DecideScreen'))],

@@ -29,11 +29,13 @@ export function Everything() {
         <Button component="a" variant="outlined" href="/api/export/archive">
           {text.takeOut}
         </Button>
-        <Press
-          says={taking.busy ? text.takingIn : text.takeIn}
-          off={taking.busy}
-          onPress={() => file.current?.click()}
-        />
+        {me?.kept_until === undefined && (
+          <Press
+            off={taking.busy}
+            says={taking.busy ? text.takingIn : text.takeIn}
+            onPress={() => file.current?.click()}
+          />
+        )}
         <input
           ref={file}
           type="file"

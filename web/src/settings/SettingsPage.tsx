@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { ask, Waiting } from '../kit'
 import page from '../kit/page.module.css'
 import { AtHand } from './AtHand'
+import { Erasing } from './Erasing'
 import { Everything } from './Everything'
 import { OfOperation } from './OfOperation'
 import { Own } from './Own'
@@ -31,6 +32,7 @@ export default function SettingsPage() {
         <div className={styles.column}>
           <OfOperation settings={settings.data} />
           <Everything />
+          <Erasing />
         </div>
       </div>
     </main>

@@ -65,6 +65,25 @@ export const text = {
   takingIn: 'Taking it in…',
   tookIn: (hives: number, lines: number) =>
     `Taken in: ${hives === 1 ? '1 hive' : `${hives} hives`}, ${lines === 1 ? '1 line' : `${lines} lines`} of the register.`,
+  erase: 'Erase this operation',
+  eraseHint:
+    'Take everything out first. What is erased here cannot be brought back, except from a backup of whoever runs your Keeler.',
+  keep: 'The register',
+  keepChoices: { yes: 'Keep the register', no: 'Erase the register, too' },
+  keepHint:
+    'Many rules ask for treatment records to be kept for years, often five. Ask whom you report to. Kept, it can be read and printed, and nothing can be written.',
+  keepUntil: 'Until',
+  password: 'Your password',
+  code: 'Code from your app',
+  eraseOpen: 'Erase…',
+  eraseAll: 'Erase everything for good',
+  eraseRest: 'Erase all but the register',
+  eraseDemo: 'The demo cannot be erased.',
+  closed: (operation: string) => `${operation} is closed`,
+  closedUntil: (day: string) =>
+    `Only the register is left. It can be read and printed until ${day}, and is erased after that day. Nothing can be written any more.`,
+  closedRecord: 'Medicine record, by year',
+  closedRegister: 'Every line of the register',
   people: 'People, invitations and your account',
   saveBalances: 'Save balances',
 }

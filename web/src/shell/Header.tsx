@@ -19,6 +19,7 @@ interface Props {
 export function Header({ start, onKeys, onFind }: Props) {
   const subs = useSubs()
   const { pathname, search } = useLocation()
+  const closed = start.me?.kept_until !== undefined
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const on = (...roots: string[]) => (roots.some((r) => pathname.startsWith(r)) ? 'active' : undefined)
   return (
@@ -30,19 +31,23 @@ export function Header({ start, onKeys, onFind }: Props) {
         {text.name}
       </Link>
       <nav className={styles.nav} aria-label={text.places}>
-        {start.me && <Tab to="/" end label={text.today} sub={subs.today} />}
-        <span className={styles.spine}>
-          {(Object.keys(STAGES) as Stage[]).map((s) => (
-            <Tab key={s} to={`/${s}`} label={text[s]} sub={subs[s]} className={on(...STAGES[s])} />
-          ))}
-        </span>
-        <Tab
-          to="/yards"
-          label={text.yards}
-          sub={subs.yards}
-          className={on('/yards', '/colonies', '/import')}
-        />
-        <Tab to="/book" label={text.book} sub={text.bookSub} className={on(...BOOK)} />
+        {start.me && !closed && <Tab to="/" end label={text.today} sub={subs.today} />}
+        {!closed && (
+          <>
+            <span className={styles.spine}>
+              {(Object.keys(STAGES) as Stage[]).map((s) => (
+                <Tab key={s} to={`/${s}`} label={text[s]} sub={subs[s]} className={on(...STAGES[s])} />
+              ))}
+            </span>
+            <Tab
+              to="/yards"
+              label={text.yards}
+              sub={subs.yards}
+              className={on('/yards', '/colonies', '/import')}
+            />
+            <Tab to="/book" label={text.book} sub={text.bookSub} className={on(...BOOK)} />
+          </>
+        )}
       </nav>
       <div className={styles.whose}>
         <button

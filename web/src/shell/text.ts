@@ -72,6 +72,7 @@ export const text = {
     peopleSub: 'members, passwords, sessions',
   },
   titles: {
+    closed: 'Closed',
     join: 'Join',
     password: 'New password',
     job: 'Job',
