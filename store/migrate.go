@@ -90,12 +90,17 @@ func (s *Store) stepBack(ctx context.Context, steps fs.FS) error {
 
 // steps does something with the schema while no other server does.
 func (s *Store) steps(ctx context.Context, steps fs.FS, do func(*goose.Provider) error) (err error) {
+	giveBack, err := s.lease(ctx, "schema")
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, giveBack()) }()
 	db, err := s.unhurried()
 	if err != nil {
 		return err
 	}
-	defer func() { err = errors.Join(err, db.Close()) }() // and the lock goes with the connection
-	if err := lock(ctx, db); err != nil {
+	defer func() { err = errors.Join(err, db.Close()) }()
+	if err := unbegun(ctx, db); err != nil {
 		return err
 	}
 	provider, err := goose.NewProvider(goose.DialectMySQL, db, steps)
@@ -105,14 +110,17 @@ func (s *Store) steps(ctx context.Context, steps fs.FS, do func(*goose.Provider)
 	return do(provider)
 }
 
-func lock(ctx context.Context, db *sql.DB) error {
-	const name, seconds = "keeler.schema", 60
-	var had bool
-	if err := db.QueryRowContext(ctx, "SELECT COALESCE(GET_LOCK(?, ?), 0)", name, seconds).Scan(&had); err != nil {
+// unbegun takes back a list of steps without its beginning, as one that was cut short leaves it.
+func unbegun(ctx context.Context, db *sql.DB) error {
+	var lists, steps int
+	const list = "goose_db_version"
+	err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = ?", list).Scan(&lists)
+	if err != nil || lists == 0 {
 		return err
 	}
-	if !had {
-		return errors.New("another Keeler is changing the schema of this database")
+	if err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM "+list).Scan(&steps); err != nil || steps > 0 {
+		return err
 	}
-	return nil
+	_, err = db.ExecContext(ctx, "DROP TABLE "+list)
+	return err
 }
