@@ -78,7 +78,7 @@ func loadData(db *sql.DB, dsn, folder string, operation int) (time.Duration, err
 		fmt.Fprintf(&script, "LOAD DATA LOCAL INFILE '%s' INTO TABLE %s (%s);\n", path, t.table, t.columns)
 	}
 	socket := dsn[strings.Index(dsn, "(")+1 : strings.Index(dsn, ")")]
-	client := exec.Command("mariadb", "--local-infile=1", "--user=root", "--socket="+socket, dsn[strings.LastIndex(dsn, "/")+1:])
+	client := exec.Command("mariadb", "--local-infile=1", "--user="+dsn[:strings.Index(dsn, "@")], "--socket="+socket, dsn[strings.LastIndex(dsn, "/")+1:])
 	client.Stdin = strings.NewReader(script.String())
 	begun := time.Now()
 	if out, err := client.CombinedOutput(); err != nil {

@@ -14,6 +14,7 @@ import (
 	"net"
 	"os"
 	"os/exec"
+	system "os/user"
 	"path/filepath"
 	"strconv"
 	"sync"
@@ -187,9 +188,14 @@ func (s *Server) dsn(database string) string {
 	return user + ":" + s.word + "@tcp(" + loopback + ":" + strconv.Itoa(s.port) + ")/" + database
 }
 
-// Maintenance is the data source name by which the server itself is looked after.
+// Maintenance is the data source name by which the server itself is looked after, by the socket
+// and of nobody but the user whom this program runs as.
 func (s *Server) Maintenance(database string) string {
-	return "root@unix(" + s.socket() + ")/" + database
+	me, err := system.Current()
+	if err != nil {
+		me = &system.User{} // who has no name made no server, either
+	}
+	return me.Username + "@unix(" + s.socket() + ")/" + database
 }
 
 // Database makes a further, empty database, or empties the one of that name, and gives
