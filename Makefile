@@ -9,7 +9,7 @@ GO_FILES := $(shell git ls-files '*.go')
 EMBEDDED := words/en.json demo/scenario.json $(wildcard store/migrations/*.sql)
 WEB_SOURCES := $(shell find words/names web/src web/public web/index.html web/vite.config.ts web/vite.pure.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
 
-.PHONY: help demo dev test tests lint lint-go lint-web build bench shots deb deb-test reset setup setup-browser format
+.PHONY: help demo dev test tests lint lint-go lint-web build bench shots deb deb-test cluster cluster-test reset setup setup-browser format
 
 help: ## this page
 	@grep -hE '^[a-z-]+:.*##' Makefile | sed 's/:.*##/\t/'
@@ -53,6 +53,14 @@ deb: setup build ## a Debian package, in dist/
 
 deb-test: setup build ## try the package in a fresh Debian (as root, with debootstrap)
 	@scripts/deb-test.sh
+
+cluster: build ## three nodes, three servers and HAProxy with the demo, on loopback
+	@scripts/setup.sh cluster
+	@go build -o bin/cluster ./e2e/cluster/run && exec bin/cluster bin/keeler
+
+cluster-test: build ## saves that meet, a round with a node and a server killed, no quorum
+	@scripts/setup.sh browser cluster
+	go test ./e2e -count=1 -v -run TestCluster -cluster "$$PWD/bin/keeler"
 
 reset: ## throw the local databases away
 	rm -rf .data

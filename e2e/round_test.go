@@ -19,6 +19,7 @@ import (
 
 	"github.com/chromedp/chromedp"
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/chem"
 	"keeler/core/method/dribble"
@@ -117,10 +118,16 @@ func (o owner) heard(job string) <-chan struct{} {
 // turn, every fourth a double, a job for them on one day, and a batch that does them.
 func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]float64) {
 	o.t.Helper()
+	return o.jobAt("Slipway", hives, ml)
+}
+
+// jobAt is job in a yard of another name.
+func (o owner) jobAt(place string, hives int, ml float64) (job, batch string, doses map[string]float64) {
+	o.t.Helper()
 	yard := uuid.NewString()
 	job, batch = uuid.NewString(), uuid.NewString()
-	o.post("/api/yards", wire.SaveYard{ID: yard, Name: "Slipway", Latitude: ptr(57.0)})
-	in := wire.SaveJob{ID: job, Name: "Slipway", Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", People: 3}
+	o.post("/api/yards", wire.SaveYard{ID: yard, Name: place, Latitude: ptr(57.0)})
+	in := wire.SaveJob{ID: job, Name: place, Method: "dribble", Under: "winter", RuleKind: "own", Rule: "permit held", People: 3}
 	doses = map[string]float64{}
 	var inspections wire.Inspections
 	ten := strings.Split(strings.Repeat("comb ", 10)[:49], " ")
@@ -144,10 +151,15 @@ func (o owner) job(hives int, ml float64) (job, batch string, doses map[string]f
 	}
 	o.post("/api/inspections", inspections)
 	o.post("/api/jobs", in)
-	o.post("/api/batches", wire.SaveBatch{ID: batch, Name: "Big jar", Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
-		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: chem.Millilitres(ml)},
-	}}}})
+	o.post("/api/batches", jar(batch, "Big jar", ml))
 	return job, batch, doses
+}
+
+// jar is a batch of syrup for a dribble.
+func jar(id, name string, ml float64) wire.SaveBatch {
+	return wire.SaveBatch{ID: id, Name: name, Recipe: wire.Recipe{Dribble: &wire.DribbleRequest{Request: dribble.Request{
+		Hold: wire.Hold{Kind: "crystals"}, Aim: wire.Aim{By: "protocol", Protocol: "label-litre"}, Size: wire.Size{By: "volume", Volume: chem.Millilitres(ml)},
+	}}}}
 }
 
 func ptr[T any](v T) *T { return &v }
@@ -428,6 +440,39 @@ func TestRoundWithoutSignal(t *testing.T) {
 	}
 }
 
+// onceEach says whether every hive has the dose that was meant for it, once, and whether the jar of so
+// many mL and its ledger agree with them to 0.1 mL.
+func (o owner) onceEach(job, batch string, doses map[string]float64, ml float64) {
+	o.t.Helper()
+	sum := 0.0
+	seen := map[string]int{}
+	for _, r := range read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records {
+		seen[r.ColonyID]++
+		sum += r.Amount
+		if r.Amount != doses[r.ColonyID] || len(r.Flags) > 0 {
+			o.t.Errorf("%s got %v, meant %v, flagged %v", r.Colony, r.Amount, doses[r.ColonyID], r.Flags)
+		}
+	}
+	if len(seen) != len(doses) {
+		o.t.Errorf("%d of %d colonies have a dose", len(seen), len(doses))
+	}
+	for id, n := range seen {
+		if n != 1 {
+			o.t.Errorf("%s has %d doses", id, n)
+		}
+	}
+	ledger := read[wire.Ledger](o, "/api/batches/"+batch+"/entries")
+	used := 0.0
+	for _, e := range ledger.Entries {
+		if e.Kind == "used" {
+			used -= e.Change
+		}
+	}
+	if math.Abs(used-sum) > 0.1 || math.Abs(ml-sum-ledger.Left) > 0.1 || sum != lo.Sum(lo.Values(doses)) {
+		o.t.Errorf("doses %v, ledger %v, %v left of %v", sum, used, ledger.Left, ml)
+	}
+}
+
 // giveThird gives every hive of a third of the line that is still open; it runs in the page,
 // as fast as a hand never is.
 const giveThird = `(async (mine) => {
@@ -520,33 +565,7 @@ func TestThreeBrowsersOverTwoHundredColonies(t *testing.T) {
 	for _, p := range pages {
 		p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)
 	}
-	sum := 0.0
-	seen := map[string]int{}
-	for _, r := range read[wire.Visit](o, "/api/jobs/"+job+"/visit?day="+roundDay).Records {
-		seen[r.ColonyID]++
-		sum += r.Amount
-		if r.Amount != doses[r.ColonyID] || len(r.Flags) > 0 {
-			t.Errorf("%s got %v, meant %v, flagged %v", r.Colony, r.Amount, doses[r.ColonyID], r.Flags)
-		}
-	}
-	if len(seen) != hives {
-		t.Errorf("%d of %d colonies have a dose", len(seen), hives)
-	}
-	for id, n := range seen {
-		if n != 1 {
-			t.Errorf("%s has %d doses", id, n)
-		}
-	}
-	ledger := read[wire.Ledger](o, "/api/batches/"+batch+"/entries")
-	used := 0.0
-	for _, e := range ledger.Entries {
-		if e.Kind == "used" {
-			used -= e.Change
-		}
-	}
-	if math.Abs(used-sum) > 0.1 || math.Abs(6000-sum-ledger.Left) > 0.1 || sum != 5500 {
-		t.Errorf("doses %v, ledger %v, %v left of 6000", sum, used, ledger.Left)
-	}
+	o.onceEach(job, batch, doses, 6000)
 	pages[0].do(chromedp.Reload())
 	pages[0].says("[data-jar-left]", "500")
 }

@@ -144,11 +144,12 @@ defaults
   retries 3
   option forwardfor
 frontend keeler
-  bind %s
+  bind %[1]s
   default_backend keelers
 backend keelers
   balance roundrobin
-  option httpchk GET /healthz
+  option httpchk
+  http-check send meth GET uri /healthz ver HTTP/1.1 hdr Host %[1]s
   default-server inter 1s fall 2 rise 1 on-marked-down shutdown-sessions
 `
 

@@ -25,7 +25,7 @@ func run(keeler string) error {
 	if err != nil {
 		return err
 	}
-	//RM
+	defer func() { _ = os.RemoveAll(dir) }()
 	c, err := cluster.Up(on, dir, keeler, 18080)
 	defer c.Down()
 	if err != nil {
