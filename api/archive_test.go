@@ -2,6 +2,7 @@ package api_test
 
 import (
 	"bytes"
+	"fmt"
 	"io"
 	"net/http"
 	"testing"
@@ -30,6 +31,10 @@ func TestArchiveByHTTP(t *testing.T) {
 		if status, _ := call(t, "/api/colonies", `{"id":"3d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d02","yard_id":"`+yard["id"].(string)+`","name":"A1",`+box+`}`); status >= 300 {
 			t.Fatal(status)
 		}
+		look := `{"inspections":[{"id":"3d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d08","colony_id":"3d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9d02","brood":"none"}]}`
+		if status, answer := send(t, joined(t, "Miller", "helper"), http.MethodPost, "/api/inspections", look); status >= 300 {
+			t.Fatalf("%d %v", status, answer)
+		}
 		whole = archive()
 		if status, answer := call(t, "/api/import/archive", string(whole)); status != http.StatusConflict {
 			t.Errorf("onto itself: %d %v", status, answer)
@@ -47,6 +52,19 @@ func TestArchiveByHTTP(t *testing.T) {
 		}
 		if !bytes.Equal(archive(), whole) {
 			t.Error("what came out again is another")
+		}
+		// Who is named in it is a name that opens nothing, and that keeps nobody out.
+		if status, _ := send(t, browser(), http.MethodPost, "/api/session", `{"login":"Miller","password":"`+password+`"}`); status != http.StatusUnauthorized {
+			t.Errorf("a name that came in opens something: %d", status)
+		}
+		joined(t, "Miller", "viewer")
+		if status, _ := send(t, browser(), http.MethodPost, "/api/session", `{"login":"Miller","password":"`+password+`"}`); status != http.StatusOK {
+			t.Errorf("who took his name cannot sign in: %d", status)
+		}
+		_, invitation := call(t, "/api/invitations", `{"role":"viewer"}`)
+		again := fmt.Sprintf(`{"token":%q,"login":"Miller","password":"another long one"}`, invitation["token"])
+		if status, _ := send(t, browser(), http.MethodPost, "/api/join", again); status != http.StatusUnprocessableEntity {
+			t.Errorf("a name that is somebody's is taken: %d", status)
 		}
 	})
 }

@@ -36,13 +36,19 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 	}
 	login := strings.TrimSpace(in.Login)
 	u, err := a.store.People().ByLogin(ctx, login)
-	if errors.Is(err, store.ErrNotFound) {
+	name, only := a.onlyName(ctx, u, err)
+	password := ""
+	switch {
+	case only != nil:
+		return Member{}, only
+	case name || errors.Is(err, store.ErrNotFound):
 		if login, err = credentials(login, in.Password); err != nil {
 			return Member{}, err
 		}
-		u = store.User{Login: login, Epoch: 1, CreatedAt: now}
-		u.PasswordHash, err = hash(ctx, in.Password)
-	} else if err == nil {
+		if password, err = hash(ctx, in.Password); !name {
+			u = store.User{Login: login, PasswordHash: password, Epoch: 1, CreatedAt: now}
+		}
+	case err == nil:
 		_, err = a.proven(ctx, wire.SignIn{Login: login, Password: in.Password, Code: in.Code}, address)
 		if errors.Is(err, ErrRefused) {
 			err = fault.List{{Field: "login", Reason: fault.Taken}}
@@ -52,6 +58,9 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 		return Member{}, err
 	}
 	operation, err := a.store.People().Join(ctx, digest(in.Token), &u, now)
+	if err == nil && name {
+		_, err = a.store.People().SetPassword(ctx, u.ID, password)
+	}
 	if err != nil {
 		return Member{}, err
 	}
@@ -59,6 +68,16 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 		return Member{}, err
 	}
 	return a.MemberOf(ctx, u.ID, operation)
+}
+
+// onlyName reports whether an account is nobody's: a name that came in with an archive, and that
+// the first who is invited may take.
+func (a *App) onlyName(ctx context.Context, u store.User, err error) (bool, error) {
+	if err != nil || u.PasswordHash != "" {
+		return false, nil
+	}
+	in, err := a.store.People().MembershipsOf(ctx, u.ID)
+	return len(in) == 0, err
 }
 
 // Invite makes an invitation; its token is told this once.
