@@ -36,16 +36,16 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 	}
 	login := strings.TrimSpace(in.Login)
 	u, err := a.store.People().ByLogin(ctx, login)
-	name, only := a.onlyName(ctx, u, err)
+	nobodys, failed := a.nobodys(ctx, u, err)
 	password := ""
 	switch {
-	case only != nil:
-		return Member{}, only
-	case name || errors.Is(err, store.ErrNotFound):
+	case failed != nil:
+		return Member{}, failed
+	case nobodys || errors.Is(err, store.ErrNotFound):
 		if login, err = credentials(login, in.Password); err != nil {
 			return Member{}, err
 		}
-		if password, err = hash(ctx, in.Password); !name {
+		if password, err = hash(ctx, in.Password); !nobodys {
 			u = store.User{Login: login, PasswordHash: password, Epoch: 1, CreatedAt: now}
 		}
 	case err == nil:
@@ -58,7 +58,7 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 		return Member{}, err
 	}
 	operation, err := a.store.People().Join(ctx, digest(in.Token), &u, now)
-	if err == nil && name {
+	if err == nil && nobodys {
 		_, err = a.store.People().SetPassword(ctx, u.ID, password)
 	}
 	if err != nil {
@@ -70,9 +70,9 @@ func (a *App) Join(ctx context.Context, in wire.Join, address string) (Member, e
 	return a.MemberOf(ctx, u.ID, operation)
 }
 
-// onlyName reports whether an account is nobody's: a name that came in with an archive, and that
-// the first who is invited may take.
-func (a *App) onlyName(ctx context.Context, u store.User, err error) (bool, error) {
+// nobodys reports whether an account that was found is nobody's: a name that came in with an
+// archive, and that the first who is invited may take.
+func (a *App) nobodys(ctx context.Context, u store.User, err error) (bool, error) {
 	if err != nil || u.PasswordHash != "" {
 		return false, nil
 	}

@@ -41,14 +41,14 @@ func start(log string, env []string, program string, args ...string) (*process, 
 	return p, nil
 }
 
-// until waits for something of it to come true.
-func (p *process) until(ctx context.Context, true func() error) error {
+// until asks something of it again and again, until it is so.
+func (p *process) until(ctx context.Context, asked func() error) error {
 	ctx, cancel := context.WithTimeout(ctx, upWithin)
 	defer cancel()
 	tick := time.NewTicker(askEvery)
 	defer tick.Stop()
 	for {
-		err := true()
+		err := asked()
 		if err == nil {
 			return nil
 		}
