@@ -57,7 +57,7 @@ func problem(ctx context.Context, log *slog.Logger, method string, err error) er
 		return huma.ErrorWithHeaders(huma.Error429TooManyRequests("Too many tries failed. Wait a quarter of an hour, or ask the owner for a new invitation."),
 			http.Header{"Retry-After": {"900"}})
 	case errors.Is(err, app.ErrClosed):
-		return huma.Error409Conflict("This operation is closed: its register can be read, and nothing can be written any more.")
+		return huma.Error409Conflict("This operation is closed: its register can be read, but nothing more can be written.")
 	case errors.Is(err, app.ErrForbidden):
 		return huma.Error403Forbidden("This is not for your part in the operation. Ask its owner.")
 	}
@@ -77,7 +77,7 @@ func archiveWords(err error) string {
 	case errors.Is(err, store.ErrArchiveNewer):
 		return "This archive is from a newer Keeler. Update this one first."
 	case errors.Is(err, store.ErrArchiveVast):
-		return "This archive would unpack to more than 16 GB, which no operation has written down."
+		return "This archive would unpack to more than 16 GB, which is more than Keeler takes in."
 	case errors.Is(err, store.ErrArchiveBroken):
 		return "Something in this archive belongs to what is missing from it. Take it out again where it came from."
 	}

@@ -2,11 +2,13 @@ package demo
 
 import (
 	"bytes"
+	"encoding/json"
 	"slices"
 	"strings"
 	"testing"
 	"time"
 
+	"keeler/app"
 	"keeler/store"
 )
 
@@ -50,8 +52,30 @@ func TestErase(t *testing.T) {
 	}
 	members, first, until := count("SELECT COUNT(*) FROM members WHERE operation_id = 1"), s.For(store.FirstOperation), time.Date(2031, 12, 31, 0, 0, 0, 0, time.UTC)
 
+	record := func() string {
+		t.Helper()
+		keeler := app.New(s, app.Settings{Work: app.Pinned(Now), Wall: app.Pinned(Now)})
+		m, err := keeler.MemberOf(t.Context(), uint64(count("SELECT MIN(user_id) FROM members WHERE operation_id = 1")), store.FirstOperation)
+		if err != nil {
+			t.Fatal(err)
+		}
+		told, err := keeler.Desk(m).Record(t.Context(), app.RecordQuery{Year: 2026})
+		if err != nil || told.Lines == 0 {
+			t.Fatalf("%d lines: %v", told.Lines, err)
+		}
+		raw, err := json.Marshal(told)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return string(raw)
+	}
+	inspected := record()
+
 	if err := first.Close(t.Context(), until); err != nil {
 		t.Fatal(err)
+	}
+	if now := record(); now != inspected {
+		t.Errorf("the medicine record is\n%.600s\nand was\n%.600s", now, inspected)
 	}
 	untouched("closed")
 	_, before := filesOf(t, whole)

@@ -151,7 +151,7 @@ func TestOperationIsErased(t *testing.T) {
 	p.says("[data-erasing]", "not your password")
 	p.fill("password", "a long enough one")
 	p.choose("Erase all but the register")
-	p.says("[data-closed]", "Quay is closed", fmt.Sprintf("31 Dec %d", year), "Nothing can be written")
+	p.says("[data-closed]", "Quay is closed", fmt.Sprintf("31 Dec %d", year), "Nothing more can be written")
 	p.held("closed")
 	p.turn("/yards")
 	p.says("[data-closed]", "Quay is closed")

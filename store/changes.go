@@ -10,6 +10,7 @@ type Change struct {
 	ID          uint64
 	OperationID uint64
 	Topic       string
+	Server      string // where it was written
 }
 
 // teller is the setting under which a query carries which server it comes from.
@@ -47,10 +48,10 @@ func (s *Store) Changes(ctx context.Context) (*Changes, error) {
 	return &Changes{store: s, below: below, told: map[uint64]time.Time{}}, err
 }
 
-// Next is what happened since it was asked last, each once. An id is given when a change is
+// Next is what happened at other servers since it was asked last, each once. An id is given when a change is
 // written and seen when its transaction is over: lower ones that come late are looked for, too.
 func (c *Changes) Next(ctx context.Context, now time.Time) ([]Change, error) {
-	rows, err := all[Change](c.store.db.WithContext(ctx).Table("changes").Where("id > ? AND server <> ?", c.below, c.store.self).Order("id"))
+	rows, err := all[Change](c.store.db.WithContext(ctx).Table("changes").Where("id > ?", c.below).Order("id"))
 	if err != nil {
 		return nil, err
 	}
@@ -58,7 +59,9 @@ func (c *Changes) Next(ctx context.Context, now time.Time) ([]Change, error) {
 	for _, r := range rows {
 		if _, told := c.told[r.ID]; !told {
 			c.told[r.ID] = now
-			out = append(out, r)
+			if r.Server != c.store.self {
+				out = append(out, r)
+			}
 		}
 	}
 	for id, at := range c.told {

@@ -59,6 +59,11 @@ func TestChangesOfOtherServers(t *testing.T) {
 	told("the slower one, of a lower id", first)
 	now = now.Add(2 * late)
 	told("after a long silence")
+	told("and again")
+	newest, err := value[uint64](here.db.Table("changes").Select("MAX(id)")) // its own
+	if err != nil || from.below != newest || len(from.told) > 0 {
+		t.Errorf("what is long past is read again: above %d of %d, %v: %v", from.below, newest, from.told, err)
+	}
 	announce(here, nil, third)
 	told("after it", third)
 	if err := here.db.Exec("UPDATE changes SET at = at - INTERVAL 2 HOUR WHERE topic <> ?", third).Error; err != nil {

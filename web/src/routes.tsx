@@ -15,7 +15,7 @@ export const OPEN: Page[] = [
   ['/reach', pages.reach, lazy(() => import('./check/ReachPage'))],
 ]
 
-/** What is left of one that was closed, and from where else one comes to it. */
+/** What can still be opened once an operation is closed, and the page that stands for all else. */
 export const KEPT = ['/record', '/register', '/people']
 export const ClosedPage = lazy(() => import('./settings/ClosedPage'))
 

@@ -67,11 +67,11 @@ export const text = {
     `Taken in: ${hives === 1 ? '1 hive' : `${hives} hives`}, ${lines === 1 ? '1 line' : `${lines} lines`} of the register.`,
   erase: 'Erase this operation',
   eraseHint:
-    'Take everything out first. What is erased here cannot be brought back, except from a backup of whoever runs your Keeler.',
+    'Take everything out first. What is erased here cannot be brought back, except from a backup kept by whoever runs your Keeler.',
   keep: 'The register',
   keepChoices: { yes: 'Keep the register', no: 'Erase the register, too' },
   keepHint:
-    'Many rules ask for treatment records to be kept for years, often five. Ask whom you report to. Kept, it can be read and printed, and nothing can be written.',
+    'Many rules ask for treatment records to be kept for years, often five. Check with whoever you report to. A register you keep can be read and printed, but not changed.',
   keepUntil: 'Until',
   password: 'Your password',
   code: 'Code from your app',
@@ -81,7 +81,7 @@ export const text = {
   eraseDemo: 'The demo cannot be erased.',
   closed: (operation: string) => `${operation} is closed`,
   closedUntil: (day: string) =>
-    `Only the register is left. It can be read and printed until ${day}, and is erased after that day. Nothing can be written any more.`,
+    `Only the register is left. It can be read and printed until ${day}, and is erased after that day. Nothing more can be written.`,
   closedRecord: 'Medicine record, by year',
   closedRegister: 'Every line of the register',
   people: 'People, invitations and your account',
