@@ -5,6 +5,8 @@ import (
 
 	"keeler/app"
 	"keeler/wire"
+
+	"github.com/danielgtaylor/huma/v2"
 )
 
 // file is a file as it is downloaded.
@@ -54,8 +56,7 @@ func colonies(r routes) {
 		return desk.ImportRecords(ctx, in.Kind, in.RawBody, app.ImportMode(in.Mode))
 	})
 	route(r, r.describe(get+" export/colonies", "export-colonies", "All living colonies as CSV"), app.Viewer,
-		func(ctx context.Context, desk app.Desk, _ *none) (*file, error) {
-			text, err := desk.Export(ctx)
-			return &file{"text/csv; charset=utf-8", `attachment; filename="colonies.csv"`, text}, err
+		func(ctx context.Context, desk app.Desk, _ *none) (*huma.StreamResponse, error) {
+			return r.csv("colonies", desk.ColoniesFile), desk.BeginColoniesFile(ctx)
 		})
 }

@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"io"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -44,13 +45,19 @@ func registering(r routes) {
 		if err := desk.BeginExport(ctx, in.query()); err != nil {
 			return nil, err
 		}
-		return &huma.StreamResponse{Body: func(c huma.Context) {
-			c.SetHeader("Content-Type", "text/csv; charset=utf-8")
-			c.SetHeader("Content-Disposition", `attachment; filename="register.csv"`)
-			if err := desk.ExportRegister(c.Context(), in.query(), c.BodyWriter()); err != nil {
-				r.desks.log.Error("register as CSV", "error", err)
-				panic(http.ErrAbortHandler)
-			}
-		}}, nil
+		return r.csv("register", func(ctx context.Context, to io.Writer) error { return desk.ExportRegister(ctx, in.query(), to) }), nil
 	})
+}
+
+// csv is a table that is written while it is read; one that breaks off is cut, and lacks the line that
+// tells how many rows it has.
+func (r routes) csv(name string, write func(context.Context, io.Writer) error) *huma.StreamResponse {
+	return &huma.StreamResponse{Body: func(c huma.Context) {
+		c.SetHeader("Content-Type", "text/csv; charset=utf-8")
+		c.SetHeader("Content-Disposition", `attachment; filename="`+name+`.csv"`)
+		if err := write(c.Context(), c.BodyWriter()); err != nil {
+			r.desks.log.Error(name+" as CSV", "error", err)
+			panic(http.ErrAbortHandler)
+		}
+	}}
 }

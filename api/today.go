@@ -9,7 +9,10 @@ import (
 
 // today registers what there is to do, and the way to everything else.
 func today(r routes) {
-	read(r, "today", "today", app.Viewer, "What there is to do, and where", app.Desk.Today)
+	answer(r, r.describe(get+" today", "today", "What there is to do, and where", 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *FirstShown) (wire.Today, error) {
+			return desk.Today(ctx, in.First)
+		})
 	route(r, r.describe(post+" today/skip", "skip-call", "Say why a batch or lot is not seen to, or that it is after all", 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *sent[wire.SkipCall]) (*none, error) {
 			return nil, desk.SkipCall(ctx, in.Body.value)
@@ -34,6 +37,11 @@ func today(r routes) {
 			return calendarOf(ctx, desk)
 		})
 	read(r, "names", "list-names", app.Viewer, "Yards, hives, batches and jobs by name, to go to", app.Desk.Names)
+}
+
+// FirstShown is whether a screen is asked for as it is shown first.
+type FirstShown struct {
+	First bool `query:"first" doc:"Of many yards or jobs those alone that are shown first, told by so_far; all of them are asked for after it."`
 }
 
 // calendarFile is an iCalendar file.

@@ -8,6 +8,8 @@ import (
 	"keeler/core/followup"
 	"keeler/core/method"
 	"keeler/store"
+
+	"github.com/samber/lo"
 )
 
 // What a round goes out for.
@@ -54,8 +56,9 @@ func (v *visit) goesFor(act string) error {
 
 // onlyDue leaves those colonies whose course asks for another dose, or had it on this day.
 func (d Desk) onlyDue(r *reading, v *visit) {
-	rows := by(r, d.op.ColoniesAmong, slices.Collect(maps.Keys(v.colonies)))
-	colonies, _ := d.comebacks(r, rows, d.today()-memory)
+	those := d.remembering(lo.Keys(v.colonies))
+	rows := by(r, d.op.ColoniesAmong, those.Colonies)
+	colonies, _ := d.comebacks(r, rows, those)
 	due := map[string]bool{}
 	for _, k := range colonies {
 		due[k.row.ID] = slices.ContainsFunc(k.all, func(f followup.Followup) bool {

@@ -19,20 +19,24 @@ import (
 // lookAhead is for how many days what is to come is listed.
 const lookAhead = 56
 
-// Check tells what there is to come back for, and how the jobs stand.
-func (d Desk) Check(ctx context.Context) (wire.Check, error) {
+// Check tells what there is to come back for, and how the jobs stand: first of the yards alone that
+// are shown first, and of no job, for those go over all.
+func (d Desk) Check(ctx context.Context, first bool) (wire.Check, error) {
 	r := reading{ctx: ctx}
-	back := d.today() - memory
-	rows := by(&r, d.op.ColoniesSince, timeOf(back))
-	colonies, known := d.comebacks(&r, rows, back)
+	of := d.shown(&r, "", first)
+	rows, those := d.stood(&r, of)
+	colonies, known := d.comebacks(&r, rows, those)
 	thresholds := all(&r, d.thresholds)
-	recent := lo.Filter(by(&r, d.op.Jobs, false), func(j store.Job, _ int) bool { return begins(j) >= back })
+	var recent []store.Job
+	if of.soFar == nil {
+		recent = lo.Filter(by(&r, d.op.Jobs, currentJobs), func(j store.Job, _ int) bool { return begins(j) >= d.today()-memory })
+	}
 	controls := by(&r, d.op.ControlsOf, lo.Map(recent, func(j store.Job, _ int) string { return j.ID }))
 	if r.err != nil {
 		return wire.Check{}, r.err
 	}
 	followups := grouped(colonies, known, func(f followup.Followup) bool { return f.Open() && f.From <= d.today()+lookAhead })
-	out := wire.Check{Today: written(d.today()), Followups: followups, Jobs: []wire.JobStands{}}
+	out := wire.Check{Today: written(d.today()), SoFar: of.soFar, Followups: followups, Jobs: []wire.JobStands{}}
 	slices.SortStableFunc(out.Followups, func(a, b wire.Followup) int {
 		return cmp.Or(cmp.Compare(rank[a.State], rank[b.State]), cmp.Compare(a.By, b.By))
 	})

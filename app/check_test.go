@@ -92,7 +92,7 @@ func TestCheckDribble(t *testing.T) {
 		t.Errorf("planned for today: %s", got)
 	}
 	// 5 °C all day: a dribble by "winter", 0 to 10 °C, goes from 8 to 16 h.
-	if c, err := v.d.Check(t.Context()); err != nil || len(c.Followups[1].Weather) != 1 || c.Followups[1].Weather[0].Window == nil || c.Followups[1].Weather[0].Window.To != 16 {
+	if c, err := v.d.Check(t.Context(), false); err != nil || len(c.Followups[1].Weather) != 1 || c.Followups[1].Weather[0].Window == nil || c.Followups[1].Weather[0].Window.To != 16 {
 		t.Errorf("the weather beside it: %+v %v", c.Followups, err)
 	}
 	v.counts("board", outOn, 4, 60, 40)
@@ -113,7 +113,7 @@ func TestCheckDribble(t *testing.T) {
 	if err := v.d.SkipFollowups(t.Context(), wire.SkipFollowups{Key: "board_read.2." + v.job, Colonies: v.hives[1:], Reason: "no mesh floor"}); err != nil {
 		t.Fatal(err)
 	}
-	c, err := v.d.Check(t.Context())
+	c, err := v.d.Check(t.Context(), false)
 	if err != nil || slices.ContainsFunc(c.Followups, func(f wire.Followup) bool { return f.Kind == "board_read" && len(f.Colonies) != 1 }) {
 		t.Errorf("%+v %v", c.Followups, err)
 	}
@@ -346,7 +346,7 @@ func TestCheckSparedAndGone(t *testing.T) {
 	if got := v.stands("board_read"); !strings.HasSuffix(got, "due due") || strings.HasSuffix(got, "due due due") {
 		t.Errorf("after one died: %s", got)
 	}
-	check, err := v.d.Check(t.Context())
+	check, err := v.d.Check(t.Context(), false)
 	if err != nil || !slices.ContainsFunc(check.Jobs, func(j wire.JobStands) bool { return j.ID == v.job && j.Gone == 1 }) {
 		t.Errorf("%+v %v", check.Jobs, err)
 	}

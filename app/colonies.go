@@ -168,7 +168,7 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	boards := by(&r, d.op.LastSeams, []string{id})
 	inspections, counts := by(&r, d.op.InspectionsOf, id), by(&r, d.op.CountsOf, id)
 	thresholds := all(&r, d.thresholds)
-	h := d.historyOf(&r, []string{id}, timeOf(0))
+	h := d.historyOf(&r, ever(id))
 	if r.err != nil {
 		return wire.ColonyWhole{}, r.err
 	}

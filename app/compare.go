@@ -102,10 +102,10 @@ func pairsOfGroups(groups []wire.CompareGroup, by string) []wire.ComparePair {
 // written down in the order in which they are told.
 func (d Desk) units(ctx context.Context, in Comparing, out *wire.Compare) ([]treatedIn, error) {
 	r := reading{ctx: ctx}
-	back := d.today() - compared
-	rows := by(&r, d.op.ColoniesSince, timeOf(back))
-	colonies, _ := d.comebacks(&r, rows, back)
-	jobs, thresholds, labels := by(&r, d.op.JobsSince, timeOf(back)), all(&r, d.thresholds), all(&r, d.labels)
+	everything := store.Among{All: true, Since: timeOf(d.today() - compared)}
+	rows := by(&r, d.op.ColoniesSince, everything.Since)
+	colonies, _ := d.comebacks(&r, rows, everything)
+	jobs, thresholds, labels := by(&r, d.op.JobsSince, everything.Since), all(&r, d.thresholds), all(&r, d.labels)
 	jobs = lo.Filter(jobs, func(j store.Job, _ int) bool {
 		return (in.Job == "" || j.ID == in.Job) && (in.Method == "" || j.Method == in.Method)
 	})

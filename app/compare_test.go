@@ -184,7 +184,7 @@ func TestOldJobs(t *testing.T) {
 	if c, err := v.d.Compare(t.Context(), Comparing{By: "year"}); err != nil || len(c.Groups) != 1 || c.Groups[0].Key != "2026" || c.Groups[0].Told != 2 {
 		t.Errorf("beside others: %+v %v", c, err)
 	}
-	if c, err := v.d.Check(t.Context()); err != nil || len(c.Jobs) != 0 {
+	if c, err := v.d.Check(t.Context(), false); err != nil || len(c.Jobs) != 0 {
 		t.Errorf("on Check: %+v %v", c.Jobs, err)
 	}
 }

@@ -94,7 +94,7 @@ func (d Desk) RemoveComparison(ctx context.Context, id string) error {
 
 func (d Desk) comparisonsOf(ctx context.Context, rows []store.Comparison) ([]wire.Comparison, error) {
 	r := reading{ctx: ctx}
-	names := all(&r, d.op.Names)
+	names := by(&r, d.op.Names, d.everything())
 	seams := by(&r, d.strengths, lo.Uniq(lo.FlatMap(rows, func(c store.Comparison, _ int) []string {
 		return lo.Map(c.Colonies, func(k store.ComparisonColony, _ int) string { return k.ColonyID })
 	})))

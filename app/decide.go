@@ -26,6 +26,7 @@ type Question struct {
 	Yard   string // empty: all yards
 	Under  [len(method.All)]string
 	People int
+	First  bool // of a large operation the yards alone that are shown first
 }
 
 // Decide judges every colony by every method on a day.
@@ -45,15 +46,18 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 		}
 	}
 	r := reading{ctx: ctx}
-	yards, rows := all(&r, d.op.Yards), by(&r, d.asked, q.Yard)
-	colonies := d.situations(&r, rows, latitudesOf(yards))
-	d.withJobs(&r, colonies, "")
+	of := d.shown(&r, q.Yard, q.First)
+	yards := of.yards
+	rows, those := d.stood(&r, of)
+	rows = lo.Filter(rows, func(c store.Colony, _ int) bool { return c.EndedOn == nil })
+	colonies := d.situations(&r, rows, those, latitudesOf(yards))
+	d.withJobs(&r, colonies, those, "")
 	expected := all(&r, d.expected)
 	if r.err != nil {
 		return wire.Decide{}, r.err
 	}
 	standing := lo.GroupBy(colonies, func(k situation) string { return k.row.YardID })
-	out := wire.Decide{Day: written(day), Yards: []wire.DecideYard{}, Reasons: []wire.Reason{}}
+	out := wire.Decide{Day: written(day), SoFar: of.soFar, Yards: []wire.DecideYard{}, Reasons: []wire.Reason{}}
 	latitude := 0.0
 	if len(yards) > 0 {
 		latitude = yards[0].Latitude
@@ -68,9 +72,6 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	forecasts := d.forecasts(ctx, yards)
 	told := reasons{places: map[string]int{}, day: day, met: map[string]float64{}}
 	for i, y := range yards {
-		if q.Yard != "" && q.Yard != y.ID {
-			continue
-		}
 		m := matrix{yard: y, forecast: forecasts[i], under: under, day: day, today: d.today(), people: q.People}
 		yard := m.write(standing[y.ID], &told)
 		if e, typed := expected[yardDay{y.ID, day}]; typed {
@@ -80,14 +81,6 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	}
 	out.Reasons = append(out.Reasons, told.list...)
 	return out, nil
-}
-
-// asked lists the living colonies of a yard, or of all where none is named.
-func (d Desk) asked(ctx context.Context, yard string) ([]store.Colony, error) {
-	if yard != "" {
-		return d.op.ColoniesIn(ctx, yard)
-	}
-	return d.op.Colonies(ctx)
 }
 
 func latitudesOf(yards []store.Yard) map[string]float64 {

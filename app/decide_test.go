@@ -111,7 +111,7 @@ func TestJob(t *testing.T) {
 			t.Errorf("got %+v", kept)
 		}
 	}
-	if jobs, err := d.Jobs(t.Context(), false); err != nil || len(jobs.Jobs) != 1 {
+	if jobs, err := d.Jobs(t.Context(), false, false); err != nil || len(jobs.Jobs) != 1 {
 		t.Errorf("got %+v %v", jobs, err)
 	}
 	r, err := d.JobRecipe(t.Context(), job.ID, "2026-12-04")

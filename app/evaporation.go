@@ -55,7 +55,7 @@ func (d Desk) devicesOf(ctx context.Context, job store.Job, under fit.Conditions
 		return nil, nil
 	}
 	r := reading{ctx: ctx}
-	alike := lo.Filter(by(&r, d.op.Jobs, true), func(j store.Job, _ int) bool { return j.Method == job.Method && underOf(j) == underOf(job) })
+	alike := lo.Filter(by(&r, d.op.Jobs, everyJob), func(j store.Job, _ int) bool { return j.Method == job.Method && underOf(j) == underOf(job) })
 	ids := lo.Map(alike, func(j store.Job, _ int) string { return j.ID })
 	lines, sources := by(&r, d.op.Weighed, ids), by(&r, d.op.Sources, ids)
 	out := &devices{

@@ -63,9 +63,9 @@ const (
 // cancelled, and one that is done is no more in it.
 func (d Desk) Calendar(ctx context.Context) (string, error) {
 	r := reading{ctx: ctx}
-	back := d.today() - memory
-	rows := by(&r, d.op.ColoniesSince, timeOf(back))
-	colonies, jobs := d.comebacks(&r, rows, back)
+	everything := d.everything()
+	rows := by(&r, d.op.ColoniesSince, everything.Since)
+	colonies, jobs := d.comebacks(&r, rows, everything)
 	labels := all(&r, d.labels)
 	name := all(&r, d.op.Name)
 	if r.err != nil {

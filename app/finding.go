@@ -13,7 +13,7 @@ import (
 func (d Desk) Names(ctx context.Context) (wire.Names, error) {
 	r := reading{ctx: ctx}
 	yards, colonies := all(&r, d.op.Yards), all(&r, d.op.Colonies)
-	batches, jobs := all(&r, d.op.Batches), by(&r, d.op.Jobs, true)
+	batches, jobs := all(&r, d.op.Batches), by(&r, d.op.Jobs, everyJob)
 	where := lo.SliceToMap(yards, func(y store.Yard) (string, string) { return y.ID, y.Name })
 	return wire.Names{
 		Yards: lo.Map(yards, func(y store.Yard, _ int) wire.Name { return wire.Name{ID: y.ID, Name: y.Name} }),

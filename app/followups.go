@@ -5,7 +5,6 @@ import (
 	"maps"
 	"slices"
 	"strings"
-	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/card"
@@ -34,13 +33,12 @@ type comeback struct {
 }
 
 // comebacks tells what follows for colonies, in a fixed number of statements however many
-// they are: nothing for those that have ended. It looks back to a day. jobs are those that
-// anything of it belongs to, by their ids.
-func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out []comeback, jobs map[string]store.Job) {
-	since := timeOf(back)
-	counting := beside(r, d.countedSince, since) // the most rows, and nothing goes by them
-	yards, h := all(r, d.op.Yards), by(r, d.historySince, since)
-	skips, waits := by(r, d.op.Skips, since), by(r, d.op.Waits, since)
+// they are: nothing for those that have ended. those are the same colonies, and how far it looks
+// back. jobs are those that anything of it belongs to, by their ids.
+func (d Desk) comebacks(r *reading, rows []store.Colony, those store.Among) (out []comeback, jobs map[string]store.Job) {
+	counting := beside(r, d.countedAmong, those) // the most rows, and nothing goes by them
+	yards, h := all(r, d.op.Yards), d.historyOf(r, those)
+	skips, waits := by(r, d.op.Skips, those), by(r, d.op.Waits, those)
 	thresholds := all(r, d.thresholds)
 	counted := counting()
 	if r.err != nil {
@@ -104,10 +102,10 @@ func (d Desk) comebacks(r *reading, rows []store.Colony, back calendar.Day) (out
 	return out, jobs
 }
 
-// countedSince are the counts of each colony since a time, the oldest first.
-func (d Desk) countedSince(ctx context.Context, since time.Time) (map[string][]mites.Count, error) {
+// countedAmong are the counts of each of some colonies since a time, the oldest first.
+func (d Desk) countedAmong(ctx context.Context, those store.Among) (map[string][]mites.Count, error) {
 	out := map[string][]mites.Count{}
-	return out, d.op.CountsSince(ctx, since, func(c store.MiteCount) {
+	return out, d.op.Counts(ctx, those, func(c store.MiteCount) {
 		out[c.ColonyID] = append(out[c.ColonyID], mitesOf(c))
 	})
 }

@@ -1,9 +1,7 @@
 package app
 
 import (
-	"context"
 	"slices"
-	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/fit"
@@ -20,6 +18,21 @@ import (
 // decides nothing any more.
 const memory = 400
 
+// remembering is what decides of some colonies: nothing that is older does.
+func (d Desk) remembering(colonies []string) store.Among {
+	return store.Among{Colonies: colonies, Since: timeOf(d.today() - memory)}
+}
+
+// everything is the same of all colonies.
+func (d Desk) everything() store.Among {
+	return store.Among{All: true, Since: timeOf(d.today() - memory)}
+}
+
+// ever is all that there is of a colony.
+func ever(colony string) store.Among {
+	return store.Among{Colonies: []string{colony}, Since: timeOf(0)}
+}
+
 // history is what was seen of colonies, what happened to them and what they were given,
 // by their ids.
 type history struct {
@@ -29,30 +42,16 @@ type history struct {
 	lines  map[string][]followup.Line // what was done at a hive besides a dose
 }
 
-// history reads what decides of all colonies, in a fixed number of statements.
-func (d Desk) history(ctx context.Context) (history, error) {
-	return d.historySince(ctx, timeOf(d.today()-memory))
-}
-
-// historySince is history since a time.
-func (d Desk) historySince(ctx context.Context, since time.Time) (history, error) {
-	r := reading{ctx: ctx}
-	h := remembered(by(&r, d.op.InspectionsSince, since), by(&r, d.op.EventsSince, since))
-	if r.err != nil {
-		return h, r.err
-	}
-	return h, d.op.GivenSince(ctx, since, h.add)
-}
-
-// historyOf is history for some colonies since a time, with those whose bees they hold.
-func (d Desk) historyOf(r *reading, colonies []string, since time.Time) history {
-	those, events := d.among(r, colonies, since)
-	return d.withGiven(r, remembered(by(r, d.op.InspectionsAmong, those), events), those)
+// historyOf reads what decides of some colonies, with those whose bees they hold, in a fixed
+// number of statements for each time that bees came from others.
+func (d Desk) historyOf(r *reading, of store.Among) history {
+	those, events := d.among(r, of)
+	return d.withGiven(r, remembered(by(r, d.op.Inspections, those), events), those)
 }
 
 // givenTo is the part of history that tells what is in a hive: what they were given.
 func (d Desk) givenTo(r *reading, colonies []string) treatment.Book {
-	those, events := d.among(r, colonies, timeOf(d.today()-memory))
+	those, events := d.among(r, d.remembering(colonies))
 	return d.withGiven(r, remembered(nil, events), those).given
 }
 
@@ -65,19 +64,27 @@ func (d Desk) withGiven(r *reading, h history, those store.Among) history {
 }
 
 // among are some colonies with those whose bees they hold, and what happened to them all.
-func (d Desk) among(r *reading, colonies []string, since time.Time) (store.Among, []store.Event) {
+func (d Desk) among(r *reading, of store.Among) (store.Among, []store.Event) {
+	if of.All {
+		return of, by(r, d.op.Events, of)
+	}
 	var events []store.Event
-	those := slices.Clone(colonies)
+	those := slices.Clone(of.Colonies)
+	known := lo.Keyify(those)
 	for fresh := those; len(fresh) > 0; {
-		found := by(r, d.op.EventsAmong, store.Among{Colonies: fresh, Since: since})
+		found := by(r, d.op.Events, store.Among{Colonies: fresh, Since: of.Since})
 		events, fresh = append(events, found...), nil
 		for _, e := range found {
-			if e.OtherID != nil && camefrom(e.Kind) && !slices.Contains(those, *e.OtherID) {
+			if e.OtherID == nil || !camefrom(e.Kind) {
+				continue
+			}
+			if _, has := known[*e.OtherID]; !has {
+				known[*e.OtherID] = struct{}{}
 				those, fresh = append(those, *e.OtherID), append(fresh, *e.OtherID)
 			}
 		}
 	}
-	return store.Among{Colonies: those, Since: since}, events
+	return store.Among{Colonies: those, Since: of.Since}, events
 }
 
 // Kinds of events by which bees come from another colony.

@@ -1,10 +1,9 @@
 package app
 
 import (
-	"bytes"
 	"context"
-	"errors"
 	"fmt"
+	"io"
 	"strconv"
 	"strings"
 	"unicode/utf8"
@@ -213,26 +212,34 @@ func (in *importing) wrong(row int, l fault.List) {
 	}
 }
 
-// Export writes all living colonies as a file that Import reads.
-func (d Desk) Export(ctx context.Context) ([]byte, error) {
-	if err := d.logged(ctx, d.op, exported, "colonies"); err != nil {
-		return nil, err
+// BeginColoniesFile logs that the colonies are taken out.
+func (d Desk) BeginColoniesFile(ctx context.Context) error {
+	return d.logged(ctx, d.op, exported, "colonies")
+}
+
+// ColoniesFile writes all living colonies, yard by yard, as a file that Import reads.
+func (d Desk) ColoniesFile(ctx context.Context, to io.Writer) error {
+	table, err := newSheet(to, columns)
+	if err != nil {
+		return err
 	}
-	r := reading{ctx: ctx}
-	yards, colonies := all(&r, d.op.Yards), all(&r, d.op.Colonies)
-	if r.err != nil {
-		return nil, r.err
+	yards, err := d.op.Yards(ctx)
+	if err != nil {
+		return err
 	}
-	named := lo.KeyBy(yards, func(y store.Yard) string { return y.ID })
-	var out bytes.Buffer
-	table, err := newSheet(&out, columns)
 	word := map[bool]string{true: "yes", false: "no"}
-	for _, c := range colonies {
-		y := named[c.YardID]
-		err = errors.Join(err, table.row(
-			y.Name, c.Name, wire.FormatHive(boxesOf(c)), fmt.Sprint(y.Latitude), word[c.Nuc], word[c.ForHoney], c.Queen, c.Notes,
-		))
+	for _, y := range yards {
+		colonies, err := d.op.ColoniesIn(ctx, y.ID)
+		if err != nil {
+			return err
+		}
+		for _, c := range colonies {
+			if err := table.row(
+				y.Name, c.Name, wire.FormatHive(boxesOf(c)), fmt.Sprint(y.Latitude), word[c.Nuc], word[c.ForHoney], c.Queen, c.Notes,
+			); err != nil {
+				return err
+			}
+		}
 	}
-	err = errors.Join(err, table.end())
-	return out.Bytes(), err
+	return table.end()
 }

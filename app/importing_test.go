@@ -1,6 +1,8 @@
 package app
 
 import (
+	"bytes"
+	"errors"
 	"slices"
 	"strings"
 	"testing"
@@ -118,7 +120,7 @@ func TestImportWithoutLatitude(t *testing.T) {
 	if err != nil || second.Stored != 2 || !slices.Equal(second.NoLatitude, []string{"Slipway"}) || second.LatitudeOf != "Quay" {
 		t.Fatalf("%+v %v", second, err)
 	}
-	out, err := given.Export(t.Context())
+	out, err := exportOf(t, given)
 	if err != nil || strings.Count(string(out), ",57.5,") != 3 {
 		t.Errorf("%s %v", out, err)
 	}
@@ -148,14 +150,14 @@ func TestExportAndBack(t *testing.T) {
 	if _, err := first.Import(t.Context(), []byte(table), ImportAll); err != nil {
 		t.Fatal(err)
 	}
-	out, err := first.Export(t.Context())
+	out, err := exportOf(t, first)
 	if err != nil {
 		t.Fatal(err)
 	}
 	if done, err := second.Import(t.Context(), out, ImportAll); err != nil || done.Stored != 2 {
 		t.Fatalf("%s: %+v %v", out, done, err)
 	}
-	back, err := second.Export(t.Context())
+	back, err := exportOf(t, second)
 	if err != nil || string(back) != string(out) || !strings.Contains(string(out), `"old, ""kind"" queen"`) {
 		t.Errorf("got %s, want %s", back, out)
 	}
@@ -173,4 +175,12 @@ func FuzzReadTable(f *testing.F) {
 			t.Error("no rows and no fault")
 		}
 	})
+}
+
+// exportOf is the colonies as they are taken out.
+func exportOf(t *testing.T, d Desk) ([]byte, error) {
+	t.Helper()
+	var out bytes.Buffer
+	err := errors.Join(d.BeginColoniesFile(t.Context()), d.ColoniesFile(t.Context(), &out))
+	return out.Bytes(), err
 }

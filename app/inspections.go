@@ -25,7 +25,7 @@ var (
 
 // Inspect saves inspections, all or none.
 func (d Desk) Inspect(ctx context.Context, in wire.Inspections) (wire.Inspections, error) {
-	rows, err := d.op.Colonies(ctx)
+	rows, err := d.op.ColoniesAmong(ctx, lo.Map(in.Inspections, func(i wire.Inspection, _ int) string { return i.ColonyID }))
 	if err != nil {
 		return wire.Inspections{}, err
 	}

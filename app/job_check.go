@@ -25,9 +25,9 @@ import (
 func (d Desk) JobCheck(ctx context.Context, id string) (wire.JobCheck, error) {
 	r := reading{ctx: ctx}
 	job, told := by(&r, d.op.Job, id), by(&r, d.Job, id)
-	back := min(d.today()-memory, begins(job)-lookBack)
-	rows := by(&r, d.op.ColoniesSince, timeOf(back))
-	colonies, known := d.comebacks(&r, rows, back)
+	everything := store.Among{All: true, Since: timeOf(min(d.today()-memory, begins(job)-lookBack))}
+	rows := by(&r, d.op.ColoniesSince, everything.Since)
+	colonies, known := d.comebacks(&r, rows, everything)
 	lines, controls := by(&r, d.op.JobLines, id), by(&r, d.op.ControlsOf, []string{id})
 	thresholds, labels := all(&r, d.thresholds), all(&r, d.labels)
 	spent := by(&r, d.spentOf, id)

@@ -17,9 +17,10 @@ import (
 func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under chosen) ([]store.JobColony, error) {
 	r := reading{ctx: ctx}
 	yards := all(&r, d.op.Yards)
-	rows := by(&r, d.op.ColoniesAmong, lo.Map(in, func(c wire.JobColony, _ int) string { return c.ColonyID }))
-	bees := d.situations(&r, rows, latitudesOf(yards))
-	d.withJobs(&r, bees, job)
+	those := d.remembering(lo.Map(in, func(c wire.JobColony, _ int) string { return c.ColonyID }))
+	rows := by(&r, d.op.ColoniesAmong, those.Colonies)
+	bees := d.situations(&r, rows, those, latitudesOf(yards))
+	d.withJobs(&r, bees, those, job)
 	if r.err != nil {
 		return nil, r.err
 	}
@@ -57,8 +58,8 @@ func (d Desk) judged(ctx context.Context, job string, in []wire.JobColony, under
 }
 
 // withJobs tells colonies of the open jobs that still have to come to them, but for one.
-func (d Desk) withJobs(r *reading, colonies []situation, but string) {
-	waits := by(r, d.op.Waits, timeOf(d.today()-memory))
+func (d Desk) withJobs(r *reading, colonies []situation, those store.Among, but string) {
+	waits := by(r, d.op.Waits, those)
 	if len(waits) == 0 {
 		return
 	}

@@ -112,7 +112,7 @@ func (d Desk) draw(ctx context.Context, in wire.SaveJob) ([]wire.JobColony, []st
 	if l.Within("controls", float64(in.Controls), 0, float64(len(in.Colonies)/2), "hives"); len(l) > 0 || in.Controls == 0 {
 		return in.Colonies, nil, l.Err()
 	}
-	counts, err := d.op.LastCounts(ctx)
+	counts, err := d.op.LastCounts(ctx, d.remembering(lo.Map(in.Colonies, func(c wire.JobColony, _ int) string { return c.ColonyID })))
 	if err != nil {
 		return nil, nil, err
 	}
@@ -133,11 +133,27 @@ func (d Desk) draw(ctx context.Context, in wire.SaveJob) ([]wire.JobColony, []st
 	return treated, controls, nil
 }
 
-// Jobs lists the newest: those that are put away among them, or not.
-func (d Desk) Jobs(ctx context.Context, archived bool) (wire.Jobs, error) {
-	rows, err := d.op.Jobs(ctx, archived)
-	told, err := after(ctx, err, d.jobsOf, rows)
-	return wire.Jobs{Jobs: told}, err
+// Which jobs are listed.
+var (
+	currentJobs = store.JobList{Most: 100}
+	everyJob    = store.JobList{Archived: true, Most: 1000}
+)
+
+// jobsFirst is how many jobs are shown first.
+const jobsFirst = 12
+
+// Jobs lists the newest: those that are put away among them, or not; first those that are shown first.
+func (d Desk) Jobs(ctx context.Context, archived, first bool) (wire.Jobs, error) {
+	of := lo.Ternary(archived, everyJob, currentJobs)
+	r := reading{ctx: ctx}
+	var out wire.Jobs
+	if first {
+		if there := min(by(&r, d.op.CountJobs, of), of.Most); there > jobsFirst {
+			of.Most, out.SoFar = jobsFirst, &wire.SoFar{Shown: jobsFirst, Of: there}
+		}
+	}
+	out.Jobs = by(&r, d.jobsOf, by(&r, d.op.Jobs, of))
+	return out, r.err
 }
 
 // Job reads one whole.
@@ -177,19 +193,12 @@ func (d Desk) ArchiveJob(ctx context.Context, id string, in wire.ArchiveJob) (wi
 // jobsOf tells jobs with how they stand.
 func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) {
 	read, ids := reading{ctx: ctx}, lo.Map(rows, func(r store.Job, _ int) string { return r.ID })
-	colonies, h := all(&read, d.op.Names), all(&read, d.history)
 	days, done := by(&read, d.op.DaysOf, ids), by(&read, d.op.DoneOf, ids)
 	controls := by(&read, d.op.ControlsOf, ids)
-	in := map[string][]treatment.Treatment{} // what of a job is in hives, one a colony
-	for colony := range h.given.Applications {
-		counted := map[string]bool{}
-		for _, t := range h.given.Of(colony) {
-			if t.In(d.today()) && !t.Carried && !counted[t.Job] {
-				counted[t.Job] = true
-				in[t.Job] = append(in[t.Job], t)
-			}
-		}
-	}
+	those := lo.FlatMap(rows, func(r store.Job, _ int) []string {
+		return append(lo.Map(r.Colonies, func(c store.JobColony, _ int) string { return c.ColonyID }), controls[r.ID]...)
+	})
+	colonies, in := by(&read, d.op.Names, d.remembering(lo.Uniq(those))), d.inHives(&read, rows)
 	return lo.Map(rows, func(r store.Job, _ int) wire.Job {
 		out := d.jobOf(r, colonies)
 		for i, day := range out.Days {
@@ -209,6 +218,28 @@ func (d Desk) jobsOf(ctx context.Context, rows []store.Job) ([]wire.Job, error) 
 		}
 		return out
 	}), read.err
+}
+
+func (d Desk) leftIn(ctx context.Context, jobs []string) ([]string, error) {
+	return d.op.LeftIn(ctx, jobs, timeOf(d.today()-memory))
+}
+
+// inHives is what of jobs is in hives, one a colony, by job.
+func (d Desk) inHives(r *reading, jobs []store.Job) map[string][]treatment.Treatment {
+	staying := lo.FilterMap(jobs, func(j store.Job, _ int) (string, bool) { return j.ID, method.Name(j.Method).Stays() })
+	colonies := by(r, d.leftIn, staying)
+	given := d.givenTo(r, colonies)
+	out := map[string][]treatment.Treatment{}
+	for _, colony := range colonies {
+		counted := map[string]bool{}
+		for _, t := range given.Of(colony) {
+			if t.In(d.today()) && !t.Carried && !counted[t.Job] {
+				counted[t.Job] = true
+				out[t.Job] = append(out[t.Job], t)
+			}
+		}
+	}
+	return out
 }
 
 func (d Desk) jobOf(r store.Job, colonies map[string]store.ColonyName) wire.Job {

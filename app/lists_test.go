@@ -70,7 +70,7 @@ func TestArchivedJobs(t *testing.T) {
 	v := goOut(t, "winter")
 	id := v.job
 	list := func(archived bool) int {
-		jobs, err := v.d.Jobs(t.Context(), archived)
+		jobs, err := v.d.Jobs(t.Context(), archived, false)
 		if err != nil {
 			t.Fatal(err)
 		}

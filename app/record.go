@@ -1,9 +1,8 @@
 package app
 
 import (
-	"bytes"
 	"context"
-	"errors"
+	"io"
 	"slices"
 	"strconv"
 	"strings"
@@ -22,6 +21,7 @@ type RecordQuery struct {
 	Year     int    // in the operation's time zone; 0: the one that goes on
 	Yard     string // its id; empty: all
 	Template string // which columns; empty: full
+	First    bool   // of a large operation the yards alone that are shown first
 }
 
 // templates are the columns that can be chosen.
@@ -37,7 +37,8 @@ func (d Desk) Record(ctx context.Context, q RecordQuery) (wire.Record, error) {
 	return d.record(ctx, q, "2 Jan 2006")
 }
 
-func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.Record, error) {
+// readRecord reads what is wanted, into a record without lines.
+func (d Desk) readRecord(q RecordQuery) (wire.Record, error) {
 	year := q.Year
 	if year == 0 {
 		year, _, _ = timeOf(d.today()).Date()
@@ -48,11 +49,22 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 	if out.Columns == nil {
 		l.Add("columns", fault.Unknown)
 	}
-	if err := l.Err(); err != nil {
+	return out, l.Err()
+}
+
+func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.Record, error) {
+	out, err := d.readRecord(q)
+	if err != nil {
 		return out, err
 	}
-	from := time.Date(year, 1, 1, 0, 0, 0, 0, d.who.Zone).UTC()
-	rows, err := d.op.Recorded(ctx, q.Yard, from, from.In(d.who.Zone).AddDate(1, 0, 0).UTC())
+	from := time.Date(out.Year, 1, 1, 0, 0, 0, 0, d.who.Zone).UTC()
+	r := reading{ctx: ctx}
+	of := d.shown(&r, q.Yard, q.First)
+	if r.err != nil {
+		return out, r.err
+	}
+	out.SoFar = of.soFar
+	rows, err := d.op.Recorded(ctx, of.only, from, from.In(d.who.Zone).AddDate(1, 0, 0).UTC())
 	if err != nil {
 		return out, err
 	}
@@ -70,11 +82,7 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 		return out, err
 	}
 	out.Years = yearsBetween(d.local(first), d.local(last))
-	places, err := d.op.Yards(ctx)
-	if err != nil {
-		return out, err
-	}
-	place := lo.SliceToMap(places, func(y store.Yard) (string, string) { return y.ID, y.Place })
+	place := lo.SliceToMap(of.yards, func(y store.Yard) (string, string) { return y.ID, y.Place })
 	write := recordWriter{d: d, dayForm: dayForm, columns: out.Columns}
 	for i, r := range rows { // they come by yard and colony
 		newYard := i == 0 || rows[i-1].YardID != r.YardID
@@ -194,27 +202,46 @@ func (w recordWriter) was(a wire.Application) string {
 	return recorded(a)
 }
 
-// RecordFile is the record as CSV, with what was amended in the last column; that it was
-// taken out is logged.
-func (d Desk) RecordFile(ctx context.Context, q RecordQuery) ([]byte, error) {
-	record, err := d.record(ctx, q, dateForm)
-	if err != nil {
-		return nil, err
+// BeginRecordFile tells what about a query cannot be, and logs what is taken out.
+func (d Desk) BeginRecordFile(ctx context.Context, q RecordQuery) error {
+	if _, err := d.readRecord(q); err != nil {
+		return err
 	}
-	var out bytes.Buffer
-	table, err := newSheet(&out, slices.Concat([]string{"yard", "colony"}, record.Columns, []string{"amended"}))
+	return d.logged(ctx, d.op, exported, "record")
+}
+
+// RecordFile writes the record as CSV, yard by yard, with what was amended in the last column.
+func (d Desk) RecordFile(ctx context.Context, q RecordQuery, to io.Writer) error {
+	table, err := newSheet(to, slices.Concat([]string{"yard", "colony"}, templates[q.Template], []string{"amended"}))
 	if err != nil {
-		return nil, err
+		return err
 	}
+	r := reading{ctx: ctx}
+	for _, y := range d.shown(&r, q.Yard, false).yards {
+		q.Yard = y.ID
+		record, err := d.record(ctx, q, dateForm)
+		if err != nil {
+			return err
+		}
+		if err := writeLines(table, record); err != nil {
+			return err
+		}
+	}
+	if r.err != nil {
+		return r.err
+	}
+	return table.end()
+}
+
+func writeLines(table *sheet, record wire.Record) error {
 	for _, y := range record.Yards {
 		for _, c := range y.Colonies {
 			for _, l := range c.Lines {
 				if err := table.row(slices.Concat([]string{y.Name, c.Name}, l.Cells, []string{strings.Join(l.Changes, " ")})...); err != nil {
-					return nil, err
+					return err
 				}
 			}
 		}
 	}
-	err = errors.Join(table.end(), d.logged(ctx, d.op, exported, "record"))
-	return out.Bytes(), err
+	return nil
 }

@@ -1,6 +1,7 @@
 package app
 
 import (
+	"bytes"
 	"encoding/csv"
 	"slices"
 	"strings"
@@ -58,11 +59,12 @@ func TestMedicineRecord(t *testing.T) {
 	if len(two) != 1 || two[0].Cells[1] != "Dribble: undone, nothing given" || two[0].Cells[2] != "" || !strings.Contains(two[0].Changes[0], "before: 20 mL.") {
 		t.Errorf("%+v", two)
 	}
-	text, err := v.d.RecordFile(t.Context(), RecordQuery{Year: 2026, Template: "short"})
+	var text bytes.Buffer
+	err = v.d.RecordFile(t.Context(), RecordQuery{Year: 2026, Template: "short"}, &text)
 	if err != nil {
 		t.Fatal(err)
 	}
-	table, err := csv.NewReader(strings.NewReader(string(text))).ReadAll()
+	table, err := csv.NewReader(&text).ReadAll()
 	if err != nil || len(table) != 5 || !slices.Equal(table[0], []string{"yard", "colony", "day", "treatment", "amount", "withdrawal", "person", "amended"}) ||
 		table[1][2] != "2026-11-20" || table[1][5] != "7 days, until 2026-11-27" || table[4][1] != "3" {
 		t.Errorf("%q %v", table, err)
@@ -124,6 +126,6 @@ func TestMedicineRecordByLocalYear(t *testing.T) {
 	}
 	_, err = v.d.Record(t.Context(), RecordQuery{Year: 1})
 	refused(t, err, "year", fault.TooLow)
-	_, err = v.d.RecordFile(t.Context(), RecordQuery{Template: "all of it"})
+	err = v.d.BeginRecordFile(t.Context(), RecordQuery{Template: "all of it"})
 	refused(t, err, "columns", fault.Unknown)
 }

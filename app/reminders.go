@@ -106,7 +106,7 @@ const namedThings = 3
 
 // reminder is what there is to do today, and how much: what is late, and what is due.
 func (d Desk) reminder(ctx context.Context) (message []byte, things int, err error) {
-	today, err := d.Today(ctx)
+	today, err := d.Today(ctx, false)
 	if err != nil {
 		return nil, 0, err
 	}

@@ -53,14 +53,14 @@ func TestOddNamesComeBack(t *testing.T) {
 	if err != nil || y.Yards[0].Name != "=cmd()" || y.Yards[0].Latitude != -41.2 {
 		t.Errorf("%+v %v", y, err)
 	}
-	out, err := first.Export(t.Context())
+	out, err := exportOf(t, first)
 	if err != nil || !bytes.Contains(out, []byte("'=cmd(),'@A1")) || !bytes.Contains(out, []byte(",-41.2,")) {
 		t.Fatalf("%s %v", out, err)
 	}
 	if done, err := second.Import(t.Context(), out, ImportAll); err != nil || done.Stored != 2 {
 		t.Fatalf("%+v %v", done, err)
 	}
-	if back, err := second.Export(t.Context()); err != nil || !bytes.Equal(back, out) {
+	if back, err := exportOf(t, second); err != nil || !bytes.Equal(back, out) {
 		t.Errorf("%s\nbecame\n%s, %v", out, back, err)
 	}
 }

@@ -24,10 +24,10 @@ type situation struct {
 	board  calendar.Day // since when a clean board lies under it; 0: nobody said
 }
 
-// situations tells of living colonies, in a fixed number of statements. latitudes is by
-// yard.
-func (d Desk) situations(r *reading, rows []store.Colony, latitudes map[string]float64) []situation {
-	h, counts, thresholds := all(r, d.history), all(r, d.op.LastCounts), all(r, d.thresholds)
+// situations tells of living colonies, in a fixed number of statements. those are the same
+// colonies; latitudes is by yard.
+func (d Desk) situations(r *reading, rows []store.Colony, those store.Among, latitudes map[string]float64) []situation {
+	h, counts, thresholds := d.historyOf(r, those), by(r, d.op.LastCounts, those), all(r, d.thresholds)
 	out := make([]situation, len(rows))
 	at := make(map[string]int, len(rows))
 	for i, row := range rows {

@@ -23,21 +23,22 @@ import (
 // listed is for how many days what is to come is listed.
 const listed = 14
 
-// Today tells what there is to do, and where.
-func (d Desk) Today(ctx context.Context) (wire.Today, error) {
+// Today tells what there is to do, and where: first in the yards alone that are shown first.
+func (d Desk) Today(ctx context.Context, first bool) (wire.Today, error) {
 	r := reading{ctx: ctx}
-	back := d.today() - memory
-	rows := by(&r, d.op.ColoniesSince, timeOf(back))
+	of := d.shown(&r, "", first)
+	yards := of.yards
+	rows, those := d.stood(&r, of)
 	shelved := beside(&r, d.shelfOn, d.today())
-	colonies, jobs := d.comebacks(&r, rows, back)
+	colonies, jobs := d.comebacks(&r, rows, those)
 	together := all(&r, d.op.Fortnight)
-	thresholds, yards, labels := all(&r, d.thresholds), all(&r, d.op.Yards), all(&r, d.labels)
+	thresholds, labels := all(&r, d.thresholds), all(&r, d.labels)
 	shelf := shelved()
 	if r.err != nil {
 		return wire.Today{}, r.err
 	}
 	colonies = lo.Filter(colonies, func(k comeback, _ int) bool { return k.row.EndedOn == nil })
-	out := wire.Today{Today: written(d.today()), Hives: len(colonies)}
+	out := wire.Today{Today: written(d.today()), SoFar: of.soFar, Hives: len(colonies)}
 	marked := grouped(colonies, jobs, d.onBand)
 	out.Followups = lo.Filter(marked, func(f wire.Followup, _ int) bool {
 		return followup.State(f.State).Open() && f.From <= written(d.today()+listed)

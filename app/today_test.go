@@ -14,7 +14,7 @@ import (
 
 func (v *visitor) today() wire.Today {
 	v.t.Helper()
-	out, err := v.d.Today(v.t.Context())
+	out, err := v.d.Today(v.t.Context(), false)
 	if err != nil {
 		v.t.Fatal(err)
 	}
@@ -194,7 +194,7 @@ func TestTodayTellsOfAnOldBackup(t *testing.T) {
 		if age > 0 {
 			last = wall.Add(-age)
 		}
-		today, err := d.Today(t.Context())
+		today, err := d.Today(t.Context(), false)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -71,7 +71,7 @@ func (d Desk) TakeOut(ctx context.Context, colony, id string, in wire.TakeOut) (
 		return wire.ColonyWhole{}, err
 	}
 	r := reading{ctx: ctx}
-	h := d.historyOf(&r, []string{colony}, timeOf(0))
+	h := d.historyOf(&r, ever(colony))
 	given := h.given.Of(colony)
 	i := slices.IndexFunc(given, func(t treatment.Treatment) bool { return t.ID == id && (t.Out == 0 || t.Out == day) })
 	if r.err == nil && i >= 0 && given[i].Out != 0 { // so it was said already

@@ -112,10 +112,11 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 // stopAt finds what to stop at before anything is given: the same acid given before, and
 // with jobs, other open jobs that the colonies are in.
 func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
-	h := d.historyOf(r, v.ids(), timeOf(d.today()-memory)) // brood seen since then ends a broodless time
+	those := d.remembering(v.ids())
+	h := d.historyOf(r, those) // brood seen since then ends a broodless time
 	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h) })
 	if jobs {
-		d.withJobs(r, bees, v.job.ID)
+		d.withJobs(r, bees, those, v.job.ID)
 	}
 	own := map[string]bool{} // what this visit gave stops nobody
 	for _, all := range h.given.Applications {

@@ -110,7 +110,7 @@ func named(err error) error {
 func (d Desk) Yard(ctx context.Context, id string) (wire.YardWhole, error) {
 	r := reading{ctx: ctx}
 	y, rows := by(&r, d.op.Yard, id), by(&r, d.op.ColoniesIn, id)
-	colonies := d.situations(&r, rows, map[string]float64{id: y.Latitude})
+	colonies := d.situations(&r, rows, d.remembering(lo.Map(rows, colonyID)), map[string]float64{id: y.Latitude})
 	boards := by(&r, d.op.LastSeams, lo.Map(rows, colonyID))
 	if r.err != nil {
 		return wire.YardWhole{}, r.err

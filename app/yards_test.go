@@ -359,7 +359,7 @@ func TestStatementsDoNotGrow(t *testing.T) {
 			"yard":   func() error { _, err := d.Yard(t.Context(), y); return err },
 			"counts": func() error { _, err := d.Counts(t.Context(), y); return err },
 			"yards":  func() error { _, err := d.Yards(t.Context()); return err },
-			"jobs":   func() error { _, err := d.Jobs(t.Context(), false); return err },
+			"jobs":   func() error { _, err := d.Jobs(t.Context(), false, false); return err },
 		} {
 			before := asked()
 			if err := do(); err != nil {

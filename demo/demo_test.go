@@ -66,7 +66,7 @@ func TestSeedAgain(t *testing.T) {
 	if err != nil || len(yards.Yards) != 3 || yards.Yards[0].Colonies+yards.Yards[1].Colonies+yards.Yards[2].Colonies != 25 {
 		t.Errorf("got %+v %v", yards, err)
 	}
-	jobs, err := d.Jobs(t.Context(), false)
+	jobs, err := d.Jobs(t.Context(), false, false)
 	if err != nil || len(jobs.Jobs) != 1+len(told.Jobs) || len(jobs.Jobs[0].Colonies) != 6 {
 		t.Errorf("got %+v %v", jobs, err)
 	}
@@ -153,7 +153,7 @@ func TestDecember(t *testing.T) {
 	if over["Ropewalk"] != 2 || over["Saltmarsh Hut"] != 0 || over["Kiln Lane"] != 0 {
 		t.Errorf("over the line: %v", over)
 	}
-	jobs, err := a.Desk(who).Jobs(t.Context(), false)
+	jobs, err := a.Desk(who).Jobs(t.Context(), false, false)
 	if err != nil {
 		t.Fatal(err)
 	}

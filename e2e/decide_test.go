@@ -19,16 +19,7 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 	s := up(t, false)
 	s.Overcast()
 	o := ownerOf(t, s)
-	var file strings.Builder
-	file.WriteString("yard,colony,boxes,latitude\n")
-	for i := range 200 {
-		fmt.Fprintf(&file, "Yard %d,H%03d,deep 10,57\n", i/40+1, i+1)
-	}
-	response, err := o.http.Post(s.URL+"/api/import/colonies?mode=all", "text/csv", strings.NewReader(file.String()))
-	if err != nil || response.StatusCode != http.StatusOK {
-		t.Fatal(response.Status, err)
-	}
-	_ = response.Body.Close()
+	o.stands(5, 40)
 	p := open(t, s.URL+"/decide", browser.Desk)
 	p.signIn("Owner")
 	p.until(`document.querySelectorAll('[data-row]').length === 200`)
@@ -88,4 +79,40 @@ func TestDecideOverTwoHundredByKeys(t *testing.T) {
 	p.choose("A registered product, by its label")
 	p.click("[data-make-job]")
 	p.says("h1", "Yard 1, Yard 5, dribble")
+}
+
+// stands brings so many yards with so many hives each, numbered through.
+func (o owner) stands(yards, hives int) {
+	o.t.Helper()
+	var file strings.Builder
+	file.WriteString("yard,colony,boxes,latitude\n")
+	for i := range yards * hives {
+		fmt.Fprintf(&file, "Yard %d,H%03d,deep 10,57\n", i/hives+1, i+1)
+	}
+	response, err := o.http.Post(o.url+"/api/import/colonies?mode=all", "text/csv", strings.NewReader(file.String()))
+	if err != nil || response.StatusCode != http.StatusOK {
+		o.t.Fatal(response.Status, err)
+	}
+	_ = response.Body.Close()
+}
+
+// Of more than 500 hives the first yards are asked for first, and all of them after it; what goes
+// over all is told of all alone.
+func TestManyHivesComeInTwo(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	o.stands(3, 180)
+	p := open(t, s.URL+"/record", browser.Desk)
+	p.signIn("Owner")
+	for _, of := range []struct{ path, whole string }{
+		{"/decide", `document.querySelectorAll('[data-grid] > div').length === 3 && document.querySelector('[data-narrow]')?.innerText.includes('540')`},
+		{"/check", `document.querySelector('main a[href="/decide"]')`},
+		{"/", `document.querySelector('[data-week]')`},
+		{"/record", `document.querySelector('[data-record] .no-print button:not(:disabled)')`},
+	} {
+		p.do(chromedp.Evaluate[chromedp.Void]("performance.clearResourceTimings()"))
+		p.turn(of.path)
+		p.until(of.whole + ` && !document.querySelector('[data-so-far]') && ['true', 'false'].every((first) =>
+			performance.getEntriesByType('resource').some((e) => e.name.includes('first=' + first)))`)
+	}
 }

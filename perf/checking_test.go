@@ -2,9 +2,8 @@ package perf
 
 import (
 	"database/sql"
+	"errors"
 	"fmt"
-	"io"
-	"net/http"
 	"slices"
 	"testing"
 	"time"
@@ -25,46 +24,39 @@ const fiveYears = `INSERT INTO applications (operation_id, id, visit_day, colony
 	'{}', 'permit', '', 0, '', 60, '', d.day, 1, d.day FROM colonies c
 	JOIN (SELECT seq, '2026-12-03' - INTERVAL seq * 45 DAY AS day FROM seq_1_to_40) d`
 
+// laden is a crew with so many colonies that have years behind them.
+func laden(yards, colonies int) (crew, error) {
+	c, err := newCrew()
+	if err != nil {
+		return c, err
+	}
+	if err := errors.Join(c.fill(yards, colonies), c.exec(fiveYears)); err != nil {
+		return c, errors.Join(err, c.Down())
+	}
+	return c, nil
+}
+
 // checking measures what follows for many colonies with years behind them, at the server and
 // drawn, and the same of Today.
 func checking() ([]figure, error) {
-	c, err := newCrew()
+	c, err := laden(yardsMany, coloniesMany)
 	if err != nil {
 		return nil, err
 	}
 	defer func() { _ = c.Down() }()
-	if err := c.fill(); err != nil {
-		return nil, err
-	}
 	db, err := sql.Open("mysql", c.DB.DSN())
 	if err != nil {
 		return nil, err
 	}
 	defer func() { _ = db.Close() }()
-	if _, err := db.Exec(fiveYears); err != nil {
-		return nil, err
-	}
 	asked := func() (n int, err error) {
 		var name string
 		return n, db.QueryRow("SHOW GLOBAL STATUS LIKE 'Com_select'").Scan(&name, &n)
 	}
-	once := func(path string) (time.Duration, error) {
-		begun := time.Now()
-		response, err := c.client.Get(c.URL + path)
-		if err != nil {
-			return 0, err
-		}
-		_, err = io.Copy(io.Discard, response.Body)
-		_ = response.Body.Close()
-		if err == nil && response.StatusCode != http.StatusOK {
-			err = fmt.Errorf("%s: %s", path, response.Status)
-		}
-		return time.Since(begun), err
-	}
 	median := func(path string) (time.Duration, error) {
 		var took []time.Duration
 		for range 15 {
-			one, err := once(path)
+			one, err := c.answered(path)
 			if err != nil {
 				return 0, err
 			}
@@ -81,7 +73,7 @@ func checking() ([]figure, error) {
 	if err != nil {
 		return nil, err
 	}
-	if _, err := once("/api/check"); err != nil {
+	if _, err := c.answered("/api/check"); err != nil {
 		return nil, err
 	}
 	after, err := asked()

@@ -1,7 +1,6 @@
 package perf
 
 import (
-	"database/sql"
 	"errors"
 	"fmt"
 	"slices"
@@ -83,15 +82,8 @@ func afterYears(old round) ([]figure, error) {
 		return nil, err
 	}
 	defer func() { _ = fresh.Down() }()
-	db, err := sql.Open("mysql", old.DB.DSN())
-	if err != nil {
+	if err := old.exec(tenYears...); err != nil {
 		return nil, err
-	}
-	defer func() { _ = db.Close() }()
-	for _, statement := range tenYears {
-		if _, err := db.Exec(statement); err != nil {
-			return nil, fmt.Errorf("%.50s: %w", statement, err)
-		}
 	}
 	took, err := doseTimes(fresh, old)
 	if err != nil {

@@ -219,19 +219,11 @@ func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]s
 	return out, err
 }
 
-// GivenSince hands over what stands of all colonies since a time, in the order in which it
-// was written, with what tells of what is in a hive.
-func (o Operation) GivenSince(ctx context.Context, since time.Time, with func(Application)) error {
-	return given(o.own(ctx).Table("applications FORCE INDEX (newest)").Where("given_at >= ?", since), with)
-}
-
-// GivenTo is GivenSince for some colonies.
+// GivenTo hands over what stands of some colonies, in the order in which it was written, with
+// what tells of what is in a hive.
 func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application)) error {
-	return given(o.own(ctx).Table("applications FORCE INDEX (by_colony)").Where("colony_id IN ? AND given_at >= ?", a.Colonies, a.Since), with)
-}
-
-func given(q *gorm.DB, with func(Application)) error {
-	q = q.Where("superseded = 0 AND kind <> 'skipped'").
+	q := a.in(o.own(ctx).Table(a.from("applications", "newest", "by_colony")), "colony_id").
+		Where("given_at >= ? AND superseded = 0 AND kind <> 'skipped'", a.Since).
 		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
 			"eggs", "board", "created_at").Order("seq")
 	return each(q, func(a *Application) []any {

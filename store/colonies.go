@@ -57,6 +57,17 @@ func (o Operation) ColoniesSince(ctx context.Context, day time.Time) ([]Colony, 
 	return o.stacked(ctx, "(ended_on IS NULL OR ended_on >= ?)", day)
 }
 
+// Stood are yards, and since when colonies are asked for that stood there.
+type Stood struct {
+	Yards []string
+	Since time.Time
+}
+
+// ColoniesOf is ColoniesSince for some yards.
+func (o Operation) ColoniesOf(ctx context.Context, s Stood) ([]Colony, error) {
+	return o.stacked(ctx, "yard_id IN ? AND (ended_on IS NULL OR ended_on >= ?)", s.Yards, s.Since)
+}
+
 // ClosedIn lists those that ended in a yard, the last first, without their boxes.
 func (o Operation) ClosedIn(ctx context.Context, yard string) ([]Colony, error) {
 	return all[Colony](o.own(ctx).Where("yard_id = ? AND ended_on IS NOT NULL", yard).Order("ended_on DESC, name").Limit(closedMost))
@@ -70,8 +81,8 @@ func (o Operation) living(ctx context.Context, where string, of any) ([]Colony, 
 }
 
 // stacked reads colonies with their boxes.
-func (o Operation) stacked(ctx context.Context, where string, of any) ([]Colony, error) {
-	living := func() *gorm.DB { return o.own(ctx).Where(where, of) }
+func (o Operation) stacked(ctx context.Context, where string, of ...any) ([]Colony, error) {
+	living := func() *gorm.DB { return o.own(ctx).Where(where, of...) }
 	out, err := all[Colony](living().Order("yard_id, position, name"))
 	if err != nil {
 		return nil, err
@@ -183,7 +194,8 @@ func (o Operation) Reopen(ctx context.Context, id string, version int, happened 
 
 // Stands counts the living colonies of each yard.
 func (o Operation) Stands(ctx context.Context) (map[string]int, error) {
-	return byID[int](o.own(ctx).Model(&Colony{}).Where("ended_on IS NULL").Select("yard_id AS id, COUNT(*) AS value").Group("yard_id"))
+	// A living name is one a colony; its index is read alone.
+	return byID[int](o.own(ctx).Table("colonies FORCE INDEX (living)").Select("yard_id AS id, COUNT(living_name) AS value").Group("yard_id"))
 }
 
 // LastPosition is the last place that is taken in the line of each yard.

@@ -72,26 +72,25 @@ func (o Operation) CountsIn(ctx context.Context, yard string) ([]MiteCount, erro
 		Order("counted_on, created_at, colony_id"))
 }
 
-// CountsSince hands over those of all colonies since a day, the oldest first, without void
-// ones and remarks.
-func (o Operation) CountsSince(ctx context.Context, since time.Time, with func(MiteCount)) error {
-	q := o.own(ctx).Model(&MiteCount{}).Where("voided_at IS NULL AND counted_on >= ?", since).
+// Counts hands over those of some colonies, the oldest first, without void ones and remarks.
+func (o Operation) Counts(ctx context.Context, a Among, with func(MiteCount)) error {
+	q := a.in(o.own(ctx).Table(a.from("mite_counts", "by_day", "newest")), "colony_id").Where("voided_at IS NULL AND counted_on >= ?", a.Since).
 		Select("colony_id", "kind", "mites", "days", "share", "bees", "counted_on").Order("counted_on")
 	return each(q, func(c *MiteCount) []any {
 		return []any{&c.ColonyID, &c.Kind, &c.Mites, &c.Days, &c.Share, &c.Bees, &c.CountedOn}
 	}, with)
 }
 
-// LastCounts gives the newest count of each colony that is not void.
-func (o Operation) LastCounts(ctx context.Context) ([]MiteCount, error) {
+// LastCounts gives the newest count of each of some colonies that is not void, however old.
+func (o Operation) LastCounts(ctx context.Context, a Among) ([]MiteCount, error) {
+	// The newest is found by its index alone; the planner would read every count of every colony.
+	newest := a.in(o.own(ctx).Table("colonies k"), "k.id").Select(`k.id AS colony_id, (SELECT l.counted_on FROM mite_counts l FORCE INDEX (newest)
+		WHERE l.operation_id = k.operation_id AND l.colony_id = k.id AND l.voided_at IS NULL ORDER BY l.counted_on DESC LIMIT 1) AS last`)
 	var out []MiteCount
-	// The order is said, for the planner would read every count of every colony.
-	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN c.colony_id, c.kind, c.mites, c.days, c.share, c.bees, c.counted_on
-		FROM (SELECT colony_id, MAX(counted_on) AS last FROM mite_counts FORCE INDEX (newest)
-			WHERE operation_id = ? AND voided_at IS NULL GROUP BY colony_id) n
+	err := o.db.WithContext(ctx).Raw(`SELECT STRAIGHT_JOIN c.colony_id, c.kind, c.mites, c.days, c.share, c.bees, c.counted_on FROM (?) n
 		JOIN mite_counts c FORCE INDEX (newest)
 			ON c.operation_id = ? AND c.colony_id = n.colony_id AND c.voided_at IS NULL AND c.counted_on = n.last
-		ORDER BY c.created_at`, o.id, o.id).Scan(&out).Error
+		ORDER BY c.created_at`, newest, o.id).Scan(&out).Error
 	return out, err
 }
 

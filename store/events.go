@@ -4,6 +4,9 @@ import (
 	"context"
 	"errors"
 	"time"
+
+	"github.com/samber/lo"
+	"gorm.io/gorm"
 )
 
 // Event is something that happened to a colony as a whole.
@@ -22,20 +25,30 @@ type Event struct {
 
 func (Event) TableName() string { return "colony_events" }
 
-// EventsSince lists what happened to any colony since a day, the oldest first.
-func (o Operation) EventsSince(ctx context.Context, since time.Time) ([]Event, error) {
-	return all[Event](o.own(ctx).Where("happened_on >= ?", since).Order("happened_on, seq"))
-}
-
-// Among are some colonies, and since when.
+// Among are some colonies, or all, and since when.
 type Among struct {
+	All      bool
 	Colonies []string
 	Since    time.Time
 }
 
-// EventsAmong is EventsSince for some colonies.
-func (o Operation) EventsAmong(ctx context.Context, a Among) ([]Event, error) {
-	return all[Event](o.own(ctx).Where("colony_id IN ? AND happened_on >= ?", a.Colonies, a.Since).Order("happened_on, seq"))
+// in narrows a query to them. Of all of them nothing is said: the planner takes longer over a
+// list of hundreds than their rows do.
+func (a Among) in(q *gorm.DB, column string) *gorm.DB {
+	if a.All {
+		return q
+	}
+	return q.Where(column+" IN ?", a.Colonies)
+}
+
+// from is a table read by the index that suits: one by time, or one by colony.
+func (a Among) from(table, byTime, byColony string) string {
+	return table + " FORCE INDEX (" + lo.Ternary(a.All, byTime, byColony) + ")"
+}
+
+// Events lists what happened to some colonies, the oldest first.
+func (o Operation) Events(ctx context.Context, a Among) ([]Event, error) {
+	return all[Event](a.in(o.own(ctx), "colony_id").Where("happened_on >= ?", a.Since).Order("happened_on, seq"))
 }
 
 // HappenedOnce writes what happened to a colony; the same on the same day is one.

@@ -17,9 +17,9 @@ type FollowupSkip struct {
 	CreatedAt   time.Time
 }
 
-// Skips lists all that were written since a time.
-func (o Operation) Skips(ctx context.Context, since time.Time) ([]FollowupSkip, error) {
-	return all[FollowupSkip](o.own(ctx).Where("created_at >= ?", since))
+// Skips lists those of some colonies.
+func (o Operation) Skips(ctx context.Context, a Among) ([]FollowupSkip, error) {
+	return all[FollowupSkip](a.in(o.own(ctx), "colony_id").Where("created_at >= ?", a.Since))
 }
 
 // Skip writes reasons, the newer over the older.

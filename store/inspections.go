@@ -5,7 +5,6 @@ import (
 	"encoding/json"
 	"time"
 
-	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
 
@@ -39,18 +38,9 @@ func (o Operation) InspectionsOf(ctx context.Context, colony string) ([]Inspecti
 	return all[Inspection](o.own(ctx).Where("colony_id = ?", colony).Order("seen_on, created_at"))
 }
 
-// InspectionsSince lists those of all colonies since a day, the oldest first, without
-// notes and seams.
-func (o Operation) InspectionsSince(ctx context.Context, since time.Time) ([]Inspection, error) {
-	return bare(o.own(ctx).Where("seen_on >= ?", since))
-}
-
-// InspectionsAmong is InspectionsSince for some colonies.
-func (o Operation) InspectionsAmong(ctx context.Context, a Among) ([]Inspection, error) {
-	return bare(o.own(ctx).Table("inspections FORCE INDEX (of_colony)").Where("colony_id IN ? AND seen_on >= ?", a.Colonies, a.Since))
-}
-
-func bare(q *gorm.DB) ([]Inspection, error) {
+// Inspections lists those of some colonies, the oldest first, without notes and seams.
+func (o Operation) Inspections(ctx context.Context, a Among) ([]Inspection, error) {
+	q := a.in(o.own(ctx).Table(a.from("inspections", "by_day", "of_colony")), "colony_id").Where("seen_on >= ?", a.Since)
 	return all[Inspection](q.Select("colony_id", "seen_on", "quarters", "brood", "eggs", "larvae", "stores", "supers", "queen", "created_at").
 		Order("seen_on, created_at"))
 }

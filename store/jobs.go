@@ -88,14 +88,28 @@ func (o Operation) SaveJob(ctx context.Context, j *Job) (created bool, err error
 	return err == nil, taken(err)
 }
 
-// Jobs lists the newest with their colonies: those that are put away among them, or not.
-func (o Operation) Jobs(ctx context.Context, archived bool) ([]Job, error) {
-	rows, most := o.own(ctx), 1000
-	if !archived {
-		rows, most = rows.Where("NOT archived"), 100
+// JobList is which jobs are listed.
+type JobList struct {
+	Archived bool // those that are put away among them
+	Most     int  // the newest so many
+}
+
+// Jobs lists the newest with their colonies.
+func (o Operation) Jobs(ctx context.Context, of JobList) ([]Job, error) {
+	return all[Job](o.listed(ctx, of).Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
+		Order("created_at DESC, id").Limit(of.Most))
+}
+
+// CountJobs tells how many there are to be listed.
+func (o Operation) CountJobs(ctx context.Context, of JobList) (int, error) {
+	return value[int](o.listed(ctx, of).Model(&Job{}).Select("COUNT(*)"))
+}
+
+func (o Operation) listed(ctx context.Context, of JobList) *gorm.DB {
+	if of.Archived {
+		return o.own(ctx)
 	}
-	return all[Job](rows.Preload("Colonies", func(db *gorm.DB) *gorm.DB { return db.Order("position") }).
-		Order("created_at DESC, id").Limit(most))
+	return o.own(ctx).Where("NOT archived")
 }
 
 // JobsSince lists those made since a time likewise, however many.
@@ -165,16 +179,25 @@ type Waiting struct {
 	Day                           time.Time
 }
 
-// Waits lists the colonies that jobs still have to come to on a day since another.
-func (o Operation) Waits(ctx context.Context, since time.Time) ([]Waiting, error) {
+// Waits lists those of some colonies that jobs still have to come to.
+func (o Operation) Waits(ctx context.Context, among Among) ([]Waiting, error) {
 	var out []Waiting
-	err := o.db.WithContext(ctx).Raw(`SELECT j.id AS job_id, j.name, j.method, c.colony_id, c.day FROM jobs j
-		JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id
-		WHERE j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
+	q := o.db.WithContext(ctx).Table("jobs j").Select("j.id AS job_id, j.name, j.method, c.colony_id, c.day").
+		Joins("JOIN job_colonies c ON c.operation_id = j.operation_id AND c.job_id = j.id").
+		Where(`j.operation_id = ? AND j.ended_on IS NULL AND c.day >= ? AND NOT EXISTS (
 			SELECT 1 FROM applications a FORCE INDEX (of_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id AND a.colony_id = c.colony_id
-			AND a.superseded = 0 AND a.reason <> 'taken_back' AND a.kind IN ('given', 'skipped'))
-		ORDER BY c.day`, o.id, since).Scan(&out).Error
-	return out, err
+			AND a.superseded = 0 AND a.reason <> 'taken_back' AND a.kind IN ('given', 'skipped'))`, o.id, among.Since)
+	return out, among.in(q, "c.colony_id").Order("c.day").Scan(&out).Error
+}
+
+// LeftIn lists the colonies that were given something by some jobs since a time, of which no later
+// removal is written: whether it still is in the hive, and stays there at all, is for the rules.
+func (o Operation) LeftIn(ctx context.Context, jobs []string, since time.Time) ([]string, error) {
+	var out []string
+	return out, o.db.WithContext(ctx).Table("applications a FORCE INDEX (by_job)").Distinct("a.colony_id").
+		Where("a.operation_id = ? AND a.job_id IN ? AND a.superseded = 0 AND a.kind = 'given' AND a.given_at >= ?", o.id, jobs, since).
+		Where(`NOT EXISTS (SELECT 1 FROM applications t FORCE INDEX (by_colony) WHERE t.operation_id = a.operation_id AND t.superseded = 0 AND t.colony_id = a.colony_id
+			AND t.kind = 'out' AND t.method = a.method AND t.visit_day > a.visit_day AND COALESCE(t.ends_id, a.id) = a.id)`).Scan(&out).Error
 }
 
 // DoneOf counts by job and day the colonies that have a line in the register.
@@ -203,11 +226,12 @@ type ColonyName struct {
 	Boxes int
 }
 
-// Names gives every colony's name and how many boxes its hive has.
-func (o Operation) Names(ctx context.Context) (map[string]ColonyName, error) {
+// Names gives the names of some colonies, and how many boxes their hives have.
+func (o Operation) Names(ctx context.Context, a Among) (map[string]ColonyName, error) {
 	var rows []ColonyName
-	err := o.db.WithContext(ctx).Raw(`SELECT c.id, c.name, COUNT(b.position) AS boxes FROM colonies c
-		LEFT JOIN colony_boxes b ON b.operation_id = c.operation_id AND b.colony_id = c.id
-		WHERE c.operation_id = ? GROUP BY c.id, c.name`, o.id).Scan(&rows).Error
+	q := a.in(o.db.WithContext(ctx).Table("colonies c").Where("c.operation_id = ?", o.id), "c.id").
+		Joins("LEFT JOIN colony_boxes b ON b.operation_id = c.operation_id AND b.colony_id = c.id").
+		Select("c.id, c.name, COUNT(b.position) AS boxes").Group("c.id, c.name")
+	err := q.Scan(&rows).Error
 	return lo.KeyBy(rows, func(r ColonyName) string { return r.ID }), err
 }

@@ -98,7 +98,7 @@ func TestEndFreesTheName(t *testing.T) {
 	if living, err := o.ColoniesIn(t.Context(), id("a")); err != nil || len(living) != 1 || living[0].ID != id("new") {
 		t.Errorf("got %+v %v", living, err)
 	}
-	if events, err := o.EventsAmong(t.Context(), Among{Colonies: []string{id("a-c0")}}); err != nil || len(events) != 1 {
+	if events, err := o.Events(t.Context(), Among{Colonies: []string{id("a-c0")}}); err != nil || len(events) != 1 {
 		t.Errorf("got %+v %v", events, err)
 	}
 }
@@ -120,7 +120,7 @@ func TestNewest(t *testing.T) {
 		}
 	}
 	mites := func() map[string]int {
-		rows, err := o.LastCounts(t.Context())
+		rows, err := o.LastCounts(t.Context(), Among{All: true})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -157,7 +157,7 @@ func TestNewest(t *testing.T) {
 	if seams, err := o.LastSeams(t.Context(), []string{id("a-c0"), id("a-c1")}); err != nil || len(seams) != 1 || string(seams[id("a-c0")]) != `[[1]]` {
 		t.Errorf("got %s %v", seams, err)
 	}
-	if rows, err := o.InspectionsSince(t.Context(), date(11, 15)); err != nil || len(rows) != 2 || rows[1].Brood != "none" {
+	if rows, err := o.Inspections(t.Context(), Among{Colonies: []string{id("a-c0")}, Since: date(11, 15)}); err != nil || len(rows) != 2 || rows[1].Brood != "none" {
 		t.Errorf("got %+v %v", rows, err)
 	}
 	if err := o.Inspect(t.Context(), []Inspection{{ID: id("9"), ColonyID: id("none"), SeenOn: noon, CreatedAt: noon}}); !errors.Is(err, ErrNotFound) {
@@ -179,7 +179,7 @@ func TestJobOnce(t *testing.T) {
 	if _, err := o.SaveJob(t.Context(), job("a-c0", "none")); !errors.Is(err, ErrNotFound) {
 		t.Errorf("a colony that is none: %v", err)
 	}
-	if jobs, err := o.Jobs(t.Context(), true); err != nil || len(jobs) != 0 {
+	if jobs, err := o.Jobs(t.Context(), JobList{Archived: true, Most: 9}); err != nil || len(jobs) != 0 {
 		t.Errorf("half a job shows: %+v %v", jobs, err)
 	}
 	for i := range 2 {
@@ -190,7 +190,7 @@ func TestJobOnce(t *testing.T) {
 	if j, err := o.Job(t.Context(), id("j")); err != nil || len(j.Colonies) != 2 || j.Colonies[0].ColonyID != id("a-c1") {
 		t.Errorf("got %+v %v", j, err)
 	}
-	names, err := o.Names(t.Context())
+	names, err := o.Names(t.Context(), Among{All: true})
 	if err != nil || names[id("a-c0")].Name != "C0" || names[id("a-c0")].Boxes != 2 {
 		t.Errorf("got %+v %v", names, err)
 	}

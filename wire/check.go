@@ -56,7 +56,8 @@ type SkipFollowups struct {
 type Check struct {
 	Today     string      `json:"today"`
 	Followups []Followup  `json:"followups" doc:"Late ones first, then those due, then those that come within eight weeks."`
-	Jobs      []JobStands `json:"jobs" doc:"The newest first."`
+	Jobs      []JobStands `json:"jobs" doc:"The newest first; none while there are yards to come."`
+	SoFar     *SoFar      `json:"so_far,omitempty"`
 }
 
 // JobStands is how one job stands.

@@ -14,6 +14,7 @@ type Decide struct {
 	Conditions []Conditions `json:"conditions" doc:"What each method was held against, in the order of cells; a dribble in the north and the south can differ, then it is the first yard's."`
 	Reasons    []Reason     `json:"reasons" doc:"Every reason that occurs, once; cells name them by their place here."`
 	Yards      []DecideYard `json:"yards"`
+	SoFar      *SoFar       `json:"so_far,omitempty"`
 }
 
 // Reason is why a method fits or does not.

@@ -58,7 +58,8 @@ type JobDay struct {
 
 // Jobs are the newest.
 type Jobs struct {
-	Jobs []Job `json:"jobs"`
+	Jobs  []Job  `json:"jobs"`
+	SoFar *SoFar `json:"so_far,omitempty"`
 }
 
 // JobPlan asks to deal colonies out to days.

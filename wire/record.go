@@ -7,6 +7,7 @@ type Record struct {
 	Columns []string     `json:"columns" doc:"What each line tells, in this order: day, treatment, amount, acid, batch, lots, withdrawal, rule, person."`
 	Yards   []RecordYard `json:"yards"`
 	Lines   int          `json:"lines"`
+	SoFar   *SoFar       `json:"so_far,omitempty"`
 }
 
 // RecordYard is what was given in a yard.

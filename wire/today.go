@@ -13,6 +13,7 @@ type Today struct {
 	Due       int        `json:"due" doc:"Things to do that are due, calls that are urgent among them."`
 	Hives     int        `json:"hives" doc:"Living colonies."`
 	Running   int        `json:"running" doc:"Jobs that are open, or of which something is in a hive."`
+	SoFar     *SoFar     `json:"so_far,omitempty"`
 	Backup    *OldBackup `json:"backup,omitempty" doc:"For owners, where the newest good backup is more than two days old."`
 }
 

@@ -228,3 +228,9 @@ type TakeOut struct {
 	Sure bool   `json:"sure,omitempty" doc:"Yes, although its days are not over."`
 	On   string `json:"on,omitempty" doc:"2006-01-02; today when left out."`
 }
+
+// SoFar tells that an answer is about those alone that are shown first, of many yards or jobs.
+type SoFar struct {
+	Shown int `json:"shown" doc:"How many it is about."`
+	Of    int `json:"of" doc:"How many there are."`
+}

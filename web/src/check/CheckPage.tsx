@@ -1,33 +1,33 @@
-import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { Task } from '../followup/Task'
 import { useTaskKeys } from '../followup/useTaskKeys'
-import { ask, Waiting } from '../kit'
+import { ask, SoFar, useShownFirst, Waiting } from '../kit'
 import page from '../kit/page.module.css'
 import styles from './CheckPage.module.css'
 import { Interval } from './Interval'
 import { percent } from './share'
 import { text } from './text'
 
-const checkQuery = ask(['check'], '/api/check')
+const checkQuery = (first: boolean) => ask(['check', { first }], '/api/check', { query: { first } })
 
 /** What to come back for, late ones first, and how each job stands. */
 export default function CheckPage() {
-  const check = useQuery(checkQuery)
+  const check = useShownFirst(checkQuery)
   useTaskKeys()
-  if (!check.data) return <Waiting query={check} />
-  const { followups, jobs, today } = check.data
+  if (!check.data) return <Waiting query={check.query} />
+  const { followups, jobs, today, so_far } = check.data
   return (
     <main className={page.page}>
       <div className={page.head}>
         <h1>{text.title}</h1>
         <span className="quiet">{text.intro}</span>
+        <SoFar of={so_far} />
       </div>
       <div className={styles.columns}>
         <div>
-          {followups.length === 0 && <p className="quiet">{text.nothing}</p>}
+          {followups.length === 0 && !so_far && <p className="quiet">{text.nothing}</p>}
           {(['late', 'due', 'coming'] as const).map((state) => (
             <Tasks
               key={state}
@@ -41,7 +41,7 @@ export default function CheckPage() {
           <h2>
             {text.jobs} <Link to="/compare">{text.toCompare}</Link>
           </h2>
-          {jobs.length === 0 && (
+          {jobs.length === 0 && !so_far && (
             <p className="quiet">
               {text.noJobs} <Link to="/decide">{text.toDecide}</Link>
             </p>

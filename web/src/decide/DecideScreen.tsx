@@ -12,10 +12,11 @@ import {
   told,
   useKept,
   useRoving,
+  useShownFirst,
   useStart,
   Waiting,
 } from '../kit'
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
@@ -56,11 +57,11 @@ export default function DecideScreen() {
   const people = reader.needed('people', c.people, true)
   const set = choice.set
   const query = { day: c.day, people, ...c.under }
-  const decide = useQuery({
-    ...ask(['decide', query], '/api/decide', { query }),
-    placeholderData: keepPreviousData,
-    enabled: reader.readable,
-  })
+  const decide = useShownFirst(
+    (first) => ask(['decide', { ...query, first }], '/api/decide', { query: { ...query, first } }),
+    { enabled: reader.readable, keep: true },
+  )
+  const { error } = decide.query
   const cards = useQuery(cardsQuery)
   const [open, setOpen] = useState<string>()
   const tick = useCallback(
@@ -107,14 +108,14 @@ export default function DecideScreen() {
         <div className={styles.head}>
           <h1>{text.title}</h1>
           <div className={styles.day}>
-            <Faults value={decide.error instanceof Problem ? decide.error.faults : {}}>
-              {(d ?? decide.error) && (
+            <Faults value={error instanceof Problem ? error.faults : {}}>
+              {(d ?? error) && (
                 <PickDay label={text.dayAsk} path="day" value={c.day} min={today} onChange={pickDay} />
               )}
             </Faults>
           </div>
           <div className={styles.crew}>
-            <Faults value={{ ...(decide.error instanceof Problem && decide.error.faults), ...reader.faults }}>
+            <Faults value={{ ...(error instanceof Problem && error.faults), ...reader.faults }}>
               <Field
                 label={text.crew}
                 path="people"
@@ -162,13 +163,13 @@ export default function DecideScreen() {
             foldAll={(all) => update((v) => ({ ...v, folded: all ? yards.map((y) => y.id) : [] }))}
           />
         )}
-        {!d && reader.readable && <Waiting query={decide} />}
+        {!d && reader.readable && <Waiting query={decide.query} />}
         {d?.yards.length === 0 && (
           <p>
             {text.none} <Link to="/yards">{text.toYards}</Link>
           </p>
         )}
-        <div className={styles.yards} {...roving} data-grid>
+        <div className={styles.yards} {...roving} aria-busy={decide.behind} data-grid>
           {d &&
             yards.map((y) => (
               <div key={y.id} id={`yard-${y.id}`} className={styles.place}>
@@ -201,7 +202,7 @@ export default function DecideScreen() {
         <JobList />
       </main>
       <aside className={styles.side} id="job">
-        {d && reader.readable && (
+        {d && !d.so_far && reader.readable && (
           <JobDocket
             decide={d}
             people={people}

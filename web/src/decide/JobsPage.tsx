@@ -1,8 +1,20 @@
-import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
-import { ask, date, may, Press, Said, stale, useSaving, useSift, useStart, Waiting } from '../kit'
+import {
+  ask,
+  date,
+  may,
+  Press,
+  Said,
+  SoFar,
+  stale,
+  useSaving,
+  useShownFirst,
+  useSift,
+  useStart,
+  Waiting,
+} from '../kit'
 import page from '../kit/page.module.css'
 import { stateOf } from './JobState'
 import styles from './JobsPage.module.css'
@@ -20,7 +32,9 @@ const last = (job: Job) =>
 
 /** All jobs there were, how far each is, and what is put away. */
 export default function JobsPage() {
-  const jobs = useQuery(ask(['jobs', 'all'], '/api/jobs', { query: { archived: true } }))
+  const jobs = useShownFirst((first) =>
+    ask(['jobs', 'all', { first }], '/api/jobs', { query: { archived: true, first } }),
+  )
   const { shown, bar } = useSift('jobs', jobs.data?.jobs ?? [], {
     words: (j) => `${j.name} ${text.methods[j.method]} ${j.colonies.map((c) => c.name).join(' ')}`,
     keeps: {
@@ -39,8 +53,11 @@ export default function JobsPage() {
   })
   return (
     <main className={page.page}>
-      <h1>{text.allJobs}</h1>
-      {!jobs.data && <Waiting query={jobs} />}
+      <div className={page.head}>
+        <h1>{text.allJobs}</h1>
+        <SoFar of={jobs.data?.so_far} jobs />
+      </div>
+      {!jobs.data && <Waiting query={jobs.query} />}
       {jobs.data?.jobs.length === 0 ? (
         <p>
           {text.noJobs} <Link to="/decide">{text.toDecideNow}</Link>

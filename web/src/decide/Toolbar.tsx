@@ -1,7 +1,7 @@
 import Chip from '@mui/material/Chip'
 import InputBase from '@mui/material/InputBase'
 import type { Schemas } from '../api/client'
-import { named, Pick, useIdle } from '../kit'
+import { named, Pick, SoFar, useIdle } from '../kit'
 import { holds, type Narrowed, WAYS } from './narrow'
 import { text } from './text'
 import styles from './Toolbar.module.css'
@@ -19,8 +19,9 @@ interface Props {
 
 /** With many hives: which of them are shown, and the way to a yard. */
 export function Toolbar(props: Props) {
-  // The hives come first.
-  return <div className={styles.bar}>{useIdle() && <Tools {...props} />}</div>
+  const idle = useIdle() // the hives come first
+  const { so_far } = props.decide
+  return <div className={styles.bar}>{so_far ? <SoFar of={so_far} /> : idle && <Tools {...props} />}</div>
 }
 
 function Tools({ decide, at, method, by, set, goTo, folded, foldAll }: Props) {

@@ -54,7 +54,8 @@ export const yardQuery = (id: string) => ask(['yards', id], '/api/yards/{id}', {
 export const colonyQuery = (id: string) => ask(['colonies', id], '/api/colonies/{id}', { path: { id } })
 
 /** What there is to do; stale with what there is to come back for. */
-export const todayQuery = ask(['check', 'today'], '/api/today')
+export const todayQuery = (first: boolean) =>
+  ask(['check', 'today', { first }], '/api/today', { query: { first } })
 
 export const cardsQuery = ask(['cards'], '/api/cards')
 

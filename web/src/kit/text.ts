@@ -17,5 +17,11 @@ export const text = {
   shown: 'Show',
   sorted: 'Sort by',
   found: (n: number, all: number) => `${n} of ${all}`,
+  yardsSoFar: (shown: number, of: number) =>
+    shown === 1
+      ? `So far 1 of ${of} yards. The rest is on its way.`
+      : `So far ${shown} of ${of} yards. The rest is on its way.`,
+  jobsSoFar: (shown: number, of: number) =>
+    `So far the ${shown} newest of ${of} jobs. The rest is on its way.`,
   notHere: 'There is nothing at this address.',
 }

@@ -1,11 +1,11 @@
-import { useQuery } from '@tanstack/react-query'
-import { todayQuery, useVolumeOnBench, volume } from '../kit'
+import { todayQuery, useShownFirst, useVolumeOnBench, volume } from '../kit'
 import { text } from './text'
 
 /** What stands beneath each place in the header: how things are, as far as it is known here already. */
 export function useSubs() {
   const ml = useVolumeOnBench()
-  const today = useQuery({ ...todayQuery, enabled: false }).data
+  const known = useShownFirst(todayQuery, { enabled: false }).data
+  const today = known?.so_far ? undefined : known
   const mixed = ml === undefined ? undefined : volume(ml)
   return {
     ...text.subs,

@@ -1,11 +1,10 @@
 import Alert from '@mui/material/Alert'
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Task } from '../followup/Task'
 import { useTaskKeys } from '../followup/useTaskKeys'
-import { date, longDay, Press, todayQuery, Waiting } from '../kit'
+import { date, longDay, Press, SoFar, todayQuery, useShownFirst, Waiting } from '../kit'
 import { Band } from './Band'
 import { CallRow } from './CallRow'
 import { text } from './text'
@@ -15,9 +14,9 @@ import { Week } from './Week'
 
 /** The first screen: what is late, what to do now and next, and where. */
 export default function TodayPage() {
-  const today = useQuery(todayQuery)
+  const today = useShownFirst(todayQuery)
   useTaskKeys()
-  return today.data ? <Whole of={today.data} /> : <Waiting query={today} />
+  return today.data ? <Whole of={today.data} /> : <Waiting query={today.query} />
 }
 
 function Whole({ of: t }: { of: Schemas['Today'] }) {
@@ -25,12 +24,13 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
   const urgent = t.calls.filter((c) => c.urgent)
   const other = t.calls.filter((c) => !c.urgent)
   const unmixed = new Set(t.along.mix.map((job) => job.id))
-  const nothing = t.followups.length + t.calls.length === 0
+  const nothing = !t.so_far && t.followups.length + t.calls.length === 0
   return (
     <main className={styles.today}>
       <div className={styles.lead}>
         <div className={styles.head}>
           <h1>{longDay(t.today)}</h1>
+          <SoFar of={t.so_far} />
           {t.sky && <span className="quiet">{text.sky(t.sky)}</span>}
         </div>
         {t.backup && (
@@ -43,9 +43,10 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
         <Lines title={text.late} tasks={stands('late')} unmixed={unmixed} today={t.today} />
         <Lines title={text.now} tasks={stands('due')} calls={urgent} unmixed={unmixed} today={t.today} />
         <Lines title={text.next} tasks={stands('coming')} calls={other} unmixed={unmixed} today={t.today} />
-        <Together key={t.fortnight?.from} of={t.fortnight} today={t.today} />
+        {!t.so_far && <Together key={t.fortnight?.from} of={t.fortnight} today={t.today} />}
       </div>
-      <Week of={t} />
+      {/* What to take along is told of all yards or not at all. */}
+      {!t.so_far && <Week of={t} />}
     </main>
   )
 }

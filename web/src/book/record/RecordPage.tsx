@@ -10,8 +10,10 @@ import {
   type Options,
   type Panel,
   Press,
+  SoFar,
   told,
   useForm,
+  useShownFirst,
   useStart,
   Waiting,
   yardsQuery,
@@ -48,18 +50,21 @@ export default function RecordPage() {
     ...(typed.yard && { yard: typed.yard }),
     ...(typed.columns && { columns: typed.columns }),
   }
-  const asked = useQuery(ask(['register', 'record', query], '/api/record', { query }))
+  const asked = useShownFirst((first) =>
+    ask(['register', 'record', { ...query, first }], '/api/record', { query: { ...query, first } }),
+  )
   const record = asked.data
   const years = [year, ...(record?.years ?? [])]
   return (
     <main className={styles.page} data-record>
       <h1>{text.title(year)}</h1>
       <p className={styles.whose}>
-        {me?.operation} · {text.printed(date(now.slice(0, 10)))} · {text.zone(me?.time_zone ?? '')}
+        {me?.operation} · {text.printed(date(now.slice(0, 10)))} · {text.zone(me?.time_zone ?? '')}{' '}
+        <SoFar of={record?.so_far} />
       </p>
       <div className={`${styles.wanted} no-print`}>
         <Entries of={wanted(years, named(yards.data))} typed={typed} change={change} />
-        <Press main says={text.print} onPress={() => print()} />
+        <Press main says={text.print} off={record?.so_far !== undefined} onPress={() => print()} />
         <Button
           href={`/api/export/record?${new URLSearchParams({ ...query, year: `${year}` }).toString()}`}
           data-csv
@@ -68,30 +73,37 @@ export default function RecordPage() {
         </Button>
       </div>
       {!record ? (
-        <Waiting query={asked} />
-      ) : record.lines === 0 ? (
+        <Waiting query={asked.query} />
+      ) : record.lines === 0 && !record.so_far ? (
         <p>{text.none(year)}</p>
       ) : (
         <>
           {record.yards.map((y) => (
             <Yard key={y.name} yard={y} columns={record.columns} />
           ))}
-          <p className={styles.sum} data-lines>
-            {text.lines(record.lines)}
-          </p>
-          <dl className={styles.sign}>
-            {text.sign.map((of) => (
-              <div key={of}>
-                <dt>{of}</dt>
-                <dd />
-              </div>
-            ))}
-          </dl>
+          {!record.so_far && <Sum lines={record.lines} />}
         </>
       )}
     </main>
   )
 }
+
+/** How many lines there are, and where to sign for them. */
+const Sum = ({ lines }: { lines: number }) => (
+  <>
+    <p className={styles.sum} data-lines>
+      {text.lines(lines)}
+    </p>
+    <dl className={styles.sign}>
+      {text.sign.map((of) => (
+        <div key={of}>
+          <dt>{of}</dt>
+          <dd />
+        </div>
+      ))}
+    </dl>
+  </>
+)
 
 function Yard({ yard, columns }: { yard: Schemas['RecordYard']; columns: string[] }) {
   return (
