@@ -26,7 +26,7 @@ const heartbeat = 15 * time.Second
 
 // Listened names what a stream tells of; exported because the schema looks into it.
 type Listened struct {
-	At       []string `query:"at" maxItems:"40" doc:"Ids of batches and jobs, with commas between."`
+	At       []string `query:"at" maxItems:"40" doc:"Ids of batches and jobs, with commas between; of zeros alone: anything that bears on what there is to do."`
 	Readings bool     `query:"readings" doc:"What the instruments show, too."`
 }
 

@@ -24,6 +24,8 @@ func TestRoundIsToldAtAnotherServer(t *testing.T) {
 	}
 	w := there.Desk(v.d.who).Watch([]string{v.job}, false)
 	t.Cleanup(w.Stop)
+	today := there.Desk(v.d.who).Watch([]string{store.Whole}, false)
+	t.Cleanup(today.Stop)
 	for n, hive := range v.hives {
 		v.sends(wire.Application{ColonyID: hive, Kind: "given", BatchID: v.batch, Amount: 20})
 		if err := there.relay(t.Context(), from); err != nil {
@@ -31,6 +33,9 @@ func TestRoundIsToldAtAnotherServer(t *testing.T) {
 		}
 		if told := w.Changed(); !slices.Equal(told, []string{v.job}) {
 			t.Errorf("it tells of %v", told)
+		}
+		if told := today.Changed(); !slices.Equal(told, []string{store.Whole}) {
+			t.Errorf("Today is told of %v", told)
 		}
 		seen, err := there.Desk(v.d.who).Visit(t.Context(), v.job, outOn, "")
 		if err != nil || len(seen.Records) != n+1 {

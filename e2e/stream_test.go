@@ -58,6 +58,21 @@ func TestTabsShareOneStream(t *testing.T) {
 	}
 }
 
+// What others do meanwhile is on Today without being asked for.
+func TestTodayIsTold(t *testing.T) {
+	s := up(t, false)
+	o := ownerOf(t, s)
+	p := open(t, s.URL+"/", browser.Desk)
+	p.enter()
+	p.says("main", "No hives yet")
+	o.stands(1, 2)
+	p.says("main", "Count mites", "H001, H002")
+	p.turn("/check")
+	p.says("main", "Nothing to come back for")
+	o.job(2, 100)
+	p.says("[data-job]", "nothing given yet")
+}
+
 // openTab opens a phone's tab in a browser context.
 func openTab(t *testing.T, in context.Context, of chromedp.ContextOption, url string) page {
 	t.Helper()

@@ -48,7 +48,8 @@ func (s *Store) Changes(ctx context.Context) (*Changes, error) {
 	return &Changes{store: s, below: below, told: map[uint64]time.Time{}}, err
 }
 
-// Next is what happened at other servers since it was asked last, each once. An id is given when a change is
+// Next is what happened at other servers since it was asked last, each once; of the whole of an operation
+// at this one, too, for nobody else tells of it. An id is given when a change is
 // written and seen when its transaction is over: lower ones that come late are looked for, too.
 func (c *Changes) Next(ctx context.Context, now time.Time) ([]Change, error) {
 	rows, err := all[Change](c.store.db.WithContext(ctx).Table("changes").Where("id > ?", c.below).Order("id"))
@@ -59,7 +60,7 @@ func (c *Changes) Next(ctx context.Context, now time.Time) ([]Change, error) {
 	for _, r := range rows {
 		if _, told := c.told[r.ID]; !told {
 			c.told[r.ID] = now
-			if r.Server != c.store.self {
+			if r.Server != c.store.self || r.Topic == Whole {
 				out = append(out, r)
 			}
 		}

@@ -55,7 +55,7 @@ func Open(dsn string) (*Store, error) {
 		return nil, errors.Join(err, s.pool.Close())
 	}
 	s.db = s.db.Set(teller, s.self).Session(&gorm.Session{})
-	return s, s.db.Callback().Create().Before("gorm:create").Register("operation", enter)
+	return s, errors.Join(s.db.Callback().Create().Before("gorm:create").Register("operation", enter), telling(s.db))
 }
 
 // Pool is the connections, for who watches over them.

@@ -22,7 +22,9 @@ func transact(ctx context.Context, db *gorm.DB, do func(tx *gorm.DB) error) erro
 	if _, inside := db.Statement.ConnPool.(gorm.TxCommitter); inside {
 		return do(db.WithContext(ctx))
 	}
-	return retried(ctx, func() error { return db.WithContext(ctx).Transaction(do) })
+	return retried(ctx, func() error {
+		return db.WithContext(ctx).Transaction(func(tx *gorm.DB) error { return do(tx.Set(spoken, new(bool)).Session(&gorm.Session{})) })
+	})
 }
 
 // pool is the connections to a database. A statement by itself is a transaction, too.

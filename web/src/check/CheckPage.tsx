@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Mark } from '../drawing/Mark'
 import { Task } from '../followup/Task'
+import { useNewest } from '../followup/useNewest'
 import { useTaskKeys } from '../followup/useTaskKeys'
 import { ask, SoFar, useShownFirst, Waiting } from '../kit'
 import page from '../kit/page.module.css'
@@ -16,6 +17,7 @@ const checkQuery = (first: boolean) => ask(['check', { first }], '/api/check', {
 export default function CheckPage() {
   const check = useShownFirst(checkQuery)
   useTaskKeys()
+  useNewest()
   if (!check.data) return <Waiting query={check.query} />
   const { followups, jobs, today, so_far } = check.data
   return (

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Task } from '../followup/Task'
+import { useNewest } from '../followup/useNewest'
 import { useTaskKeys } from '../followup/useTaskKeys'
 import { date, longDay, Press, SoFar, todayQuery, useShownFirst, Waiting } from '../kit'
 import { Band } from './Band'
@@ -16,6 +17,7 @@ import { Week } from './Week'
 export default function TodayPage() {
   const today = useShownFirst(todayQuery)
   useTaskKeys()
+  useNewest()
   return today.data ? <Whole of={today.data} /> : <Waiting query={today.query} />
 }
 

@@ -1,13 +1,10 @@
 import { replaceEqualDeep, useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { Schemas } from '../api/client'
 import { loadCore, type Core } from '../core/core'
 import { roundKey } from '../outbox/queue'
 import { ask, queries } from '../kit'
-import { listen } from '../stream/stream'
-
-/** ms */
-const TOGETHER = 250
+import { useTold } from '../stream/useTold'
 
 /** A round as it stands, told anew whenever somebody does something in it. */
 export function useRound(job: string, day: string, act: string | undefined) {
@@ -19,20 +16,11 @@ export function useRound(job: string, day: string, act: string | undefined) {
     staleTime: 10_000,
     structuralSharing: newer,
   })
-  useEffect(() => {
-    // Several may be quick: it is asked for once, a moment after the first of them.
-    let soon: ReturnType<typeof setTimeout> | undefined
-    const deaf = listen({ at: job, readings: false }, () => {
-      soon ??= setTimeout(() => {
-        soon = undefined
-        void queries.invalidateQueries({ queryKey: roundKey(job, day, act) }, { cancelRefetch: false })
-      }, TOGETHER)
-    })
-    return () => {
-      clearTimeout(soon)
-      deaf()
-    }
-  }, [job, day, act])
+  const anew = useCallback(
+    () => void queries.invalidateQueries({ queryKey: roundKey(job, day, act) }, { cancelRefetch: false }),
+    [job, day, act],
+  )
+  useTold(job, anew)
   return round
 }
 
