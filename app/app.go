@@ -59,6 +59,7 @@ type App struct {
 	set   Settings
 	began time.Time // by the clock of the work
 	bell  bell
+	times stamps
 
 	refused atomic.Int64 // lines of rounds
 }

@@ -65,7 +65,9 @@ func (d Desk) Who() Member { return d.who }
 func (m Member) Key() string { return fmt.Sprintf("%d.%d", m.User, m.Operation) }
 
 // stamp is now as it is kept.
-func (d Desk) stamp() time.Time { return d.app.now().UTC().Truncate(time.Microsecond) }
+func (d Desk) stamp() time.Time {
+	return d.app.times.next(d.app.now().UTC().Truncate(time.Microsecond))
+}
 
 // worked is now by the clock of the work, where the operation is.
 func (d Desk) worked() time.Time { return d.local(d.app.clock()) }

@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"errors"
 	"time"
 
 	"keeler/store"
@@ -37,8 +38,10 @@ func (a *App) Relaying(ctx context.Context, every time.Duration, failed func(err
 }
 
 func (a *App) relay(ctx context.Context, from *store.Changes) error {
-	happened, err := from.Next(ctx, a.now())
+	now := a.now()
+	happened, err := from.Next(ctx, now)
 	for _, c := range happened {
+		err = errors.Join(err, a.times.saw(c.At, now))
 		a.bell.ring(topic{c.OperationID, c.Topic})
 	}
 	return err

@@ -11,6 +11,7 @@ type Change struct {
 	OperationID uint64
 	Topic       string
 	Server      string // where it was written
+	At          time.Time
 }
 
 // teller is the setting under which a query carries which server it comes from.
