@@ -82,6 +82,8 @@ func TestCluster(t *testing.T) {
 	t.Run("saves that meet", func(t *testing.T) { savesMeet(t, servers) })
 	t.Run("one for all", func(t *testing.T) { oneForAll(t, c, servers) })
 	t.Run("one jar", func(t *testing.T) { oneJar(t, servers) })
+	t.Run("what it takes", func(t *testing.T) { whatItTakes(t, c, servers) })
+	t.Run("backed up", func(t *testing.T) { backedUp(t, c, servers) })
 	t.Run("a round, a node and a server killed", func(t *testing.T) { killedInARound(t, c, servers) })
 	t.Run("without a quorum", func(t *testing.T) { withoutQuorum(t, c, servers) })
 }
