@@ -9,7 +9,7 @@ GO_FILES := $(shell git ls-files '*.go')
 EMBEDDED := words/en.json demo/scenario.json $(wildcard store/migrations/*.sql)
 WEB_SOURCES := $(shell find words/names web/src web/public web/index.html web/vite.config.ts web/vite.pure.ts -type f -not -path web/src/api/schema.d.ts -not -name core.wasm -not -name wasm_exec.js)
 
-.PHONY: help demo dev test tests lint lint-go lint-web build bench shots deb deb-test cluster cluster-test reset setup setup-browser format
+.PHONY: help demo dev test tests lint lint-go lint-web build bench shots outlook deb deb-test cluster cluster-test reset setup setup-browser format
 
 help: ## this page
 	@grep -hE '^[a-z-]+:.*##' Makefile | sed 's/:.*##/\t/'
@@ -47,6 +47,9 @@ bench: setup-browser build ## speed and size, as ratios in one run
 
 shots: setup-browser build ## the pictures of docs/screenshots, from a fresh demo
 	go test ./e2e -count=1 -run TestShots -shots "$$PWD/docs/screenshots"
+
+outlook: ## the forecast's bands against four hundred colonies whose truth is known
+	go test ./core/outlook -count=1 -v -run TestCoverage -long
 
 deb: setup build ## a Debian package, in dist/
 	@scripts/deb.sh
