@@ -21,6 +21,7 @@ const (
 	droneEntry            = 6.49
 	diesInBrood, diesElse = 0.006, 0.002 // of mites on bees a day
 	boardDays             = 64           // that a board can have lain
+	fallsADay             = 0.3          // of killed mites: most within a week, a tail for two
 )
 
 // Balance counts mites since a colony was begun: what came in, and what became of them.
@@ -48,6 +49,7 @@ type Colony struct {
 	summers, winters   float64 // of them, how many live
 	fallen             [boardDays]float32
 	fell               float64 // mites on a board, since it was begun
+	killed             float64 // mites that treatments killed and that have not fallen yet
 	summerIs, winterIs int     // days that they live: as it was begun with, like the shift
 }
 
@@ -71,7 +73,7 @@ func NewColony(p Params, place *Place, strength float64, day calendar.Day, mites
 		c.Step(nil, false)
 	}
 	c.times(mites / c.Mites())
-	c.Balance, c.fell, c.fallen = Balance{}, 0, [boardDays]float32{}
+	c.Balance, c.fell, c.fallen = Balance{}, 0, [boardDays]float32{} // nothing was killed
 	return c
 }
 
@@ -203,9 +205,11 @@ func (c *Colony) Step(given []Dose, idle bool) {
 	c.OnBees += came
 	c.Came += came
 
-	c.fell += c.Mites() * float64(c.place.falls[today]) * c.Params[Fall]
 	for _, dose := range given {
 		c.take(dose)
 	}
+	falls := c.killed * fallsADay
+	c.killed -= falls
+	c.fell += falls + c.Mites()*float64(c.place.falls[today])*c.Params[Fall]
 	c.fallen[d%boardDays] = float32(c.fell)
 }

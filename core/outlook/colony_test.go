@@ -81,6 +81,17 @@ func TestTreatments(t *testing.T) {
 	}
 }
 
+// What a dribble in December killed is on the board within three weeks, most of it in one, with the one in 400 a day of
+// those that live. Source: docs/sources.md, Year of a colony.
+func TestFall(t *testing.T) {
+	c := NewColony(Middle(), At(50), 1, calendar.Of(2026, 12, 9), 1000)
+	lives(&c, c.Day+21, Dose{Dribble, c.Day + 1, c.Day + 1, 1})
+	on := calendar.Of(2026, 12, 9)
+	within(t, "killed", c.Killed, 900, 925) // 92 % of some 1,000
+	within(t, "on the board in a week", c.Fallen(on, on+7)/c.Killed, 0.90, 0.93)
+	within(t, "in three", c.Fallen(on, on+21)-c.Killed, 0, 10) // 80 mites that live × 21 ÷ 400 = 4
+}
+
 // Anywhere, whatever the colony and the year: no mite is made or lost but by the rules, nothing is below nothing,
 // no treatment leaves more mites, and one that kills more leaves fewer.
 func TestNoMiteIsLost(t *testing.T) {

@@ -62,7 +62,7 @@ func strengthened(share, strength float64) float64 {
 	return 1 - math.Pow(1-share, strength)
 }
 
-// take has a dose work for a day; what it kills falls.
+// take has a dose work for a day; what it kills falls by and by.
 func (c *Colony) take(o Dose) {
 	bees, caps := o.kills(&c.Params, c.Day)
 	if bees+caps == 0 {
@@ -76,5 +76,5 @@ func (c *Colony) take(o Dose) {
 		killed += before - c.under
 	}
 	c.Killed += killed
-	c.fell += killed
+	c.killed += killed
 }

@@ -25,7 +25,7 @@ type Filter struct {
 }
 
 // strengths is how much of a strong colony a nuc is at the beginning, at the least and the most.
-var strengths = map[bool][2]float64{false: {0.6, 1}, true: {0.15, 0.4}}
+var strengths = map[bool][2]float64{false: {0.3, 1}, true: {0.1, 0.4}}
 
 // NewFilter draws so many possible colonies; the same seed gives the same.
 func NewFilter(b Begins, many int, seed uint64) *Filter {

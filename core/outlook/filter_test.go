@@ -44,7 +44,7 @@ func played(r *rand.Rand, beyond float64) season {
 		}
 	}
 	s := season{begins: Begins{Latitude: 50, Day: newYear, Low: 5, High: 500}, counts: map[calendar.Day][]mites.Count{}, looks: map[calendar.Day]Look{}}
-	s.truth = NewColony(p, At(50), 0.6+0.4*r.Float64(), newYear, 5*math.Pow(100, r.Float64()))
+	s.truth = NewColony(p, At(50), 0.3+0.7*r.Float64(), newYear, 5*math.Pow(100, r.Float64()))
 	if august := newYear + 205 + calendar.Day(r.IntN(30)); r.IntN(4) > 0 {
 		s.given = append(s.given, []Dose{{Strips, august, august + 50, 1}, {Formic, august, august + 14, 1}}[r.IntN(2)])
 	}
@@ -216,5 +216,34 @@ func BenchmarkFilter(b *testing.B) {
 			}
 			_ = f.Mites()
 		}
+	}
+}
+
+// Without a treatment the threshold is crossed in one case of ten before it is in nine; a treatment puts it off, and more
+// mites to begin with bring it forward.
+func TestAhead(t *testing.T) {
+	three := func(calendar.Day) float64 { return 3 }
+	ahead := func(low, high float64, given ...Dose) ([]Point, Crossing) {
+		return NewFilter(Begins{Latitude: 50, Day: newYear, Low: low, High: high}, 300, 1).Ahead(newYear+300, given, 5, three)
+	}
+	points, free := ahead(10, 12)
+	// Small colonies have few bees in March, and the same mites on them.
+	if free.Chance < 0.95 || !(newYear+30 < free.From && free.From < newYear+210 && newYear+210 < free.To && free.To < newYear+290) {
+		t.Errorf("untreated: %+v", free)
+	}
+	if len(points) != 61 || points[0].Day != newYear || points[60].Day != newYear+300 || points[60].Low < 3 {
+		t.Errorf("%d points, the last %+v", len(points), points[len(points)-1])
+	}
+	if _, more := ahead(100, 120); more.From >= free.From || more.To >= free.To {
+		t.Errorf("of ten times the mites: %+v", more)
+	}
+	if _, treated := ahead(10, 12, Dose{Strips, newYear + 100, newYear + 156, 1}); treated.To != 0 && treated.To <= free.To || treated.Chance >= free.Chance {
+		t.Errorf("with strips in April: %+v", treated)
+	}
+	if _, over := ahead(20_000, 30_000); over.From != newYear || over.To != newYear {
+		t.Errorf("over from the beginning: %+v", over)
+	}
+	if _, never := ahead(0.1, 0.2, Dose{Strips, newYear + 200, newYear + 256, 1}); never.To != 0 {
+		t.Errorf("next to none: %+v", never)
 	}
 }

@@ -1,6 +1,9 @@
 package outlook
 
-import "math/rand/v2"
+import (
+	"math"
+	"math/rand/v2"
+)
 
 // Param is one of the figures in which colonies differ.
 type Param int
@@ -59,11 +62,13 @@ func Draw(r *rand.Rand) (p Params) {
 	return p
 }
 
-// at is a figure so far along its range, 0 to 1, with the middle at one half; beyond it, where from is
-// outside of that.
+// at is a figure so far along its range, 0 to 1, with the middle at one half.
 func (s span) at(from float64) float64 {
 	if from < 0.5 {
 		return s.low + (s.middle-s.low)*2*from
+	}
+	if skewed := s.high > 3*s.middle && s.middle > 0; skewed { // more is seldom much more
+		return s.middle * math.Pow(s.high/s.middle, 2*from-1)
 	}
 	return s.middle + (s.high-s.middle)*(2*from-1)
 }
