@@ -11,6 +11,9 @@ import (
 	"keeler/core/outlook"
 )
 
+// atAQuarter is the 150 ms that a plan may take on a processor four times slower.
+const atAQuarter = 150 * time.Millisecond / 4
+
 // BenchmarkOutlook is a year of one colony with seven counts, followed by many possible ones.
 func BenchmarkOutlook(b *testing.B) {
 	const many, most = 500, 30 * time.Millisecond
@@ -25,6 +28,15 @@ func BenchmarkOutlook(b *testing.B) {
 			if n%7 == 0 && f.Rate().High <= 0 {
 				return fmt.Errorf("no band on day %d", n)
 			}
+		}
+		return nil
+	})
+	f, april := outlook.NewFilter(begins, 100, 1), begins.Day+100
+	plan := [][]outlook.Dose{{{Way: outlook.Strips, From: april, To: april + 50, Strength: 1}}}
+	h := outlook.Horizon{To: begins.Day + 400, Every: 5, Threshold: func(calendar.Day) float64 { return 3 }}
+	each(b, "APlanOf100", atAQuarter, func() error { // while it is dragged
+		if told := f.WhatIf(plan, h); len(told[0].Points) != 81 {
+			return fmt.Errorf("%d points", len(told[0].Points))
 		}
 		return nil
 	})

@@ -1,7 +1,7 @@
 package outlook
 
 import (
-	"math"
+	"slices"
 
 	"keeler/core/calendar"
 )
@@ -19,31 +19,37 @@ type Crossing struct {
 	Chance   float64
 }
 
-// Ahead lives on to a day under what is given, and tells the mites every few days. The filter is used up: what is counted
-// later belongs to another.
-func (f *Filter) Ahead(to calendar.Day, given []Dose, every int, threshold func(calendar.Day) float64) (points []Point, c Crossing) {
-	over := make([]bool, len(f.all))
-	for day := f.Day; ; day = f.Day {
-		limit := threshold(day)
-		for i := range f.all {
-			if k := &f.all[i]; !over[i] && 100*nestBees*k.OnBees >= limit*max(k.Bees(), 1) {
+// Ahead tells what is to come until a day under what is given: the mites every few days, and when they come to be over a
+// threshold, of mites on 100 bees.
+func (f *Filter) Ahead(to calendar.Day, given []Dose, every int, threshold func(calendar.Day) float64) ([]Point, Crossing) {
+	c := f.comes(given, Horizon{To: to, Every: every, Threshold: threshold})
+	return c.Points, c.Crossing
+}
+
+// ahead lives on with a copy of the colonies, and tells each day from this one on until a last one.
+func (f *Filter) ahead(to calendar.Day, given []Dose, tell func(*Filter, Crossing), threshold func(calendar.Day) float64) {
+	on := *f
+	on.all = slices.Clone(f.all)
+	over := make([]bool, len(on.all))
+	var c Crossing
+	for {
+		limit := threshold(on.Day)
+		for i := range on.all {
+			if k := &on.all[i]; !over[i] && 100*nestBees*k.OnBees >= limit*max(k.Bees(), 1) {
 				over[i] = true
-				c.Chance += f.weights[i]
+				c.Chance = min(c.Chance+on.weights[i], 1)
 			}
 		}
 		if c.From == 0 && c.Chance >= below {
-			c.From = day
+			c.From = on.Day
 		}
 		if c.To == 0 && c.Chance >= 1-below {
-			c.To = day
+			c.To = on.Day
 		}
-		if int(to-day)%every == 0 {
-			points = append(points, Point{day, f.Rate()})
+		tell(&on, c)
+		if on.Day >= to {
+			return
 		}
-		if day >= to {
-			c.Chance = math.Min(c.Chance, 1)
-			return points, c
-		}
-		f.Step(given, false)
+		on.Step(given, false)
 	}
 }
