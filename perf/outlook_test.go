@@ -14,19 +14,19 @@ import (
 // atAQuarter is the 150 ms that a plan may take on a processor four times slower.
 const atAQuarter = 150 * time.Millisecond / 4
 
-// BenchmarkOutlook is a year of one colony with seven counts, followed by many possible ones.
+// BenchmarkOutlook is a year of one colony with seven counts and a band a week, followed by many possible ones.
 func BenchmarkOutlook(b *testing.B) {
 	const many, most = 500, 30 * time.Millisecond
 	begins := outlook.Begins{Latitude: 50, Day: calendar.Of(2026, 1, 1), Low: 5, High: 500}
 	each(b, "AYearOf500", most, func() error {
 		f := outlook.NewFilter(begins, many, 1)
-		for n := range 365 {
-			f.Step(nil, false)
-			if n%50 == 49 {
+		for week := range 52 {
+			f.Live(f.Day+7, nil, nil)
+			if week%7 == 6 {
 				f.Count(mites.Count{Kind: mites.Wash, Mites: 3, Bees: 300, On: f.Day})
 			}
-			if n%7 == 0 && f.Rate().High <= 0 {
-				return fmt.Errorf("no band on day %d", n)
+			if f.Rate().High <= 0 {
+				return fmt.Errorf("no band in week %d", week)
 			}
 		}
 		return nil

@@ -51,6 +51,17 @@ func (f *Filter) Step(given []Dose, idle bool) {
 	}
 }
 
+// Live lives through the days until one with all of them, colony by colony: many days at once go faster so. idle, where it is
+// given, says on which of them no queen lays.
+func (f *Filter) Live(to calendar.Day, given []Dose, idle func(calendar.Day) bool) {
+	for i := range f.all {
+		for c := &f.all[i]; c.Day < to; {
+			c.Step(given, idle != nil && idle(c.Day+1))
+		}
+	}
+	f.Day = max(f.Day, to)
+}
+
 // few is the share of the colonies that must still count for something; with fewer, they are drawn anew.
 const few = 0.5
 

@@ -206,6 +206,21 @@ func TestNonsense(t *testing.T) {
 	}
 }
 
+// Days that are lived through at once are the same days.
+func TestLive(t *testing.T) {
+	b := Begins{Latitude: 50, Day: newYear, Low: 5, High: 500}
+	once, daily := NewFilter(b, 50, 1), NewFilter(b, 50, 1)
+	idle := func(day calendar.Day) bool { return day > newYear+150 && day < newYear+180 }
+	given := []Dose{{Formic, newYear + 200, newYear + 214, 1}}
+	once.Live(newYear+250, given, idle)
+	for range 250 {
+		daily.Step(given, idle(daily.Day+1))
+	}
+	if once.Mites() != daily.Mites() || once.Bees() != daily.Bees() || once.Day != daily.Day {
+		t.Errorf("at once %+v, day by day %+v", once.Mites(), daily.Mites())
+	}
+}
+
 func BenchmarkFilter(b *testing.B) {
 	for b.Loop() {
 		f := NewFilter(Begins{Latitude: 50, Day: newYear, Low: 5, High: 500}, 500, 1)
