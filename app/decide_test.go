@@ -4,6 +4,7 @@ import (
 	"errors"
 	"slices"
 	"testing"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -30,6 +31,30 @@ func ready(t *testing.T, weather sky) (Desk, string, []string) {
 		}
 	}
 	return d, y, ids
+}
+
+// A job of which something hangs in a hive is open, and is told at the hive that it still has to come to: also where
+// that one stands in another yard, and it alone is asked for.
+func TestOpenJobInAnotherYard(t *testing.T) {
+	v := goOut(t, "strips")
+	v.sends(wire.Application{ColonyID: v.hives[0], Kind: "given", BatchID: v.batch, Amount: 2})
+	other, err := v.d.Colony(t.Context(), v.hives[1])
+	if err != nil {
+		t.Fatal(err)
+	}
+	far := yard(t, v.d, "Far")
+	if _, err := v.d.Move(t.Context(), other.ID, wire.Move{YardID: far, Version: other.Version}); err != nil {
+		t.Fatal(err)
+	}
+	for days, want := range map[int]bool{10: true, 40: true} { // by its last day, and by what hangs in the other
+		m, err := later(v.d, time.Duration(days)*24*time.Hour).Decide(t.Context(), Question{Yard: far})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if got := codes(m, m.Yards[0].Colonies[0].Cells[1]); slices.Contains(got, "in_job") != want {
+			t.Errorf("after %d days: %v", days, got)
+		}
+	}
 }
 
 func codes(d wire.Decide, c wire.Cell) []string {

@@ -8,6 +8,7 @@ import (
 	"keeler/core/fault"
 	"keeler/core/fit"
 	"keeler/core/method"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 
@@ -63,12 +64,11 @@ func (d Desk) withJobs(r *reading, colonies []situation, those store.Among, but 
 	if len(waits) == 0 {
 		return
 	}
-	days := by(r, d.op.DaysOf, lo.Uniq(lo.Map(waits, func(w store.Waiting, _ int) string { return w.JobID })))
-	in := map[string]bool{} // jobs of which something is in a hive
-	for _, k := range colonies {
-		for _, t := range k.bees.Treatments {
-			in[t.Job] = in[t.Job] || t.In(d.today())
-		}
+	jobs := lo.Uniq(lo.Map(waits, func(w store.Waiting, _ int) string { return w.JobID }))
+	days := by(r, d.op.DaysOf, jobs)
+	in := map[string][]treatment.Treatment{} // what hangs in any hive, of those that are open by nothing else
+	if late := lo.Filter(jobs, func(id string, _ int) bool { return !d.open(days[id], false) }); len(late) > 0 {
+		in = d.inHives(r, by(r, d.op.JobsAmong, late))
 	}
 	at := make(map[string]int, len(colonies))
 	for i, k := range colonies {
@@ -76,7 +76,7 @@ func (d Desk) withJobs(r *reading, colonies []situation, those store.Among, but 
 	}
 	for _, w := range waits {
 		i, here := at[w.ColonyID]
-		if !here || w.JobID == but || !d.open(days[w.JobID], in[w.JobID]) {
+		if !here || w.JobID == but || !d.open(days[w.JobID], len(in[w.JobID]) > 0) {
 			continue
 		}
 		c := &colonies[i].bees
