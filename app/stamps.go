@@ -6,11 +6,10 @@ import (
 	"time"
 )
 
-// Servers whose clocks are further apart than apart are told of; one whose clock is further ahead than
-// madness is not followed.
+// A clock that is ahead by more than apart is told of; one that is ahead by more than followed is not followed.
 const (
-	apart   = 5 * time.Second
-	madness = 15 * time.Minute
+	apart    = 5 * time.Second
+	followed = 15 * time.Minute
 )
 
 // stamps are the times of what is written here. They never stand before what another server is known
@@ -37,7 +36,7 @@ func (s *stamps) saw(written, now time.Time) error {
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	ahead := written.Sub(now)
-	if ahead < madness && written.After(s.newest) {
+	if ahead < followed && written.After(s.newest) {
 		s.newest = written
 	}
 	if ahead < apart || s.told {
