@@ -29,7 +29,7 @@ func (w world) pairs(r *rand.Rand, n int, left float64) []Pair {
 	for i := range out {
 		level := w.before * around(r, w.levels)
 		remains := left * around(r, w.spread)
-		out[i] = Pair{Sample{poissonDraw(r, level), 3}, Sample{poissonDraw(r, level*remains), 3}}
+		out[i] = Pair{Sample{Poisson(r, level), 3}, Sample{Poisson(r, level*remains), 3}}
 	}
 	return out
 }
@@ -81,7 +81,7 @@ func TestFallIntervalsHold(t *testing.T) {
 				for i := range falls {
 					level := 10 * w.before * around(r, w.levels)
 					left := min(1, (1-w.killed)*around(r, w.spread))
-					falls[i] = Fall{float64(poissonDraw(r, level*(1-left))), float64(poissonDraw(r, level*left))}
+					falls[i] = Fall{float64(Poisson(r, level*(1-left))), float64(Poisson(r, level*left))}
 				}
 				if k, ok := Fallen(falls); ok && k.Low <= w.killed && w.killed <= k.High {
 					hits++

@@ -74,7 +74,7 @@ func (p Plan) group(r *rand.Rand, n int, killed float64) []Pair {
 	out := make([]Pair, n)
 	for i := range out {
 		level := p.Rate * p.Over * around(r, levels)
-		out[i] = Pair{Sample{poissonDraw(r, level), p.Over}, Sample{poissonDraw(r, level*(1-killed)*around(r, p.Spread)), p.Over}}
+		out[i] = Pair{Sample{Poisson(r, level), p.Over}, Sample{Poisson(r, level*(1-killed)*around(r, p.Spread)), p.Over}}
 	}
 	return out
 }
@@ -84,12 +84,16 @@ func around(r *rand.Rand, spread float64) float64 {
 	return math.Exp(spread*r.NormFloat64() - spread*spread/2)
 }
 
-// poissonDraw draws a count of a mean, by Knuth's products in parts that do not underflow.
-func poissonDraw(r *rand.Rand, mean float64) int {
-	const part = 200
+// Poisson draws a count of a mean, by Knuth's products in parts that do not underflow; of a large mean as
+// the normal distribution has it.
+func Poisson(r *rand.Rand, mean float64) int {
+	const part, large = 200, 1000
+	if mean > large {
+		return int(math.Round(mean + math.Sqrt(mean)*r.NormFloat64()))
+	}
 	n := 0
 	for ; mean > part; mean -= part {
-		n += poissonDraw(r, part)
+		n += Poisson(r, part)
 	}
 	limit, product := math.Exp(-mean), r.Float64()
 	for product > limit {

@@ -19,13 +19,6 @@ type Crossing struct {
 	Chance   float64
 }
 
-// Ahead tells what is to come until a day under what is given: the mites every few days, and when they come to be over a
-// threshold, of mites on 100 bees.
-func (f *Filter) Ahead(to calendar.Day, given []Dose, every int, threshold func(calendar.Day) float64) ([]Point, Crossing) {
-	c := f.comes(given, Horizon{To: to, Every: every, Threshold: threshold})
-	return c.Points, c.Crossing
-}
-
 // ahead lives on with a copy of the colonies, and tells each day from this one on until a last one.
 func (f *Filter) ahead(to calendar.Day, given []Dose, tell func(*Filter, Crossing), threshold func(calendar.Day) float64) {
 	on := *f

@@ -239,7 +239,9 @@ func BenchmarkFilter(b *testing.B) {
 func TestAhead(t *testing.T) {
 	three := func(calendar.Day) float64 { return 3 }
 	ahead := func(low, high float64, given ...Dose) ([]Point, Crossing) {
-		return NewFilter(Begins{Latitude: 50, Day: newYear, Low: low, High: high}, 300, 1).Ahead(newYear+300, given, 5, three)
+		f := NewFilter(Begins{Latitude: 50, Day: newYear, Low: low, High: high}, 300, 1)
+		c := f.WhatIf([][]Dose{given}, Horizon{To: newYear + 300, Every: 5, Threshold: three})[0]
+		return c.Points, c.Crossing
 	}
 	points, free := ahead(10, 12)
 	// Small colonies have few bees in March, and the same mites on them.

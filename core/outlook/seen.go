@@ -33,7 +33,7 @@ const (
 	combSide            = 3000
 	fewCells            = 150
 	misseen             = 0.05 // of looks tell wrongly of brood
-	caution             = 0.5  // counts are trusted so much less: found by the test of coverage
+	caution             = 0.4  // counts are trusted so much less: found by the test of coverage
 	leastMean           = 1e-3
 )
 
@@ -76,7 +76,7 @@ func (f *Filter) doubt(rank float64) {
 }
 
 // surprising is how many standard deviations off a count is no more than chance.
-const surprising = 1.0
+const surprising = 0.8
 
 // Look weighs the colonies by what was seen on the day.
 func (f *Filter) Look(l Look) {

@@ -16,7 +16,7 @@ const (
 	inYear   = 366 // days of the year, from 0
 
 	laysFrom, laysMost, laysTo = 31, 155, 308 // 1 February, 5 June, 5 November
-	at                         = 50           // degrees
+	middleLatitude             = 50           // degrees
 	perDegree                  = 7.0 / 3      // days: begin and peak come later poleward, the end earlier
 	mostLatitude               = 75           // beyond it the year would end before its peak
 	noWinter                   = 30           // degrees below which laying never ends
@@ -41,7 +41,7 @@ type Place struct {
 
 // At is the place at a latitude (degrees, negative in the south).
 func At(latitude float64) *Place {
-	poleward := (math.Min(math.Abs(latitude), mostLatitude) - at) * perDegree
+	poleward := (math.Min(math.Abs(latitude), mostLatitude) - middleLatitude) * perDegree
 	begin, peak, end := laysFrom+poleward, laysMost+poleward, laysTo-poleward
 	endless := math.Abs(latitude) < noWinter
 	p := &Place{south: latitude < 0}
