@@ -20,35 +20,6 @@ var errTooLong = plain("A list in this is too long: the document says how many e
 // mostInList is more than any list may hold.
 const mostInList = 5000
 
-// tooLong reports whether a JSON text has a list, or would have if it is one, with more
-// entries than that: found by looking at each byte once at most, which costs nothing
-// beside reading it.
-func tooLong(raw []byte, most int) bool {
-	var open []int // entries so far, of each list and object around
-	quoted := false
-	for i := 0; i < len(raw); i++ {
-		switch c := raw[i]; {
-		case quoted:
-			if c == '\\' {
-				i++
-			} else if c == '"' {
-				quoted = false
-			}
-		case c == '"':
-			quoted = true
-		case c == '[' || c == '{':
-			open = append(open, 1)
-		case c == ',' && len(open) > 0:
-			if open[len(open)-1]++; open[len(open)-1] > most {
-				return true
-			}
-		case (c == ']' || c == '}') && len(open) > 0:
-			open = open[:len(open)-1]
-		}
-	}
-	return false
-}
-
 // slots keeps calculating, which is for everybody, from taking every processor.
 var slots = make(chan struct{}, max(1, runtime.NumCPU()/2))
 
@@ -106,7 +77,7 @@ func (b *checked[T]) take(raw []byte) {
 func (b *exact[T]) take(raw []byte) {
 	slots <- struct{}{}
 	defer func() { <-slots }()
-	if !tooLong(raw, mostInList) && wire.Read(raw, &b.value, true) == nil {
+	if !wire.TooLong(raw, mostInList) && wire.Read(raw, &b.value, true) == nil {
 		return
 	}
 	if b.check(raw); len(b.wrong) == 0 {
@@ -116,7 +87,7 @@ func (b *exact[T]) take(raw []byte) {
 
 // check holds a body against the schema.
 func (b *checked[T]) check(raw []byte) {
-	if tooLong(raw, mostInList) {
+	if wire.TooLong(raw, mostInList) {
 		b.refuse(errTooLong)
 		return
 	}
