@@ -84,21 +84,20 @@ type bench struct {
 // of their ids.
 type place struct {
 	ID, Name, Place string
-	Formic          bool // it was treated in August
 	Given           []wire.Treatment
 	Colonies        []stand
 }
 
 // stand is a colony of the scenario.
 type stand struct {
-	ID, Name, Hive string
-	Nuc, Honey     bool
-	Queen          string
-	Quarters       [][]int // seams as last seen, by box
-	Brood, Stores  string
-	Autumn         int  // mites in a wash of 300 bees in September
-	Board          *int // mites in a week in late November
-	Looked         time.Time
+	ID, Name, Hive         string
+	Nuc, Honey             bool
+	Queen                  string
+	Quarters               [][]int // seams as last seen, by box
+	Brood, Stores          string
+	Spring, August, Autumn int  // mites in a wash of 300 bees in April, in August, and in September
+	Board                  *int // mites in a week in late November
+	Looked                 time.Time
 }
 
 func read() (s scenario) {

@@ -80,7 +80,7 @@ func (s stand) stand(ctx context.Context, d app.Desk, p place) error {
 }
 
 func (s stand) keep(ctx context.Context, on func(time.Time) app.Desk, p place) error {
-	if _, err := on(yesterday).Count(ctx, wire.MiteCounts{Counts: s.counts(p.Formic)}); err != nil {
+	if _, err := on(yesterday).Count(ctx, wire.MiteCounts{Counts: s.counts()}); err != nil {
 		return err
 	}
 	for _, t := range p.Given {
@@ -121,16 +121,12 @@ func (s stand) through() []wire.Inspection {
 	return out
 }
 
-func (s stand) counts(treated bool) []wire.MiteCount {
-	august := 2*s.Autumn + 4
-	if treated {
-		august = 18 + s.Autumn*3/2
-	}
+func (s stand) counts() []wire.MiteCount {
 	wash := func(id string, mites int, on string) wire.MiteCount {
 		return wire.MiteCount{ID: s.part(id), ColonyID: s.ID, Kind: "wash", Mites: mites, Bees: 300, On: on}
 	}
 	counts := []wire.MiteCount{
-		wash("2001", s.Autumn/2+1, "2026-04-28"), wash("2002", august, "2026-08-10"), wash("2003", s.Autumn, "2026-09-26"),
+		wash("2001", s.Spring, "2026-04-28"), wash("2002", s.August, "2026-08-10"), wash("2003", s.Autumn, "2026-09-26"),
 	}
 	if s.Board != nil {
 		counts = append(counts, wire.MiteCount{ID: s.part("2004"), ColonyID: s.ID, Kind: "board", Mites: *s.Board, Days: 7, On: "2026-12-02"})

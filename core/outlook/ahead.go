@@ -13,10 +13,10 @@ type Point struct {
 }
 
 // Crossing is when a colony comes to be over the threshold: in one of ten cases by From, in nine by To, each 0
-// where it is not by the last day that was asked for, and with a chance by then.
+// where it is not by the last day that was asked for, and with a chance by then; Now is the chance that it is already.
 type Crossing struct {
-	From, To calendar.Day
-	Chance   float64
+	From, To    calendar.Day
+	Now, Chance float64
 }
 
 // ahead lives on with a copy of the colonies, and tells each day from this one on until a last one.
@@ -32,6 +32,9 @@ func (f *Filter) ahead(to calendar.Day, given []Dose, tell func(*Filter, Crossin
 				over[i] = true
 				c.Chance = min(c.Chance+on.weights[i], 1)
 			}
+		}
+		if on.Day == f.Day {
+			c.Now = c.Chance
 		}
 		if c.From == 0 && c.Chance >= below {
 			c.From = on.Day

@@ -11,8 +11,10 @@ const (
 	workerCap, droneCap   = 9, 10  // from the egg to the cap
 	workerDays, droneDays = 12, 14 // under it
 	summerDays            = 35
-	winterDays            = 150
-	longLived             = 181 // more than any winter bee lives, as far as its factor goes
+	winterDays            = 150 // at 50° and nearer the equator
+	winterGrows           = 2.5 // days more, for each that laying begins later: it ends as much earlier
+	mostWinterDays        = 210
+	longLived             = 253 // more than any winter bee lives, as far as its factor goes
 	shortLived            = 43  // and any summer bee
 
 	eggsABee, eggsAlways  = 0.13, 50 // a day, that bees find the warmth for: ours, so that a small colony grows as one
@@ -62,7 +64,7 @@ const grown, settled = 240, 40
 func NewColony(p Params, place *Place, strength float64, day calendar.Day, mites float64) Colony {
 	c := Colony{
 		Day: day - grown, Params: p, place: place, size: strength, shift: int(math.Round(p[Shift])),
-		summerIs: int(math.Round(summerDays * p[SummerLife])), winterIs: int(math.Round(winterDays * p[WinterLife])),
+		summerIs: int(math.Round(summerDays * p[SummerLife])), winterIs: min(int(math.Round(place.winterLife*p[WinterLife])), longLived-1),
 	}
 	c.t = place.of(c.Day)
 	for c.Day < day-settled {

@@ -1,6 +1,7 @@
 package outlook
 
 import (
+	"fmt"
 	"math"
 	"math/rand/v2"
 	"testing"
@@ -55,6 +56,21 @@ func TestYear(t *testing.T) {
 	}
 }
 
+// A winter is lived through wherever it is longer: bees in spring, and in summer.
+func TestLongWinters(t *testing.T) {
+	for _, latitude := range []float64{42, 50, 54, 57.5, 61, 65} {
+		january := calendar.Of(2026, 1, 1)
+		c := NewColony(Middle(), At(latitude), 1, january, 50)
+		fewest, most := c.Bees(), 0.0
+		for day := range calendar.Day(240) {
+			lives(&c, january+day)
+			fewest, most = min(fewest, c.Bees()), max(most, c.Bees())
+		}
+		within(t, fmt.Sprintf("at %g°, the fewest bees in spring", latitude), fewest, 3_000, 12_000)
+		within(t, fmt.Sprintf("at %g°, the most in summer", latitude), most, 35_000, 50_000)
+	}
+}
+
 // What treatments kill, against the untreated twin. Source: docs/sources.md, Year of a colony.
 func TestTreatments(t *testing.T) {
 	august, december := calendar.Of(2026, 8, 1), calendar.Of(2026, 12, 10)
@@ -85,8 +101,8 @@ func TestTreatments(t *testing.T) {
 // those that live. Source: docs/sources.md, Year of a colony.
 func TestFall(t *testing.T) {
 	c := NewColony(Middle(), At(50), 1, calendar.Of(2026, 12, 9), 1000)
-	lives(&c, c.Day+21, Dose{Dribble, c.Day + 1, c.Day + 1, 1})
-	on := calendar.Of(2026, 12, 9)
+	on := c.Day
+	lives(&c, on+21, Dose{Dribble, on, on, 1})
 	within(t, "killed", c.Killed, 900, 925) // 92 % of some 1,000
 	within(t, "on the board in a week", c.Fallen(on, on+7)/c.Killed, 0.90, 0.93)
 	within(t, "in three", c.Fallen(on, on+21)-c.Killed, 0, 10) // 80 mites that live × 21 ÷ 400 = 4

@@ -30,9 +30,10 @@ const (
 	stripsWork, stripsHalf, stripsLast = 3, 42, 56
 )
 
-// kills is the share of mites on bees, and under caps, that a dose kills on a day.
+// kills is the share of mites on bees, and under caps, that a dose kills on a day: on none before the one after it was
+// given, for what is counted on that day is counted before.
 func (o Dose) kills(p *Params, on calendar.Day) (bees, caps float64) {
-	n := float64(on - o.From)
+	n := float64(on - o.From - 1)
 	switch o.Way {
 	case Dribble:
 		if n == 0 {
@@ -43,11 +44,11 @@ func (o Dose) kills(p *Params, on calendar.Day) (bees, caps float64) {
 			bees = p[ByVapour]
 		}
 	case Strips:
-		if n >= stripsWork && n <= stripsLast && on < o.To {
+		if n >= stripsWork && n <= stripsLast && on <= o.To {
 			bees = p[ByStrips] * (1 - 0.5*(n-stripsWork)/(stripsHalf-stripsWork))
 		}
 	case Formic:
-		if n >= 0 && on < o.To {
+		if n >= 0 && on <= o.To {
 			bees, caps = p[ByFormic], p[ByFormicCap]
 		}
 	}

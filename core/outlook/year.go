@@ -30,6 +30,8 @@ const (
 // Place is the year where a colony stands, by the days of the northern year.
 type Place struct {
 	south bool
+	// Winter bees live longer where winter is: they age by the brood that they feed.
+	winterLife float64 // days
 	// The queen's and what follows from it: a colony may be some days early or late.
 	lays    [inYear]float32 // share of the peak
 	winters [inYear]bool    // bees that emerge live through winter
@@ -44,7 +46,7 @@ func At(latitude float64) *Place {
 	poleward := (math.Min(math.Abs(latitude), mostLatitude) - middleLatitude) * perDegree
 	begin, peak, end := laysFrom+poleward, laysMost+poleward, laysTo-poleward
 	endless := math.Abs(latitude) < noWinter
-	p := &Place{south: latitude < 0}
+	p := &Place{south: latitude < 0, winterLife: min(winterDays+winterGrows*max(poleward, 0), mostWinterDays)}
 	for day := range inYear {
 		t := float64(day)
 		p.lays[day] = float32(hump(t, begin, peak, end))
