@@ -88,8 +88,8 @@ func TestBoardsReadWithoutSignal(t *testing.T) {
 	p.until(allSent)
 	p.do(chromedp.Navigate(url + "/check/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9104"))
 	p.says(`[data-line="board_read"][data-n="1"][data-state="done"]`, "2 of 2")
-	// 120 mites in the seven days from 27 November are 17.1 a day in S6, and 41 in three in S4.
-	p.until(`document.querySelector('[data-falls] svg').getAttribute('aria-label').includes('day 0: 15.4')`)
+	// 120 mites in the seven days from 27 November are 17.1 a day in S6, and 270 in three in S4.
+	p.until(`document.querySelector('[data-falls] svg').getAttribute('aria-label').includes('day 0: 53.6')`)
 }
 
 // The comparison with hives that were left untreated: the share with its interval, the hive
@@ -99,8 +99,8 @@ func TestJobChecked(t *testing.T) {
 	p := entered(t, s.URL+"/check", browser.Desk)
 	p.click(`[data-job="Ropewalk, midwinter dribble 2025"]`)
 	p.says("[data-job-check]", "R4, R6 left untreated as controls")
-	// By rates: 18.25 a day before in six hives, 2 after; 5.5 and 5.2 in the two: 1 − 0.1096 ÷ 0.9455.
-	p.says("[data-result]", "88", "against 2 left untreated", "It worked")
+	// By rates: 9.07 a day before in six hives, 1.4 after; 2.71 and 2.8 in the two: 1 − 0.1543 ÷ 1.0316.
+	p.says("[data-result]", "85", "against 2 left untreated", "It worked")
 	p.says(`[data-colony="R2"]`, "Sealed brood was seen on 9 Dec 2025")
 	p.says(`[data-colony="R7"]`, "Only 4 mites before")
 	p.says("[data-reach]", "100 of 100 mites could be reached")

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
 import { useQuery } from '@tanstack/react-query'
-import { Fragment } from 'react'
+import { Fragment, type ReactNode } from 'react'
 import {
   ask,
   begin,
@@ -78,10 +78,11 @@ export default function RecordPage() {
         <p>{text.none(year)}</p>
       ) : (
         <>
-          {record.yards.map((y) => (
-            <Yard key={y.name} yard={y} columns={record.columns} />
+          {record.yards.map((y, i) => (
+            <Yard key={y.name} yard={y} columns={record.columns}>
+              {i + 1 === record.yards.length && !record.so_far && <Sum lines={record.lines} />}
+            </Yard>
           ))}
-          {!record.so_far && <Sum lines={record.lines} />}
         </>
       )}
     </main>
@@ -105,7 +106,14 @@ const Sum = ({ lines }: { lines: number }) => (
   </>
 )
 
-function Yard({ yard, columns }: { yard: Schemas['RecordYard']; columns: string[] }) {
+interface YardProps {
+  yard: Schemas['RecordYard']
+  columns: string[]
+  /** What ends the book, under the heads of the last table: nobody signs a sheet with nothing on it. */
+  children: ReactNode
+}
+
+function Yard({ yard, columns, children }: YardProps) {
   return (
     <section data-record-yard={yard.name}>
       <h2>
@@ -141,6 +149,13 @@ function Yard({ yard, columns }: { yard: Schemas['RecordYard']; columns: string[
               ))}
             </tbody>
           ))}
+          {children && (
+            <tbody className={styles.ends}>
+              <tr>
+                <td colSpan={columns.length + 1}>{children}</td>
+              </tr>
+            </tbody>
+          )}
         </table>
       </div>
     </section>
