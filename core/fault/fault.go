@@ -30,6 +30,7 @@ const (
 	UpsideDown Reason = "upside_down" // more acid than any protocol puts in
 	NoTemp     Reason = "no_temp"     // a density says nothing without its temperature
 	Future     Reason = "future"      // what is recorded cannot lie ahead
+	Past       Reason = "past"        // what is planned cannot lie behind
 	NoDate     Reason = "no_date"     // not a day of the calendar
 	NoZone     Reason = "no_zone"     // not a time zone
 	NoAddress  Reason = "no_address"  // not the address of a service

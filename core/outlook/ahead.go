@@ -1,15 +1,22 @@
 package outlook
 
-import (
-	"slices"
+import "keeler/core/calendar"
 
-	"keeler/core/calendar"
-)
-
-// Point is the mites on 100 nest bees on a day.
+// Point is the mites on 100 nest bees on a day, and, in the middle of all colonies, bees, sealed cells and which share
+// of the mites is in them.
 type Point struct {
 	Day calendar.Day
 	Band
+	Bees, Sealed, Capped float64
+}
+
+// Brood is how much of it there is.
+func (p Point) Brood() Brood { return broodOf(p.Sealed) }
+
+// Point is the day as it stands.
+func (f *Filter) Point() Point {
+	capped := f.band(func(c *Colony) float64 { return c.under / max(c.Mites(), leastMean) })
+	return Point{f.Day, f.Rate(), f.Bees().Middle, f.band((*Colony).Sealed).Middle, capped.Middle}
 }
 
 // Crossing is when a colony comes to be over the threshold: in one of ten cases by From, in nine by To, each 0
@@ -19,16 +26,15 @@ type Crossing struct {
 	Now, Chance float64
 }
 
-// ahead lives on with a copy of the colonies, and tells each day from this one on until a last one.
-func (f *Filter) ahead(to calendar.Day, given []Dose, tell func(*Filter, Crossing), threshold func(calendar.Day) float64) {
-	on := *f
-	on.all = slices.Clone(f.all)
+// ahead lives on with a copy of the colonies, and tells each day from this one on until the last one of a horizon.
+func (f *Filter) ahead(given []Dose, tell func(*Filter, Crossing), h Horizon) {
+	on := f.copy()
 	over := make([]bool, len(on.all))
 	var c Crossing
 	for {
-		limit := threshold(on.Day)
+		limit := h.Threshold(on.Day)
 		for i := range on.all {
-			if k := &on.all[i]; !over[i] && 100*nestBees*k.OnBees >= limit*max(k.Bees(), 1) {
+			if k := &on.all[i]; !over[i] && on.Day >= h.Since && 100*nestBees*k.OnBees >= limit*max(k.Bees(), 1) {
 				over[i] = true
 				c.Chance = min(c.Chance+on.weights[i], 1)
 			}
@@ -42,8 +48,8 @@ func (f *Filter) ahead(to calendar.Day, given []Dose, tell func(*Filter, Crossin
 		if c.To == 0 && c.Chance >= 1-below {
 			c.To = on.Day
 		}
-		tell(&on, c)
-		if on.Day >= to {
+		tell(on, c)
+		if on.Day >= h.To {
 			return
 		}
 		on.Step(given, false)

@@ -11,9 +11,14 @@ import (
 type Horizon struct {
 	To        calendar.Day
 	Every     int          // days between the points that are told
+	Since     calendar.Day // the first day on which being over the threshold counts; 0: from now on
 	Winter    calendar.Day // the day on which mites go into winter, at most To
+	Given     []Dose       // already; plans come on top of it
 	Threshold func(calendar.Day) float64
 }
+
+// Unborne is from how many mites in autumn on a colony seldom sees spring. Source: docs/sources.md, Year of a colony.
+const Unborne = 2500
 
 // Comes is what a plan comes to.
 type Comes struct {
@@ -33,22 +38,24 @@ func (f *Filter) WhatIf(plans [][]Dose, h Horizon) []Comes {
 }
 
 func (f *Filter) comes(plan []Dose, h Horizon) (out Comes) {
-	f.ahead(h.To, plan, func(on *Filter, crossing Crossing) {
+	f.ahead(slices.Concat(h.Given, plan), func(on *Filter, crossing Crossing) {
 		out.Crossing = crossing
 		if on.Day == h.Winter {
 			out.Winter = on.Mites()
 		}
 		if int(h.To-on.Day)%h.Every == 0 {
-			out.Points = append(out.Points, Point{on.Day, on.Rate()})
+			out.Points = append(out.Points, on.Point())
 		}
-	}, h.Threshold)
+	}, h)
 	return out
 }
 
-// Choice is something that could be done: its doses, and how many visits they take.
+// Choice is something that could be done: its doses, and how many visits they take. Of those of one time nobody does
+// two.
 type Choice struct {
 	Doses  []Dose
 	Visits int
+	Time   string
 }
 
 // mostChoices is how many choices a plan is put together from: nobody treats more often in a year.
@@ -88,7 +95,7 @@ func byVisits(choices []Choice) []set {
 	sets := []set{{}}
 	for i, c := range choices {
 		for _, s := range slices.Clone(sets) {
-			if len(s.of) < mostChoices {
+			if len(s.of) < mostChoices && !slices.ContainsFunc(s.of, func(j int) bool { return c.Time != "" && choices[j].Time == c.Time }) {
 				sets = append(sets, set{append(slices.Clone(s.of), i), s.visits + c.Visits})
 			}
 		}

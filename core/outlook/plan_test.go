@@ -54,7 +54,7 @@ func TestWhatIf(t *testing.T) {
 // The fewest visits that keep the chance under a level are found, or that none do; where nothing need be done, nothing is.
 func TestFewest(t *testing.T) {
 	f := known(100)
-	choices := []Choice{{april, 2}, {august, 2}, {december, 1}, {slices.Concat(april, august), 9}}
+	choices := []Choice{{april, 2, ""}, {august, 2, ""}, {december, 1, ""}, {slices.Concat(april, august), 9, ""}}
 	untreated := f.WhatIf([][]Dose{nil}, ofSeason)[0]
 	if plan, _, found := f.Fewest(choices, min(untreated.Chance+0.01, 1.01), ofSeason); !found || len(plan) != 0 {
 		t.Errorf("where nothing need be done: %v", plan)
@@ -83,9 +83,13 @@ func TestFewest(t *testing.T) {
 	}
 }
 
-// Of four choices at most three go together: one, four, six and four sets.
+// Of four choices at most three go together: one, four, six and four sets; and of two of one time one alone: one, four, five
+// and two.
 func TestSets(t *testing.T) {
-	sets := byVisits([]Choice{{nil, 3}, {nil, 1}, {nil, 2}, {nil, 1}})
+	sets := byVisits([]Choice{{nil, 3, ""}, {nil, 1, ""}, {nil, 2, ""}, {nil, 1, ""}})
+	if timed := byVisits([]Choice{{nil, 3, "a"}, {nil, 1, "a"}, {nil, 2, "b"}, {nil, 1, ""}}); len(timed) != 12 {
+		t.Errorf("%d sets of two that are of one time", len(timed))
+	}
 	if len(sets) != 15 || sets[0].visits != 0 || sets[1].visits != 1 || sets[14].visits != 6 {
 		t.Errorf("%d sets: %+v", len(sets), sets)
 	}

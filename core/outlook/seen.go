@@ -63,6 +63,15 @@ func (f *Filter) Count(of mites.Count) {
 	})
 }
 
+// Turned is a count in the measure of Rate: the mites on 100 nest bees that would make it, by what is known of the
+// colony. Of a wash it is the wash itself.
+func (f *Filter) Turned(of mites.Count) Band {
+	return f.band(func(c *Colony) float64 {
+		mean, _ := c.expected(of)
+		return float64(of.Mites) / mean * 100 * nestBees * c.OnBees / max(c.Bees(), 1)
+	})
+}
+
 // doubt scatters the mites where a count lies outside of all that was to be expected: it outweighs what the model
 // made of those before it.
 func (f *Filter) doubt(rank float64) {

@@ -17,6 +17,7 @@ type Treatment struct {
 	Method  method.Name
 	Product string
 	Amount  float64 // mL, g or pieces
+	Meant   float64 // in the same unit; 0 where nobody said
 	Given   calendar.Day
 	Out     calendar.Day
 	Carried bool // given before a split or union, to the same bees
@@ -71,7 +72,7 @@ type Application struct {
 	Kind              Kind
 	Method            method.Name
 	Product           string
-	Amount            float64
+	Amount, Meant     float64
 	On                calendar.Day
 	Ends              string // of Out: the application that comes out; "" for all of the method
 	DaysLow, DaysHigh int
@@ -113,7 +114,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 			continue
 		}
 		t := Treatment{
-			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
+			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Meant: a.Meant, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
 			Withdrawal: a.Withdrawal, arrived: a.On, written: i,
 		}
 		if !t.Method.Stays() {
