@@ -19,6 +19,15 @@ type file struct {
 // colonies registers the bees and what becomes of them.
 func colonies(r routes) {
 	readOne(r, "colonies/{id}", "get-colony", app.Viewer, "A colony with its history", app.Desk.Colony)
+	readOne(r, "colonies/{id}/ahead", "get-colony-ahead", app.Viewer, "What a model makes of its counts, and what is ahead if nothing is done", app.Desk.MiteYear)
+	sendTo(r.much(), post+" colonies/{id}/what-if", "what-if", app.Viewer, "What plans for a colony come to; none of it is kept", app.Desk.WhatIf)
+	answer(r, r.describe(get+" colonies/{id}/plans", "offer-plans", "Plans for a colony that keep the chance of being over the threshold low", 404, 422), app.Viewer,
+		func(ctx context.Context, desk app.Desk, in *struct {
+			ByID
+			Level int `query:"level" minimum:"1" maximum:"9" default:"2" doc:"The chance stays below so many of ten."`
+		}) (wire.PlanOffers, error) {
+			return desk.PlanOffers(ctx, in.ID, in.Level)
+		})
 	send(r, post+" colonies", "add-colony", app.Keeper, "A new colony at the end of its yard's line", app.Desk.AddColony)
 	send(r.much(), post+" colonies/several", "add-colonies", app.Keeper, "Several new colonies at the end of a yard's line: all of them, or none", app.Desk.AddColonies)
 	sendTo(r, put+" colonies/{id}", "change-colony", app.Keeper, "Change a colony over the version that was seen", app.Desk.ChangeColony)

@@ -31,11 +31,11 @@ var elsewhere = map[string]bool{
 	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true, "CardContent.spent": true,
 	"CardContent.preparation": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
 	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "Join.code": true, "SignIn.code": true, "ProveSecond.code": true, "NewPassword.new": true, "NewPassword.token": true,
-	"SaveJob.under": true, "JobPlan.under": true, "CountedHive.typed": true, "Inspection.typed": true, "TryForecast.forecast": true,
+	"SaveJob.under": true, "PlanStep.under": true, "JobPlan.under": true, "CountedHive.typed": true, "Inspection.typed": true, "TryForecast.forecast": true,
 }
 
 // answers repeat what a request of another name takes.
-var answers = map[string]bool{"Invitation": true, "Comparison": true, "Job": true, "LotStock": true, "LotBook": true, "Token": true}
+var answers = map[string]bool{"Invitation": true, "Comparison": true, "Job": true, "LotStock": true, "LotBook": true, "Token": true, "OfferedStep": true, "PlannedStep": true}
 
 // Whatever the document lets through fits into its column, and nothing that is written
 // freely is without a length.

@@ -64,6 +64,7 @@ var bodies = []struct{ call, body string }{
 	{"PUT /api/yards/{id}", `{"name":"Taken over","latitude":57,"version":1}`},
 	{"PUT /api/yards/{id}/order", `{"colonies":["<colonies>"]}`},
 	{"PUT /api/colonies/{id}", `{"name":"Taken over","version":1,` + box + `}`},
+	{"POST /api/colonies/{id}/what-if", `{"plans":[{"steps":[]}]}`},
 	{"POST /api/colonies/{id}/move", `{"yard_id":"<yards>","version":1}`},
 	{"POST /api/colonies/{id}/split", `{"child":{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de5","name":"Taken off",` + box + `}}`},
 	{"POST /api/colonies/{id}/happened", `{"kind":"swarmed"}`},

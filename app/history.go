@@ -129,7 +129,7 @@ func (h history) add(a store.Application) {
 		return
 	}
 	h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
-		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount,
+		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount, Meant: a.Asked,
 		On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
 		Extra: a.Extra, Swaps: a.Swaps, Withdrawal: a.WithdrawalDays,
 	})

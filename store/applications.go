@@ -224,10 +224,10 @@ func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]s
 func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application)) error {
 	q := a.in(o.own(ctx).Table(a.from("applications", "newest", "by_colony")), "colony_id").
 		Where("given_at >= ? AND superseded = 0 AND kind <> 'skipped'", a.Since).
-		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "asked", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
 			"eggs", "board", "created_at").Order("seq")
 	return each(q, func(a *Application) []any {
-		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
+		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.Asked, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
 			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt}
 	}, with)
 }

@@ -57,6 +57,8 @@ type catalogue struct {
 	Reminders map[string]string
 	// GivenThings are what each way gives, as {give} and {things} of a follow-up.
 	GivenThings map[followup.Way]struct{ Give, Things string } `json:"given_things"`
+	// Ahead is what a forecast of mites comes to and rests on, which counts would tell most, and what plans come to.
+	Ahead map[string]string
 	// Meets tells which mites a method could meet, {met} of 100, by the sealed brood.
 	Meets map[string]string
 	// Paces are how fast formic acid goes, with the cm² of wick that would do as {0}.

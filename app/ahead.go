@@ -1,0 +1,198 @@
+package app
+
+import (
+	"cmp"
+	"context"
+	"hash/fnv"
+	"slices"
+
+	"keeler/core/calendar"
+	"keeler/core/fit"
+	"keeler/core/mites"
+	"keeler/core/outlook"
+	"keeler/store"
+	"keeler/wire"
+	"keeler/words"
+
+	"github.com/samber/lo"
+)
+
+const (
+	aheadFor    = 200 // days
+	pastFor     = 400
+	everyDays   = 5
+	possible    = 400  // colonies that are lived
+	beesInASeam = 2200 // of a deep box
+	// With nothing known, a colony has so many mites at the least and the most.
+	fewestMites, mostMites = 2, 1500
+)
+
+// MiteYear is what the model makes of a colony's counts, and what is ahead if nothing is done.
+func (d Desk) MiteYear(ctx context.Context, id string) (wire.MiteYear, error) {
+	r := reading{ctx: ctx}
+	m := d.miteYear(&r, id)
+	if r.err != nil {
+		return wire.MiteYear{}, r.err
+	}
+	return m.tell(m.follow(possible)), nil
+}
+
+// miteYear is what is known of a colony's mites since the model begins with it.
+type miteYear struct {
+	row           store.Colony
+	yard          store.Yard
+	begins, today calendar.Day
+	bees          fit.Colony
+	looks         []fit.Inspection
+	counts        []mites.Count
+	given         []outlook.Dose
+	threshold     func(calendar.Day) float64
+}
+
+func (d Desk) miteYear(r *reading, id string) miteYear {
+	m := miteYear{row: by(r, d.op.Colony, id), today: d.today()}
+	m.yard = by(r, d.op.Yard, m.row.YardID)
+	counted, thresholds := by(r, d.op.CountsOf, id), all(r, d.thresholds)
+	h := d.historyOf(r, ever(id))
+	if r.err != nil {
+		return m
+	}
+	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, m.yard.Latitude).Wash }
+	m.bees = h.colony(id)
+	m.given = outlook.Given(m.bees.Treatments, m.today)
+	m.know(dayOf(m.row.StartedOn), h.seen[id], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
+	return m
+}
+
+// know takes in what was seen and counted within a year or so. A hive that was written down late is as old as what is
+// known of it.
+func (m *miteYear) know(started calendar.Day, looks []fit.Inspection, counts []mites.Count) {
+	m.begins = started
+	for _, i := range looks {
+		m.begins = min(m.begins, i.On-1)
+	}
+	for _, c := range counts {
+		m.begins = min(m.begins, c.Began()-1)
+	}
+	m.begins = max(m.begins, m.today-pastFor)
+	m.looks = lo.Filter(looks, func(i fit.Inspection, _ int) bool { return i.On > m.begins })
+	m.counts = lo.Filter(counts, func(c mites.Count, _ int) bool { return c.Began() > m.begins })
+}
+
+// lived is what the model makes of it until today.
+type lived struct {
+	*outlook.Filter
+	points []outlook.Point // of the days before
+	boards []turned
+}
+
+// turned is a count on a board in the measure of a wash.
+type turned struct {
+	on calendar.Day
+	outlook.Band
+}
+
+// follow lives through what is known with so many possible colonies.
+func (m miteYear) follow(many int) lived {
+	seed := fnv.New64a()
+	_, _ = seed.Write([]byte(m.row.ID)) // never fails
+	begins := outlook.Begins{Latitude: m.yard.Latitude, Day: m.begins, Nuc: m.row.Nuc, Low: fewestMites, High: mostMites}
+	f := lived{Filter: outlook.NewFilter(begins, many, seed.Sum64())}
+	for f.Day < m.today {
+		f.Step(m.given, m.idle(f.Day+1))
+		m.learn(&f)
+		if f.Day < m.today && int(m.today-f.Day)%everyDays == 0 {
+			f.points = append(f.points, f.Point())
+		}
+	}
+	return f
+}
+
+// learn tells the model what was seen and counted on its day.
+func (m miteYear) learn(f *lived) {
+	for _, i := range m.looks {
+		if i.On == f.Day {
+			f.Look(outlook.Look{On: i.On, Bees: float64(lo.FromPtr(i.Quarters)) / 4 * beesInASeam, Brood: broodSeen[i.Brood]})
+		}
+	}
+	for _, c := range m.counts {
+		if c.On != f.Day {
+			continue
+		}
+		if c.Kind == mites.Board {
+			f.boards = append(f.boards, turned{c.On, f.Turned(c)})
+		}
+		f.Count(c)
+	}
+}
+
+// broodSeen is sealed brood as the model has it.
+var broodSeen = map[fit.Brood]outlook.Brood{fit.BroodNone: outlook.NoBrood, fit.BroodLittle: outlook.LittleBrood, fit.BroodMuch: outlook.MuchBrood}
+
+// idle reports whether no queen lays on a day, by the keeper's hand.
+func (m miteYear) idle(on calendar.Day) bool {
+	b := m.bees.Break
+	return b.Stopped != 0 && on >= b.Stopped && (b.Resumed == 0 || on < b.Resumed)
+}
+
+func (m miteYear) tell(f lived) wire.MiteYear {
+	last := m.today + aheadFor
+	coming := f.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: last, Every: everyDays, Given: m.given, Threshold: m.threshold})[0]
+	crossing := coming.Crossing
+	out := wire.MiteYear{
+		Today: written(m.today), Words: words.Ahead(m.code(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()),
+		From: knownDay(crossing.From), To: knownDay(crossing.To), Chance: wire.Round(crossing.Chance),
+		Points: m.points(slices.Concat(f.points, coming.Points)), Boards: []wire.TurnedBoard{},
+		Telling: lo.FilterMap(f.Counts(m.yard.Latitude, m.given), func(t outlook.Telling, _ int) (string, bool) {
+			return words.Telling(t.Of, t.Narrows, m.today), t.Narrows >= worthTelling
+		}),
+	}
+	if f.Misfit() {
+		out.Misfit = words.Misfit()
+	}
+	for _, b := range f.boards {
+		out.Boards = append(out.Boards, wire.TurnedBoard{Day: written(b.on), Low: wire.Round(b.Low), Middle: wire.Round(b.Middle), High: wire.Round(b.High)})
+	}
+	return out
+}
+
+// worthTelling is by which share a count must narrow the band to be worth a word.
+const worthTelling = 0.05
+
+func (m miteYear) points(of []outlook.Point) []wire.MitePoint {
+	return lo.Map(of, func(p outlook.Point, _ int) wire.MitePoint {
+		return wire.MitePoint{
+			Day: written(p.Day), Low: wire.Round(p.Low), Middle: wire.Round(p.Middle), High: wire.Round(p.High), Threshold: m.threshold(p.Day),
+			Seams: wire.Round(p.Bees / beesInASeam), Brood: broodNames[p.Brood()],
+		}
+	})
+}
+
+// broodNames are those that inspections have.
+var broodNames = lo.MapEntries(broodSeen, func(b fit.Brood, as outlook.Brood) (outlook.Brood, string) { return as, string(b) })
+
+// probably is the chance from which a colony is said to be over the threshold.
+const probably = 0.8
+
+// code is which sentence leads. Without a count nothing is told but that.
+func (m miteYear) code(c outlook.Crossing) string {
+	switch {
+	case len(m.counts) == 0:
+		return "uncounted"
+	case c.Now >= probably:
+		return "now"
+	case c.From == m.today:
+		return "perhaps:now"
+	case c.To != 0:
+		return "between"
+	case c.From != 0:
+		return "perhaps"
+	}
+	return "not_before"
+}
+
+// sinceCount is how many days ago the last count was.
+func (m miteYear) sinceCount() int {
+	newest := lo.Max(lo.Map(m.counts, func(c mites.Count, _ int) calendar.Day { return c.On }))
+	return int(m.today - newest)
+}

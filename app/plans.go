@@ -1,0 +1,266 @@
+package app
+
+import (
+	"cmp"
+	"context"
+	"errors"
+	"slices"
+
+	"keeler/core/calendar"
+	"keeler/core/fault"
+	"keeler/core/fit"
+	"keeler/core/method"
+	"keeler/core/outlook"
+	"keeler/core/treatment"
+	"keeler/store"
+	"keeler/wire"
+	"keeler/words"
+
+	"github.com/samber/lo"
+)
+
+const (
+	planFor = 365 // days
+	// What is given at once has worked after so many days; from then on being over the threshold counts.
+	worksIn = 21
+	rough   = 100 // possible colonies while something is dragged
+	mostOf  = 4   // plans
+	stepsOf = 6   // treatments of a plan
+)
+
+// WhatIf tells what plans for a colony come to. None of it is kept.
+func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.PlansCome, error) {
+	var l fault.List
+	plans := make([][]planned, len(in.Plans))
+	if len(in.Plans) == 0 || len(in.Plans) > mostOf {
+		l.AddRange("plans", fault.TooMany, 1, mostOf, "")
+		return wire.PlansCome{}, l.Err()
+	}
+	for i, p := range in.Plans {
+		plan, err := d.plan(ctx, fault.Index("plans", i), p)
+		if err != nil {
+			return wire.PlansCome{}, err
+		}
+		plans[i] = plan
+	}
+	r := reading{ctx: ctx}
+	m := d.miteYear(&r, id)
+	boards := by(&r, d.op.LastSeams, []string{id})
+	if r.err != nil {
+		return wire.PlansCome{}, r.err
+	}
+	many := possible
+	if in.Rough {
+		many = rough
+	}
+	h := m.horizon()
+	out := wire.PlansCome{Since: written(h.Since), Winter: written(h.Winter), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()), Plans: []wire.PlanComes{}}
+	come := m.follow(many).WhatIf(lo.Map(plans, doses), h)
+	for i, c := range come {
+		told := wire.PlanComes{
+			Points: m.points(c.Points), Words: words.PlanChance(c.Chance, h.Since, h.To), Chance: wire.Round(c.Chance),
+			Mites: wire.MiteBand{Low: wire.Round(c.Winter.Low), Middle: wire.Round(c.Winter.Middle), High: wire.Round(c.Winter.High)},
+			Steps: []wire.PlannedStep{},
+		}
+		if c.Winter.Middle >= outlook.Unborne {
+			told.Bears = words.OfPlans("unborne")
+		}
+		bench := onBench([]store.Colony{m.row}, []string{id}, boards)
+		for j, p := range plans[i] {
+			told.Visits += len(p.visits)
+			oxalic, formic := p.acid(bench)
+			told.Oxalic, told.Formic = wire.Round(told.Oxalic+oxalic), wire.Round(told.Formic+formic)
+			told.Steps = append(told.Steps, m.judged(plans[i], j, c.Points))
+		}
+		out.Plans = append(out.Plans, told)
+	}
+	return out, nil
+}
+
+// horizon is how far plans are looked at: a year, with the next first of November (of May in the south) that leaves time to treat
+// as the day on which mites go into winter.
+func (m miteYear) horizon() outlook.Horizon {
+	month := 11
+	if m.yard.Latitude < 0 {
+		month = 5
+	}
+	year, _, _ := m.today.Date()
+	winter := calendar.Of(year, month, 1)
+	if winter < m.today+everyDays {
+		winter = calendar.Of(year+1, month, 1)
+	}
+	return outlook.Horizon{To: m.today + planFor, Every: everyDays, Since: m.today + worksIn, Winter: winter, Given: m.given, Threshold: m.threshold}
+}
+
+// planned is a treatment of a plan.
+type planned struct {
+	chosen
+	under  fit.Conditions
+	dose   outlook.Dose
+	visits []calendar.Day
+}
+
+func doses(plan []planned, _ int) []outlook.Dose {
+	return lo.Map(plan, func(p planned, _ int) outlook.Dose { return p.dose })
+}
+
+// plan reads the treatments of a plan, in the order of their days.
+func (d Desk) plan(ctx context.Context, field string, in wire.MitePlan) ([]planned, error) {
+	var l fault.List
+	if len(in.Steps) > stepsOf {
+		l.AddRange(field+".steps", fault.TooMany, 0, stepsOf, "")
+		return nil, l.Err()
+	}
+	var out []planned
+	for i, s := range in.Steps {
+		at := fault.Index(field+".steps", i)
+		on := readDay(at+".on", s.On, d.today(), d.today()+planFor, &l)
+		if on < d.today() {
+			l.Add(at+".on", fault.Past)
+		}
+		c, err := d.chooseAny(ctx, at+".under", s.Under)
+		if err != nil {
+			return nil, err
+		}
+		p := planned{chosen: c, under: *c.fixed}
+		p.dose, p.visits = outlook.Planned(p.under, on)
+		out = append(out, p)
+	}
+	slices.SortStableFunc(out, func(a, b planned) int { return cmp.Compare(a.dose.From, b.dose.From) })
+	return out, l.Err()
+}
+
+// chooseAny finds conditions by their id alone, of whichever method.
+func (d Desk) chooseAny(ctx context.Context, field, id string) (chosen, error) {
+	for _, m := range method.All {
+		c, err := d.choose(ctx, field, m, id)
+		var wrong fault.List
+		if !errors.As(err, &wrong) && (err != nil || c.fixed != nil) {
+			return c, err
+		}
+	}
+	return chosen{}, fault.List{{Field: field, Reason: fault.Unknown}}
+}
+
+// acid is what a hive is given, g of oxalic acid dihydrate and of pure formic acid, by the recipe that the bench begins
+// with; 0 where that asks for more to be known.
+func (p planned) acid(bench []wire.Colony) (oxalic, formic float64) {
+	worked, err := wire.RecipeOf(string(p.under.Method), bench, p.card).Work()
+	if err != nil {
+		return 0, 0
+	}
+	switch a := worked.Answer; {
+	case a.Dribble != nil && len(a.Dribble.Doses) > 0:
+		oxalic = a.Dribble.Doses[0].Mg / 1000
+	case a.Strip != nil && len(a.Strip.Colonies) > 0:
+		oxalic = float64(a.Strip.Colonies[0].OAD)
+	case a.Pad != nil:
+		formic = float64(a.Pad.Course.Pure)
+	}
+	return oxalic, formic
+}
+
+// judged is a step of a plan as it would go: held against what is known of the hive, with the steps before it given, and
+// against the brood that the model expects.
+func (m miteYear) judged(plan []planned, at int, points []outlook.Point) wire.PlannedStep {
+	p := plan[at]
+	out := wire.PlannedStep{
+		PlanStep: wire.PlanStep{Under: p.under.ID, On: written(p.dose.From)}, Method: string(p.under.Method), Against: []string{},
+		Days: lo.Map(p.visits, func(v calendar.Day, _ int) string { return written(v) }),
+	}
+	if p.dose.To > p.dose.From {
+		out.Out = written(p.dose.To)
+	}
+	if day := p.dose.From; !day.Cold(m.yard.Latitude) {
+		switch p.under.Supers {
+		case fit.SupersOff:
+			out.Off = words.OfPlans("off")
+		case fit.SupersLabel:
+			out.Off = words.OfPlans("off:label")
+		}
+	}
+	c := p.caseOf(p.dose.From, m.yard, nil)
+	c.Colony = m.bees
+	c.Colony.Treatments = slices.Clone(m.bees.Treatments)
+	for _, before := range plan[:at] {
+		c.Colony.Treatments = append(c.Colony.Treatments, treatment.Treatment{Method: before.under.Method, Given: before.dose.From, Out: before.dose.To})
+	}
+	for _, r := range fit.Judge(c).Reasons {
+		if r.Verdict >= fit.DoesNotFit {
+			out.Against = append(out.Against, words.Because(r, m.today).Why)
+		}
+	}
+	if capped := cappedOn(p.dose.From, points); p.dose.Way == outlook.Dribble && capped >= worthWarning {
+		out.Against = append(out.Against, words.UnderCaps(capped))
+	}
+	return out
+}
+
+// worthWarning is which share of the mites must be under caps when syrup is dribbled, to be warned of.
+const worthWarning = 0.1
+
+// cappedOn is the share of mites under caps about a day.
+func cappedOn(day calendar.Day, points []outlook.Point) float64 {
+	for _, p := range points {
+		if p.Day >= day {
+			return p.Capped
+		}
+	}
+	return 0
+}
+
+// levels bound the chance that an offer keeps below, of ten.
+const leastLevel, mostLevel = 1, 9
+
+// PlanOffers are plans for a colony: the one with the fewest visits that keeps the chance of being over the threshold
+// below so many of ten, and what is often done, to hold against it.
+func (d Desk) PlanOffers(ctx context.Context, id string, level int) (wire.PlanOffers, error) {
+	var l fault.List
+	l.Within("level", float64(level), leastLevel, mostLevel, "")
+	if err := l.Err(); err != nil {
+		return wire.PlanOffers{}, err
+	}
+	r := reading{ctx: ctx}
+	m := d.miteYear(&r, id)
+	if r.err != nil {
+		return wire.PlanOffers{}, r.err
+	}
+	h := m.horizon()
+	could := outlook.Treatments(m.yard.Latitude, calendar.Span(deep(m.yard)), m.today+1, h.To)
+	out := wire.PlanOffers{Words: words.OfPlans("no_season"), Offers: []wire.PlanOffer{}}
+	if len(could) == 0 {
+		return out, nil
+	}
+	f := m.follow(rough)
+	choices := lo.Map(could, func(t outlook.Treatment, _ int) outlook.Choice { return t.Choice() })
+	plan, _, found := f.Fewest(choices, float64(level)/10, h)
+	switch {
+	case !found:
+		out.Words = words.OfPlans("not_found")
+	case len(plan) == 0:
+		out.Words = words.OfPlans("none")
+	default:
+		out.Words = words.OfPlans("found")
+		out.Offers = append(out.Offers, offer("fewest", lo.Map(plan, func(i, _ int) outlook.Treatment { return could[i] })))
+	}
+	first := func(of method.Name, why outlook.Reason) []outlook.Treatment {
+		t, has := lo.Find(could, func(t outlook.Treatment) bool { return t.Why == why && t.Under.Method == of })
+		if !has {
+			return nil
+		}
+		return []outlook.Treatment{t}
+	}
+	winter, august := first(method.Dribble, outlook.Broodless), first(method.Strip, outlook.AfterCrop)
+	out.Offers = append(out.Offers, offer("twice", winter, august), offer("thrice", winter, first(method.Strip, outlook.BeforeFlow), august))
+	return out, nil
+}
+
+func offer(name string, parts ...[]outlook.Treatment) wire.PlanOffer {
+	out := wire.PlanOffer{Name: words.OfPlans("offer:" + name), Steps: []wire.OfferedStep{}}
+	all := slices.Concat(parts...)
+	slices.SortFunc(all, func(a, b outlook.Treatment) int { return cmp.Compare(a.On, b.On) })
+	for _, t := range all {
+		out.Steps = append(out.Steps, wire.OfferedStep{PlanStep: wire.PlanStep{Under: t.Under.ID, On: written(t.On)}, Why: words.OfPlans("why:" + string(t.Why))})
+	}
+	return out
+}

@@ -1,0 +1,130 @@
+package app
+
+import (
+	"errors"
+	"strings"
+	"testing"
+
+	"github.com/google/uuid"
+
+	"keeler/core/fault"
+	"keeler/store"
+	"keeler/wire"
+)
+
+// counted is a hive with washes of 300 bees.
+func counted(t *testing.T, d Desk, yard, name string, washes map[string]int) string {
+	t.Helper()
+	id := uuid.NewSHA1(uuid.Nil, []byte(name)).String() // the same each time, which the model goes by
+	c, err := d.AddColony(t.Context(), wire.SaveColony{ID: id, YardID: yard, Name: name, Queen: "laying", Boxes: stack(t, "deep 10")})
+	if err != nil {
+		t.Fatal(err)
+	}
+	var counts wire.MiteCounts
+	for on, n := range washes {
+		counts.Counts = append(counts.Counts, wire.MiteCount{ID: uuid.NewString(), ColonyID: c.ID, Kind: "wash", Mites: n, Bees: 300, On: on})
+	}
+	if len(counts.Counts) > 0 {
+		if _, err := d.Count(t.Context(), counts); err != nil {
+			t.Fatal(err)
+		}
+	}
+	return c.ID
+}
+
+func within(t *testing.T, what string, got, low, high float64) {
+	t.Helper()
+	if !(got >= low && got <= high) {
+		t.Errorf("%s: %g, want %g to %g", what, got, low, high)
+	}
+}
+
+// Plans for one hive, on 4 December: more in a plan leaves fewer mites and no greater chance; each tells its visits, its acid, and
+// what speaks against it; a plan that dribbles in June is told that the mites are under caps then.
+func TestWhatIf(t *testing.T) {
+	d := own(t, Settings{})
+	id := counted(t, d, yard(t, d, "A"), "A1", map[string]int{"2026-07-10": 1, "2026-09-10": 4, "2026-11-20": 6})
+	if _, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: id, On: "2026-12-03", Typed: "7", Brood: "none"}}}); err != nil {
+		t.Fatal(err)
+	}
+	dribble, strips, formic := wire.PlanStep{Under: "winter", On: "2026-12-10"}, wire.PlanStep{Under: "strips", On: "2027-08-10"}, wire.PlanStep{Under: "formic", On: "2027-08-10"}
+	june := wire.PlanStep{Under: "in-season", On: "2027-06-15"}
+	plans := wire.WhatIf{Plans: []wire.MitePlan{{}, {Steps: []wire.PlanStep{dribble}}, {Steps: []wire.PlanStep{strips, dribble}}, {Steps: []wire.PlanStep{june, formic}}}}
+	got, err := d.WhatIf(t.Context(), id, plans)
+	if err != nil {
+		t.Fatal(err)
+	}
+	nothing, once, twice, other := got.Plans[0], got.Plans[1], got.Plans[2], got.Plans[3]
+	if got.Since != "2026-12-25" || got.Winter != "2027-11-01" || len(nothing.Steps) != 0 || nothing.Visits != 0 {
+		t.Errorf("since %s, winter %s, %+v", got.Since, got.Winter, nothing.Steps)
+	}
+	if !(once.Mites.Middle < nothing.Mites.Middle/2 && twice.Mites.Middle < once.Mites.Middle/2 && twice.Chance <= once.Chance && once.Chance <= nothing.Chance) {
+		t.Errorf("mites %v, %v, %v; chances %v, %v, %v", nothing.Mites, once.Mites, twice.Mites, nothing.Chance, once.Chance, twice.Chance)
+	}
+	if once.Visits != 1 || twice.Visits != 4 || other.Visits != 5 { // a dribble; in, moved and out; four sheets
+		t.Errorf("visits %d, %d, %d", once.Visits, twice.Visits, other.Visits)
+	}
+	// 5 mL with 35 g/L in each of 7 seams are 1.23 g; 3 strips of 6.9 g come to it; 4 sponges of 2 mL a comb are 4 × 20 mL × 1.14 × 60 %.
+	within(t, "by a dribble", once.Oxalic, 1.2, 1.25)
+	within(t, "and strips", twice.Oxalic, 21.7, 22.3)
+	within(t, "by sponges", other.Formic, 54, 56)
+	if twice.Steps[0].On != dribble.On || twice.Steps[1].Out != "2027-09-28" || twice.Steps[1].Off == "" || twice.Steps[0].Off != "" { // 10 August and 49 days
+		t.Errorf("%+v", twice.Steps)
+	}
+	if against := strings.Join(other.Steps[0].Against, " "); !strings.Contains(against, "under cappings") {
+		t.Errorf("a dribble in June: %q", against)
+	}
+	plans.Rough = true
+	quick, err := d.WhatIf(t.Context(), id, plans)
+	if err != nil || quick.Plans[2].Mites.Middle > 3*twice.Mites.Middle || twice.Mites.Middle > 3*quick.Plans[2].Mites.Middle {
+		t.Errorf("in a hurry %+v, else %+v: %v", quick.Plans[2].Mites, twice.Mites, err)
+	}
+	for _, wrong := range []struct {
+		step   wire.PlanStep
+		field  string
+		reason fault.Reason
+	}{
+		{wire.PlanStep{Under: "winter", On: "2026-12-01"}, "on", fault.Past},
+		{wire.PlanStep{Under: "winter", On: "2028-12-01"}, "on", fault.Future},
+		{wire.PlanStep{Under: "winter", On: "soon"}, "on", fault.NoDate},
+		{wire.PlanStep{Under: "snow", On: "2026-12-10"}, "under", fault.Unknown},
+		{wire.PlanStep{Under: "", On: "2026-12-10"}, "under", fault.Unknown},
+		{wire.PlanStep{Under: "card:" + uuid.NewString(), On: "2026-12-10"}, "under", fault.Unknown},
+	} {
+		_, err := d.WhatIf(t.Context(), id, wire.WhatIf{Plans: []wire.MitePlan{{}, {Steps: []wire.PlanStep{wrong.step}}}})
+		at(t, wrong.step.Under+" "+wrong.step.On, err, "plans[1].steps[0]."+wrong.field, wrong.reason)
+	}
+	if _, err := d.WhatIf(t.Context(), uuid.NewString(), plans); !errors.Is(err, store.ErrNotFound) {
+		t.Errorf("of a colony that is none: %v", err)
+	}
+}
+
+// What is offered keeps the chance that was asked for, says why each day, and stands beside what is often done.
+func TestPlanOffers(t *testing.T) {
+	d := own(t, Settings{})
+	id := counted(t, d, yard(t, d, "A"), "A1", map[string]int{"2026-07-10": 2, "2026-09-10": 4, "2026-11-20": 9})
+	got, err := d.PlanOffers(t.Context(), id, 5)
+	if err != nil || len(got.Offers) != 3 || !strings.HasPrefix(got.Words, "This is the plan with the fewest visits") {
+		t.Fatalf("%+v: %v", got, err)
+	}
+	plans := wire.WhatIf{Plans: []wire.MitePlan{{}}}
+	for _, o := range got.Offers {
+		plan := wire.MitePlan{}
+		for i, s := range o.Steps {
+			if s.Why == "" || i > 0 && s.On < o.Steps[i-1].On {
+				t.Errorf("%s: %+v", o.Name, s)
+			}
+			plan.Steps = append(plan.Steps, s.PlanStep)
+		}
+		plans.Plans = append(plans.Plans, plan)
+	}
+	if len(plans.Plans[2].Steps) != 2 || len(plans.Plans[3].Steps) != 3 {
+		t.Errorf("twice is %+v, thrice %+v", plans.Plans[2], plans.Plans[3])
+	}
+	come, err := d.WhatIf(t.Context(), id, plans)
+	if err != nil || come.Plans[0].Chance < 0.7 || come.Plans[1].Chance > 0.65 || come.Plans[3].Mites.Middle > come.Plans[2].Mites.Middle {
+		t.Errorf("%v: nothing %.2f, fewest %.2f; %v after three, %v after two", err, come.Plans[0].Chance, come.Plans[1].Chance, come.Plans[3].Mites, come.Plans[2].Mites)
+	}
+	_, err = d.PlanOffers(t.Context(), id, 0)
+	at(t, "no level", err, "level", fault.TooLow)
+}
