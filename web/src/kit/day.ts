@@ -73,3 +73,7 @@ export const hours = (from: number, to: number) =>
 /** How many days lie between two days, such as 2026-12-01 and 2026-12-04T08:30. */
 export const daysBetween = (from: string, to: string) =>
   Math.round((Date.parse(to.slice(0, 10)) - Date.parse(from.slice(0, 10))) / 86_400_000)
+
+/** The day so many days after another. */
+export const addDays = (day: string, days: number) =>
+  new Date(Date.parse(day.slice(0, 10)) + days * 86_400_000).toISOString().slice(0, 10)

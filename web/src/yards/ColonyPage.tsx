@@ -10,7 +10,7 @@ import { ColonySteps } from './ColonySteps'
 import { CountList } from './CountList'
 import { inWords } from '../hive/shape'
 import { text } from './text'
-import { ColonyYear } from './ColonyYear'
+import { YearPanel } from './year/YearPanel'
 import { Treatments } from './Treatments'
 import page from '../kit/page.module.css'
 import shared from './yards.module.css'
@@ -48,10 +48,7 @@ export default function ColonyPage() {
       {!alive && <p className={shared.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
       {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
       <Known colony={c} />
-      <section className={page.panel}>
-        <ColonyYear colony={c} />
-        <p className="quiet">{text.yearHint}</p>
-      </section>
+      <YearPanel colony={c} />
       {c.notes && <p>{c.notes}</p>}
       <div className={shared.columns}>
         <section>

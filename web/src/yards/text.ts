@@ -190,6 +190,7 @@ export const text = {
   bees: 'Bees in the sample',
   mites: 'Mites',
   year: (name: string) => `A year of ${name}: treatments, bees, brood and mites`,
+  isToday: 'today',
   yearHint: 'Each count with its 95 % interval; the dashed line is where you treat in that season.',
   beesRow: 'Bees, seams',
   laneDays: (n: number) => (n === 1 ? 'in 1 day' : `in ${n} days`),
@@ -240,6 +241,7 @@ export const text = {
     'At or over the threshold, treat. Ten mites a day on a board is over it in any season; below that there is no agreed threshold for boards except in midwinter, so wash, or set your own. 0 means no threshold.',
   thresholdOf: { wash: 'Washes: mites per 100 bees', board: 'Boards: mites a day' },
   treatFrom: 'treat',
+  treatAt: (at: string) => `treat at ${at}`,
   trade: (v: number) => (v === 0 ? 'no agreed threshold' : `usual: ${v}`),
   thresholdsSaved: 'Saved.',
 

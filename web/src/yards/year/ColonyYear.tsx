@@ -1,12 +1,16 @@
-import type { Schemas } from '../api/client'
-import { Pan } from '../drawing/Pan'
-import { date, daysBetween, seams as fraction, three, useStart } from '../kit'
+import type { Schemas } from '../../api/client'
+import { Pan } from '../../drawing/Pan'
+import { date, daysBetween, seams as fraction, three } from '../../kit'
 import styles from './ColonyYear.module.css'
-import { text } from './text'
+import { text } from '../text'
+import { Fans, FANS_HIGH, type Fan } from './Fans'
 import { MonthLines } from './MonthLines'
-import { type Scale, yearTo } from './yearScale'
+import { PlanLane, PLAN_HIGH } from './PlanLane'
+import type { Planner } from './planner'
+import type { Scale } from './scale'
 
 type Whole = Schemas['ColonyWhole']
+type Point = Schemas['MitePoint']
 
 /** Where the rows begin: what was given, the bees, the brood; the counts come below. */
 const TREATED = 34
@@ -24,41 +28,62 @@ const BEES_HIGH = 44
 const BROOD_DAYS = 21
 const COLOURS = { dribble: 'drop', strip: 'strip', pad: 'pad', vapour: 'soft', other: 'soft' } as const
 
-/** A year of a colony on one axis of time: what it was given, its bees, its brood, its mites. */
-export function ColonyYear({ colony }: { colony: Whole }) {
-  const today = useStart().now.slice(0, 10)
-  const scale = yearTo(today)
+interface Props {
+  colony: Whole
+  scale: Scale
+  today: string
+  /** What the model makes of it; left out where nothing is ahead. */
+  ahead?: Schemas['MiteYear'] | undefined
+  fans: readonly Fan[]
+  planner?: Planner | undefined
+}
+
+/** A year of a colony on one axis of time: what it was given, its bees, its brood, its mites, and what is ahead. */
+export function ColonyYear({ colony, scale, today, ahead, fans, planner }: Props) {
   const counted = colony.counts.filter(
     (c) => c.standing && c.void_reason === undefined && scale.has(c.on ?? ''),
   )
   const kinds = (['wash', 'board'] as const).filter((k) => counted.some((c) => c.kind === k))
-  const bottom = COUNTS + kinds.length * CHART
+  const below = (planner?.plans.length ?? 0) * PLAN_HIGH
+  const bottom = below + COUNTS + (ahead ? FANS_HIGH : kinds.length * CHART)
+  const coming = (fans[0]?.points ?? []).filter((p) => scale.has(p.day))
   return (
-    <Pan to={1} label={text.year(colony.name)}>
+    <Pan to={planner ? 0.5 : 0.6} label={text.year(colony.name)}>
       <svg
         className={styles.year}
-        viewBox={`0 0 ${scale.width} ${bottom + 8}`}
-        role="img"
+        viewBox={`0 0 ${scale.width} ${bottom + 24}`}
+        role="group"
         aria-label={text.year(colony.name)}
         data-year
       >
         <MonthLines scale={scale} bottom={bottom} />
         <Row y={TREATED + 16} name={text.treatments} />
         <Treated treatments={colony.treatments} scale={scale} today={today} />
-        <Row y={BEES + 28} name={text.beesRow} />
-        <Bees inspections={colony.inspections} scale={scale} />
-        <Row y={BROOD + 18} name={text.broodAsk} />
-        <Brood inspections={colony.inspections} scale={scale} today={today} />
-        {kinds.map((kind, i) => (
-          <Mites
-            key={kind}
-            kind={kind}
-            counts={counted.filter((c) => c.kind === kind)}
-            scale={scale}
-            top={COUNTS + i * CHART}
-          />
-        ))}
+        {planner && <PlanLane planner={planner} scale={scale} top={BEES} />}
+        <g transform={`translate(0 ${below})`}>
+          <Row y={BEES + 28} name={text.beesRow} />
+          <Bees inspections={colony.inspections} coming={coming} scale={scale} />
+          <Row y={BROOD + 18} name={text.broodAsk} />
+          <Brood inspections={colony.inspections} scale={scale} today={today} />
+          <BroodAhead coming={coming} scale={scale} />
+          {ahead ? (
+            <Fans ahead={ahead} counts={counted} fans={fans} scale={scale} top={COUNTS} />
+          ) : (
+            kinds.map((kind, i) => (
+              <Mites
+                key={kind}
+                kind={kind}
+                counts={counted.filter((c) => c.kind === kind)}
+                scale={scale}
+                top={COUNTS + i * CHART}
+              />
+            ))
+          )}
+        </g>
         <path className={styles.today} d={`M${scale.x(today)} 22V${bottom}`} />
+        <text className={styles.middle} x={scale.x(today)} y={bottom + 18}>
+          {text.isToday}
+        </text>
       </svg>
     </Pan>
   )
@@ -80,7 +105,7 @@ function Treated({
   scale: Scale
   today: string
 }) {
-  const shown = treatments.filter((t) => scale.has(t.out_on ?? today)).toReversed()
+  const shown = treatments.filter((t) => (t.out_on ?? today) >= scale.first).toReversed()
   return shown.map((t, i) => {
     const from = scale.x(t.given_on)
     const to = Math.max(from + 7, scale.x(t.out_on ?? today))
@@ -119,16 +144,28 @@ function Treated({
 }
 
 /** The seams as they were counted, as broad as there were bees; between two inspections on a straight line. */
-function Bees({ inspections, scale }: { inspections: Whole['inspections']; scale: Scale }) {
+function Bees({
+  inspections,
+  coming,
+  scale,
+}: {
+  inspections: Whole['inspections']
+  coming: readonly Point[]
+  scale: Scale
+}) {
   const seen = inspections
     .flatMap((i) => (i.on && scale.has(i.on) && i.seams !== undefined ? [{ on: i.on, seams: i.seams }] : []))
     .sort((a, b) => a.on.localeCompare(b.on))
   const middle = BEES + 24
-  const most = Math.max(MANY_SEAMS, ...seen.map((s) => s.seams))
+  const most = Math.max(MANY_SEAMS, ...seen.map((s) => s.seams), ...coming.map((p) => p.seams))
   const half = (seams: number) => (seams / most) * (BEES_HIGH / 2)
   const edge = (side: 1 | -1) => seen.map((s) => `${scale.x(s.on)} ${middle + side * half(s.seams)}`)
+  const ahead = (side: 1 | -1) => coming.map((p) => `${scale.x(p.day)} ${middle + side * half(p.seams)}`)
   return (
     <>
+      {coming.length > 1 && (
+        <path className={styles.beesAhead} d={`M${ahead(-1).join('L')}L${ahead(1).reverse().join('L')}Z`} />
+      )}
       {seen.length > 1 && (
         <path className={styles.bees} d={`M${edge(-1).join('L')}L${edge(1).reverse().join('L')}Z`} />
       )}
@@ -181,6 +218,22 @@ function Brood({
     )
   })
 }
+
+/** Sealed brood as it is likely to be. */
+const BroodAhead = ({ coming, scale }: { coming: readonly Point[]; scale: Scale }) =>
+  coming
+    .slice(1)
+    .map((p, i) => (
+      <rect
+        key={p.day}
+        className={styles[`${p.brood}Ahead`] ?? ''}
+        x={scale.x(coming[i]!.day)}
+        width={scale.x(p.day) - scale.x(coming[i]!.day)}
+        shapeRendering="crispEdges"
+        y={BROOD}
+        height={24}
+      />
+    ))
 
 interface MitesProps {
   kind: 'wash' | 'board'

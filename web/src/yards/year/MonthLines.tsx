@@ -1,6 +1,6 @@
-import { month } from '../kit'
+import { month } from '../../kit'
 import styles from './ColonyYear.module.css'
-import type { Scale } from './yearScale'
+import type { Scale } from './scale'
 
 /** The months, as lines down a drawing of a year. */
 export const MonthLines = ({ scale, bottom }: { scale: Scale; bottom: number }) =>
@@ -8,7 +8,7 @@ export const MonthLines = ({ scale, bottom }: { scale: Scale; bottom: number }) 
     <g key={m}>
       <path className={styles.grid} d={`M${scale.x(m)} 22V${bottom}`} />
       <text x={scale.x(m) + 4} y={14}>
-        {month(m)}
+        {m.endsWith('-01-01') ? `${month(m)} ’${m.slice(2, 4)}` : month(m)}
       </text>
     </g>
   ))

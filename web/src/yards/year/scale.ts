@@ -1,39 +1,45 @@
-import { daysBetween } from '../kit'
+import { addDays, daysBetween } from '../../kit'
 
-const DAYS = 365
 const WIDTH = 1180
 /** For the names of rows, and for what stands beside the last day. */
 const LEFT = 110
 const RIGHT = 40
 
-/** Where the days of a year lie on a drawing. */
+/** Where days lie on a drawing. */
 export interface Scale {
+  first: string
   left: number
   width: number
   /** The width of a day. */
   day: number
   x: (day: string) => number
+  /** The day that lies at a place. */
+  at: (x: number) => string
   /** The day is one of them. */
   has: (day: string) => boolean
   /** The first days of its months. */
   months: string[]
 }
 
-/** The year up to a day. */
-export function yearTo(today: string): Scale {
-  const day = (WIDTH - LEFT - RIGHT) / DAYS
-  const has = (d: string) => daysBetween(d, today) < DAYS
-  const months = Array.from({ length: 12 }, (_, i) => {
-    const first = new Date(`${today.slice(0, 7)}-01T12:00`)
-    first.setMonth(first.getMonth() - i)
-    return first.toISOString().slice(0, 10)
-  }).filter(has)
+/** The days from one to another. */
+export function spanOf(from: string, to: string): Scale {
+  const day = (WIDTH - LEFT - RIGHT) / daysBetween(from, to)
+  const has = (d: string) => d >= from && d <= to
+  const months: string[] = []
+  const first = new Date(`${from.slice(0, 7)}-01T12:00`)
+  for (let d = from; d <= to; d = first.toISOString().slice(0, 10)) {
+    if (d.endsWith('-01')) months.push(d)
+    first.setMonth(first.getMonth() + 1)
+  }
+  const x = (d: string) => LEFT + daysBetween(from, d) * day
   return {
+    first: from,
     left: LEFT,
     width: WIDTH,
     day,
     has,
     months,
-    x: (d) => Math.max(LEFT, WIDTH - RIGHT - daysBetween(d, today) * day),
+    x: (d) => Math.min(Math.max(LEFT, x(d)), WIDTH - RIGHT),
+    at: (place) => addDays(from, Math.round((place - LEFT) / day)),
   }
 }
