@@ -13,8 +13,11 @@ func (f *Filter) Mites() Band { return f.band((*Colony).Mites) }
 
 // Rate is the mites on 100 bees, as a wash of nest bees finds them.
 func (f *Filter) Rate() Band {
-	return f.band(func(c *Colony) float64 { return 100 * nestBees * c.OnBees / max(c.Bees(), 1) })
+	return f.band((*Colony).Rate)
 }
+
+// Rate is the same of a colony that is known.
+func (c *Colony) Rate() float64 { return 100 * nestBees * c.OnBees / max(c.Bees(), 1) }
 
 // Bees are how many there are.
 func (f *Filter) Bees() Band { return f.band((*Colony).Bees) }
