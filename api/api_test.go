@@ -155,6 +155,7 @@ func TestDocumentedCalls(t *testing.T) {
 	// Those would sign the tests out or in, or need what an example cannot know.
 	prose := map[string]bool{
 		"GET /api/start": true, "POST /api/session": true, "POST /api/session/operation": true, "DELETE /api/session": true, "DELETE /api/sessions": true,
+		"POST /api/practice": true, "POST /api/practice/leave": true, "POST /api/practice/clock": true, "GET /api/practice/verdict": true, "GET /api/colonies/{id}/glimpse": true,
 		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true, "GET /api/password/{token}": true, "POST /api/password/new": true,
 		"POST /api/password": true, "GET /api/stream": true, "POST /api/people/{id}/role": true, "POST /api/people/{id}/password": true, "DELETE /api/sessions/{id}": true, "DELETE /api/tokens/{id}": true,
 		"GET /api/export/archive": true, "POST /api/import/archive": true, "POST /api/operation/erase": true, "POST /api/second-factor": true, "POST /api/second-factor/off": true, "DELETE /api/invitations/{id}": true,

@@ -129,6 +129,19 @@ func (d *desks) elsewhere(ctx context.Context, operation uint64) (app.Member, er
 	return there, err
 }
 
+// practise brings the person into a season of practice, or out of it.
+func (d *desks) practise(ctx context.Context, to func(app.Desk) (app.Member, error)) (app.Member, error) {
+	m, err := d.member(ctx)
+	if err != nil {
+		return app.Member{}, err
+	}
+	there, err := to(d.app.Desk(m))
+	if err == nil {
+		d.streams.end(m.Session)
+	}
+	return there, err
+}
+
 // leave ends the session, and what listens by it.
 func (d *desks) leave(ctx context.Context) error {
 	if _, script := ctx.Value(tokenKey{}).(string); script {

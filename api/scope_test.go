@@ -103,6 +103,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/people/{id}/role", `{"role":"viewer"}`},
 	{"POST /api/people/{id}/password", `{}`},
 	{"POST /api/demo/clock", `{"days":1}`},
+	{"POST /api/practice/clock", `{"days":1}`},
 	{"POST /api/tokens", `{"name":"Marked token","days":3}`},
 	{"POST /api/second-factor/offer", `{}`},
 	{"POST /api/second-factor", `{"code":"000000"}`},

@@ -74,6 +74,14 @@ func signingIn(r routes) {
 		func(ctx context.Context, in *sent[wire.GoTo]) (app.Member, error) {
 			return r.desks.elsewhere(ctx, in.Body.value.Operation)
 		})
+	signIn(r, r.describe(post+" practice", "begin-practice", "Begin a season of practice, in an operation of its own, and go on in it", 401, 403, 422, 503),
+		func(ctx context.Context, in *sent[wire.BeginPractice]) (app.Member, error) {
+			return r.desks.practise(ctx, func(d app.Desk) (app.Member, error) { return d.BeginPractice(ctx, in.Body.value) })
+		})
+	signIn(r, r.describe(post+" practice/leave", "leave-practice", "Throw the season of practice away, and go on in the first real operation", 401, 403, 422, 503),
+		func(ctx context.Context, _ *none) (app.Member, error) {
+			return r.desks.practise(ctx, func(d app.Desk) (app.Member, error) { return d.LeavePractice(ctx) })
+		})
 	register(r, r.describe(remove+" session", "sign-out", "Sign out here", 503),
 		func(ctx context.Context, _ *none) (*none, error) { return nil, r.desks.leave(ctx) })
 }

@@ -30,17 +30,18 @@ const (
 // MiteYear is what the model makes of a colony's counts, and what is ahead if nothing is done.
 func (d Desk) MiteYear(ctx context.Context, id string) (wire.MiteYear, error) {
 	r := reading{ctx: ctx}
-	m := d.miteYear(&r, id)
+	m := d.miteYear(&r, id, d.today())
 	if r.err != nil {
 		return wire.MiteYear{}, r.err
 	}
 	return m.tell(m.follow(possible)), nil
 }
 
-// miteYear is what is known of a colony's mites since the model begins with it.
+// miteYear is what is known of a colony's mites on a day, since the model begins with it.
 type miteYear struct {
 	row           store.Colony
 	yard          store.Yard
+	started       calendar.Day // or was known
 	begins, today calendar.Day
 	bees          fit.Colony
 	looks         []fit.Inspection
@@ -49,8 +50,8 @@ type miteYear struct {
 	threshold     func(calendar.Day) float64
 }
 
-func (d Desk) miteYear(r *reading, id string) miteYear {
-	m := miteYear{row: by(r, d.op.Colony, id), today: d.today()}
+func (d Desk) miteYear(r *reading, id string, on calendar.Day) miteYear {
+	m := miteYear{row: by(r, d.op.Colony, id), today: on}
 	m.yard = by(r, d.op.Yard, m.row.YardID)
 	counted, thresholds := by(r, d.op.CountsOf, id), all(r, d.thresholds)
 	h := d.historyOf(r, ever(id))
@@ -59,7 +60,7 @@ func (d Desk) miteYear(r *reading, id string) miteYear {
 	}
 	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, m.yard.Latitude).Wash }
 	m.bees = h.colony(id)
-	m.given = outlook.Given(m.bees.Treatments, m.today)
+	m.given = outlook.Given(m.bees.Treatments, d.today())
 	m.know(dayOf(m.row.StartedOn), h.seen[id], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	return m
 }
@@ -67,16 +68,16 @@ func (d Desk) miteYear(r *reading, id string) miteYear {
 // know takes in what was seen and counted within a year or so. A hive that was written down late is as old as what is
 // known of it.
 func (m *miteYear) know(started calendar.Day, looks []fit.Inspection, counts []mites.Count) {
-	m.begins = started
+	m.started = started
 	for _, i := range looks {
-		m.begins = min(m.begins, i.On-1)
+		m.started = min(m.started, i.On-1)
 	}
 	for _, c := range counts {
-		m.begins = min(m.begins, c.Began()-1)
+		m.started = min(m.started, c.Began()-1)
 	}
-	m.begins = max(m.begins, m.today-pastFor)
-	m.looks = lo.Filter(looks, func(i fit.Inspection, _ int) bool { return i.On > m.begins })
-	m.counts = lo.Filter(counts, func(c mites.Count, _ int) bool { return c.Began() > m.begins })
+	m.begins = max(m.started, m.today-pastFor)
+	m.looks = lo.Filter(looks, func(i fit.Inspection, _ int) bool { return i.On > m.begins && i.On <= m.today })
+	m.counts = lo.Filter(counts, func(c mites.Count, _ int) bool { return c.Began() > m.begins && c.On <= m.today })
 }
 
 // lived is what the model makes of it until today.

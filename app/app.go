@@ -41,6 +41,8 @@ type Settings struct {
 	Weather Weather
 	// WeatherOf is a service of forecasts at an address that an operation set.
 	WeatherOf func(address string) Weather
+	// Practised is the weather of a season of practice, by its seed; nil: there is none.
+	Practised func(seed uint64) Weather
 	// Backups tells when the newest good backup was made; nil: none are made.
 	Backups func() (time.Time, bool)
 	// Pusher sends reminders; nil: none are.
@@ -90,7 +92,7 @@ func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {
 	}
 	if m != nil {
 		out.Now = a.Desk(*m).worked().Format(workTime)
-		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String(), Writes: m.writes, Own: m.own, KeptUntil: optionalDay(m.KeptUntil)}
+		out.Me = &wire.Me{Who: m.Key(), Login: m.Login, Role: string(m.Role), TimeZone: a.Desk(*m).who.Zone.String(), Writes: m.writes, Own: m.own, KeptUntil: optionalDay(m.KeptUntil), Practice: a.Desk(*m).practised()}
 		all, err := a.store.People().Memberships(ctx, m.User)
 		for _, of := range all {
 			if of.ID == m.Operation {

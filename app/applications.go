@@ -125,7 +125,7 @@ func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *stor
 // newLine works a line out from what was sent.
 func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.Application, error) {
 	var l fault.List
-	now := d.app.clock()
+	now := d.clock()
 	if in.Kind != string(treatment.Given) && in.Kind != string(treatment.Skipped) && v.day > d.today() {
 		l.Add("kind", fault.Future)
 	}

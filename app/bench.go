@@ -202,7 +202,7 @@ func (d Desk) standing(ctx context.Context, w making) (wire.BenchRun, error) {
 // work where that was moved on further.
 func (d Desk) since(began store.BenchEvent) float64 {
 	wall := d.app.now().Sub(began.CreatedAt)
-	worked := d.app.clock().Sub(began.WorkedAt)
+	worked := d.clock().Sub(began.WorkedAt)
 	return max(wall, worked).Seconds()
 }
 

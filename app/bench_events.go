@@ -43,7 +43,7 @@ func (d Desk) happen(ctx context.Context, op store.Operation, w making, e wire.B
 	row := store.BenchEvent{
 		BatchID: w.batch.ID, Seq: len(w.run.Events) + 1, ID: e.ID, Kind: e.Kind, Act: e.Act, LoadNo: e.Load,
 		Grams: e.Grams, Pieces: e.Count, Sure: e.Sure, AsIs: e.AsIs, Answer: e.Answer, TempC: e.TempC, Source: cmp.Or(e.Source, "typed"),
-		UserID: d.who.User, CreatedAt: d.stamp(), WorkedAt: d.app.clock(),
+		UserID: d.who.User, CreatedAt: d.stamp(), WorkedAt: d.clock(),
 	}
 	if e.Kind == lotNamed {
 		if err := d.checkLot(ctx, op, w, s, e); err != nil {

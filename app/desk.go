@@ -38,6 +38,7 @@ type Member struct {
 	Address         string         // where the member asks from
 	Script          bool           // it is a script that asks, by a token
 	KeptUntil       *time.Time     // the operation is closed: the last day of its register
+	Practice        *practice      // nothing in the operation is real
 	writes          wire.Writes    // how figures and days are written for the member
 	own             wire.OwnForm   // and how the member would have them
 }
@@ -70,7 +71,15 @@ func (d Desk) stamp() time.Time {
 }
 
 // worked is now by the clock of the work, where the operation is.
-func (d Desk) worked() time.Time { return d.local(d.app.clock()) }
+func (d Desk) worked() time.Time { return d.local(d.clock()) }
+
+// clock is that of the work; a season of practice has its own.
+func (d Desk) clock() time.Time {
+	if p := d.who.Practice; p != nil {
+		return p.now(d.who.Zone)
+	}
+	return d.app.clock()
+}
 
 // local is an instant as it is told in the operation.
 func (d Desk) local(t time.Time) time.Time { return t.In(d.who.Zone) }
@@ -102,6 +111,6 @@ func (a *App) MemberOf(ctx context.Context, user, operation uint64) (Member, err
 	zone, err := time.LoadLocation(set.TimeZone)
 	return Member{
 		User: m.UserID, Operation: m.OperationID, Login: m.User.Login, Role: Role(m.Role), Epoch: m.User.Epoch,
-		Zone: zone, Forecast: set.ForecastURL, KeptUntil: set.KeptUntil, writes: writesOf(set, m.User.Form), own: wire.OwnForm(m.User.Form),
+		Zone: zone, Forecast: set.ForecastURL, KeptUntil: set.KeptUntil, Practice: practiceOf(set.Practice), writes: writesOf(set, m.User.Form), own: wire.OwnForm(m.User.Form),
 	}, err
 }

@@ -44,7 +44,7 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 		plans[i] = plan
 	}
 	r := reading{ctx: ctx}
-	m := d.miteYear(&r, id)
+	m := d.miteYear(&r, id, d.today())
 	boards := by(&r, d.op.LastSeams, []string{id})
 	if r.err != nil {
 		return wire.PlansCome{}, r.err
@@ -77,19 +77,25 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 	return out, nil
 }
 
-// horizon is how far plans are looked at: a year, with the next first of November (of May in the south) that leaves time to treat
-// as the day on which mites go into winter.
+// horizon is how far plans are looked at: a year, with the next first of November (of May in the south) as the day on which mites
+// go into winter.
 func (m miteYear) horizon() outlook.Horizon {
+	return outlook.Horizon{
+		To: m.today + planFor, Every: everyDays, Since: m.today + worksIn, Winter: m.winterAfter(m.today + everyDays), Given: m.given, Threshold: m.threshold,
+	}
+}
+
+// winterAfter is the first day after another, or it, on which mites go into winter.
+func (m miteYear) winterAfter(from calendar.Day) calendar.Day {
 	month := 11
 	if m.yard.Latitude < 0 {
 		month = 5
 	}
-	year, _, _ := m.today.Date()
-	winter := calendar.Of(year, month, 1)
-	if winter < m.today+everyDays {
-		winter = calendar.Of(year+1, month, 1)
+	year, _, _ := from.Date()
+	if day := calendar.Of(year, month, 1); day >= from {
+		return day
 	}
-	return outlook.Horizon{To: m.today + planFor, Every: everyDays, Since: m.today + worksIn, Winter: winter, Given: m.given, Threshold: m.threshold}
+	return calendar.Of(year+1, month, 1)
 }
 
 // planned is a treatment of a plan.
@@ -221,7 +227,7 @@ func (d Desk) PlanOffers(ctx context.Context, id string, level int) (wire.PlanOf
 		return wire.PlanOffers{}, err
 	}
 	r := reading{ctx: ctx}
-	m := d.miteYear(&r, id)
+	m := d.miteYear(&r, id, d.today())
 	if r.err != nil {
 		return wire.PlanOffers{}, r.err
 	}

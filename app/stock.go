@@ -122,7 +122,7 @@ func (d Desk) entering(ctx context.Context, op store.Operation, a store.Account,
 		e := stock.Write(stock.Kind(in.Kind), in.Amount, left, reason+cause, &l)
 		return store.StockEntry{
 			Kind: in.Kind, Amount: e.Amount, Reason: reason, Cause: cause, ColonyID: lo.EmptyableToPtr(in.ColonyID),
-			WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
+			WorkedAt: d.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
 		}, l.Err()
 	})
 }
@@ -139,7 +139,7 @@ func (d Desk) enterFor(ctx context.Context, op store.Operation, a store.Account,
 		var l fault.List
 		e := stock.Write(kind, amount, left, "", &l)
 		return store.StockEntry{
-			Kind: string(kind), Amount: e.Amount, ForBatchID: &batch, WorkedAt: d.app.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
+			Kind: string(kind), Amount: e.Amount, ForBatchID: &batch, WorkedAt: d.clock(), UserID: d.who.User, CreatedAt: d.stamp(),
 		}, l.Err()
 	})
 	return err

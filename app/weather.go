@@ -36,6 +36,12 @@ var (
 
 // weather is whom the operation asks; nil: nobody.
 func (d Desk) weather() Weather {
+	if p := d.who.Practice; p != nil {
+		if d.app.set.Practised == nil {
+			return nil
+		}
+		return d.app.set.Practised(p.seed)
+	}
 	if d.who.Forecast != "" {
 		return d.app.set.WeatherOf(d.who.Forecast)
 	}

@@ -87,7 +87,7 @@ func New(ctx context.Context, set Settings) (*Server, error) {
 }
 
 func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
-	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL, Backups: set.Backups}
+	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL, Backups: set.Backups, Practised: practisedWeather}
 	if set.Clock != nil {
 		parts.Work, parts.Move = set.Clock.Now, set.Clock.Move
 	}

@@ -98,7 +98,7 @@ func (o Operation) shaped(ctx context.Context) (tables, error) {
 		SELECT table_name AS ` + "`table`" + `, column_name AS name, data_type AS type, column_type = 'tinyint(1)' AS flag
 		FROM information_schema.columns
 		WHERE table_schema = DATABASE() AND column_name <> 'operation_id' AND generation_expression IS NULL
-		AND extra NOT LIKE '%auto_increment%' AND NOT (table_name = 'operations' AND column_name IN ('claim_code', 'kept_until'))
+		AND extra NOT LIKE '%auto_increment%' AND NOT (table_name = 'operations' AND (column_name IN ('claim_code', 'kept_until') OR column_name LIKE 'practice%'))
 		ORDER BY table_name, ordinal_position`))
 	if err != nil {
 		return tables{}, err

@@ -24,6 +24,7 @@ type Settings struct {
 	ForecastURL string
 	// KeptUntil is set once the operation is closed: the last day on which its register is there.
 	KeptUntil *time.Time
+	Practice  `gorm:"embedded"`
 	Version   int
 }
 

@@ -32,6 +32,8 @@ type Me struct {
 
 	KeptUntil string `json:"kept_until,omitempty" doc:"The operation is closed: only its register is left, and can be read until this day, 2006-01-02."`
 
+	Practice *Practice `json:"practice,omitempty" doc:"It is a season of practice: nothing in it is real."`
+
 	Others []Membership `json:"others,omitempty" doc:"Other operations that this person belongs to."`
 }
 

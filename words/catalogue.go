@@ -59,6 +59,8 @@ type catalogue struct {
 	GivenThings map[followup.Way]struct{ Give, Things string } `json:"given_things"`
 	// Ahead is what a forecast of mites comes to and rests on, which counts would tell most, and what plans come to.
 	Ahead map[string]string
+	// Practice is what is said in a season of practice, and of hives that are not real.
+	Practice map[string]string
 	// Meets tells which mites a method could meet, {met} of 100, by the sealed brood.
 	Meets map[string]string
 	// Paces are how fast formic acid goes, with the cm² of wick that would do as {0}.
