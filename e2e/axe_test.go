@@ -50,6 +50,7 @@ var screens = [][2]string{
 	{"/stock", "main h1"},
 	{"/stock/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e000a", "[data-left]"},
 	{"/more", "main h1"},
+	{"/season", "[data-begin-season]"},
 	{"/help", "main h1"},
 	{"/practice", "main h1"},
 	{"/reach", "main h1"},

@@ -16,6 +16,7 @@ const MixScreen = lazy(() => import('./mix/MixScreen'))
 const Gate = lazy(async () => ({ default: (await import('./people/Gate')).Gate }))
 const QueueBar = lazy(() => import('./outbox/QueueBar'))
 const KeysSheet = lazy(() => import('./shell/KeysSheet'))
+const PracticeFrame = lazy(() => import('./shell/PracticeFrame'))
 const Switcher = lazy(() => import('./shell/Switcher'))
 
 export function App() {
@@ -48,6 +49,11 @@ export function App() {
         {text.skip}
       </a>
       <Header start={start.data} onKeys={() => setOver('keys')} onFind={() => setOver('find')} />
+      {me?.practice && (
+        <Suspense>
+          <PracticeFrame season={me.practice} now={start.data.now} />
+        </Suspense>
+      )}
       <Updated />
       <Suspense>
         <QueueBar />

@@ -53,5 +53,6 @@ export const OURS: Page[] = [
   ['/register', pages.register, lazy(() => import('./book/register/RegisterPage'))],
   ['/stock', pages.stock, lazy(() => import('./book/stock/StockPage'))],
   ['/stock/:id', text.titles.lot, lazy(() => import('./book/stock/LotPage'))],
+  ['/season', pages.season, lazy(() => import('./season/SeasonPage'))],
   ['/more', text.more, lazy(() => import('./shell/MorePage'))],
 ]

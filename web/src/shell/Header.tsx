@@ -69,7 +69,7 @@ export function Header({ start, onKeys, onFind }: Props) {
             )}
             {' · '}
           </span>
-          {start.demo ? (
+          {start.demo && !start.me?.practice ? (
             <DemoClock now={start.now} may={!!start.me} />
           ) : (
             <span className={styles.date}>{`${day(start.now)} ${clock(start.now)}`}</span>

@@ -24,6 +24,7 @@ export const PAGES = [
   { to: '/compare', name: text.pages.compare, sub: text.pages.compareSub },
   { to: '/reach', name: text.pages.reach, sub: text.pages.reachSub },
   { to: '/practice', name: text.pages.practice, sub: text.pages.practiceSub },
+  { to: '/season', name: text.pages.season, sub: text.pages.seasonSub },
   { to: '/import', name: text.pages.import, sub: text.pages.importSub },
   { to: '/help', name: text.pages.help, sub: text.pages.helpSub },
   { to: '/settings', name: text.pages.settings, sub: text.pages.settingsSub },

@@ -37,6 +37,9 @@ export const text = {
   keys: 'Keyboard shortcuts',
   demo: 'next day ›',
   demoHint: 'The demo’s clock is stopped; this moves it on a day',
+  inPractice: (seed: number) => `Practice season ${seed}: nothing here is real.`,
+  onwards: { 1: 'next day ›', 7: 'week ›', 28: '4 weeks ›' } as Record<number, string>,
+  theTruth: 'How it went',
   finding: 'Type a few letters of a name',
   nothingFound: 'Nothing found.',
   pages: {
@@ -61,6 +64,8 @@ export const text = {
     reachSub: 'which mites a visit can reach',
     practice: 'Practice',
     practiceSub: 'a round that is not recorded',
+    season: 'Practice season',
+    seasonSub: 'a year with bees that die on the screen only',
     jobs: 'Jobs',
     jobsSub: 'all of them, and how far each has got',
     help: 'Help',

@@ -23,6 +23,7 @@ import { useKeptForYard } from '../outbox/useKeptForYard'
 import { useQueue } from '../outbox/useOutbox'
 import { BoardPhoto } from './BoardPhoto'
 import styles from './BoardsRun.module.css'
+import { Seen } from '../hive/Glimpse'
 import { text } from './text'
 
 type Stand = Schemas['ColonyRecord']
@@ -83,6 +84,7 @@ function Run({ yard, ready }: { yard: Schemas['YardWhole']; ready: boolean }) {
     <main data-gloves className={styles.boards}>
       <div className="no-print">
         <SignalBar outbox={queue} ready={ready} />
+        {stand && <Seen id={stand.id} board />}
         {stand ? (
           <OneBoard
             key={stand.id}

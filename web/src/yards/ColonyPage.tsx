@@ -8,6 +8,7 @@ import { MiteGauge } from '../drawing/MiteGauge'
 import { ColonyForm } from './ColonyForm'
 import { ColonySteps } from './ColonySteps'
 import { CountList } from './CountList'
+import { Glimpse } from '../hive/Glimpse'
 import { inWords } from '../hive/shape'
 import { text } from './text'
 import { YearPanel } from './year/YearPanel'
@@ -21,7 +22,7 @@ type Whole = Schemas['ColonyWhole']
 /** One colony: what is known of it, and all that happened. */
 export default function ColonyPage() {
   const { id = '' } = useParams()
-  const role = useStart().me?.role
+  const { role, practice } = useStart().me ?? {}
   const state = useLocation().state as { said?: string } | null
   const [editing, setEditing] = useState(false)
   const colony = useQuery(colonyQuery(id))
@@ -48,7 +49,9 @@ export default function ColonyPage() {
       {!alive && <p className={shared.alarm}>{text.ended(date(c.ended_on ?? ''), c.end_reason ?? '')}</p>}
       {editing && <ColonyForm yard={c.yard_id} colony={c} onClose={() => setEditing(false)} />}
       <Known colony={c} />
+      {alive && practice && <Glimpse id={c.id} name={c.name} />}
       <YearPanel colony={c} />
+      {alive && !practice && <Glimpse id={c.id} name={c.name} />}
       {c.notes && <p>{c.notes}</p>}
       <div className={shared.columns}>
         <section>

@@ -16,6 +16,7 @@ import {
   yardQuery,
 } from '../kit'
 import { client, type Schemas } from '../api/client'
+import { Seen } from '../hive/Glimpse'
 import { InspectionSheet, touched } from './InspectionSheet'
 import { text } from './text'
 import page from '../kit/page.module.css'
@@ -84,6 +85,7 @@ function Run({ yard }: { yard: Schemas['YardWhole'] }) {
           <Press outlined says={text.sendAll} onPress={() => sending.save(unsent)} />
         </div>
       )}
+      <Seen id={stand.id} />
       <div className={shared.run}>
         <ul className={styles.list} data-look-list>
           {yard.stands.map((s, i) => (

@@ -1,0 +1,35 @@
+/** The words of a season of practice. */
+export const text = {
+  title: 'Practice season',
+  what: 'Five hives of your own for a year, with mites that only the count tells of. Look in, count, decide, mix and treat with the real screens; move the clock on; and at the end see what was true. The bees die on the screen only, and nothing of it touches your records.',
+  level: 'How hard',
+  levels: { 1: 'Gentle', 2: 'Usual', 3: 'Hard' },
+  levelHints: {
+    1: 'Strong colonies, few mites, and few come in from outside.',
+    2: 'As a year goes: some weak colonies, and mites that drift in late in summer.',
+    3: 'Many mites to begin with, weak colonies, and neighbours who do not treat.',
+  } as Record<number, string>,
+  seed: 'Season number',
+  seedHint:
+    'Type the number of a season that others play, and you get the same hives and weather. Empty: a new one.',
+  begin: 'Begin the season',
+  anew: 'Begin another season',
+  anewHint: 'This one is thrown away then.',
+  beginning: 'Putting the hives up…',
+  share: (seed: number, level: string) =>
+    `Season ${seed}, ${level.toLowerCase()}. Tell others the number, and they play the same one.`,
+  until: (to: string) => `It ends on ${to}.`,
+  toYard: 'Go to the hives',
+  truth: 'Show what is true',
+  truthHint: 'Then you know what is hidden, also of the days to come.',
+  yes: 'Yes, show it',
+  truthOf: (hive: string) => `${hive}: what was true, and what your counts left open`,
+  trueLine: 'true',
+  openBand: 'what the counts left open',
+  perBees: 'Mites per 100 bees',
+  cost: 'It took',
+  better: 'What would have done better',
+  leave: 'Throw this season away',
+  leaveHint: 'Its hives and counts go, and you are back with your own.',
+  leaveYes: 'Yes, throw it away',
+}
