@@ -49,7 +49,8 @@ shots: setup-browser build ## the pictures of docs/screenshots, from a fresh dem
 	go test ./e2e -count=1 -run TestShots -shots "$$PWD/docs/screenshots"
 
 outlook: ## the forecast's bands against four hundred colonies whose truth is known
-	go test ./core/outlook -count=1 -v -run TestCoverage -long
+	mkdir -p docs/outlook
+	go test ./core/outlook -count=1 -v -run 'TestCoverage|TestPlots' -long
 
 deb: setup build ## a Debian package, in dist/
 	@scripts/deb.sh

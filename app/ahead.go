@@ -21,7 +21,7 @@ const (
 	aheadFor    = 200 // days
 	pastFor     = 400
 	everyDays   = 5
-	possible    = 400  // colonies that are lived
+	possible    = 250  // colonies that are followed
 	beesInASeam = 2200 // of a deep box
 	// With nothing known, a colony has so many mites at the least and the most.
 	fewestMites, mostMites = 2, 1500
@@ -34,7 +34,7 @@ func (d Desk) MiteYear(ctx context.Context, id string) (wire.MiteYear, error) {
 	if r.err != nil {
 		return wire.MiteYear{}, r.err
 	}
-	return m.tell(m.follow(possible)), nil
+	return m.tell(m.follow(possible, true)), nil
 }
 
 // miteYear is what is known of a colony's mites on a day, since the model begins with it.
@@ -51,17 +51,22 @@ type miteYear struct {
 }
 
 func (d Desk) miteYear(r *reading, id string, on calendar.Day) miteYear {
-	m := miteYear{row: by(r, d.op.Colony, id), today: on}
-	m.yard = by(r, d.op.Yard, m.row.YardID)
+	row := by(r, d.op.Colony, id)
+	yard := by(r, d.op.Yard, row.YardID)
 	counted, thresholds := by(r, d.op.CountsOf, id), all(r, d.thresholds)
 	h := d.historyOf(r, ever(id))
 	if r.err != nil {
-		return m
+		return miteYear{}
 	}
-	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, m.yard.Latitude).Wash }
-	m.bees = h.colony(id)
+	return d.known(row, yard, h, counted, thresholds, on)
+}
+
+// known puts together what is known of a colony on a day.
+func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []store.MiteCount, thresholds mites.Thresholds, on calendar.Day) miteYear {
+	m := miteYear{row: row, yard: yard, today: on, bees: h.colony(row.ID)}
+	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
 	m.given = outlook.Given(m.bees.Treatments, d.today())
-	m.know(dayOf(m.row.StartedOn), h.seen[id], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
+	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	return m
 }
 
@@ -93,8 +98,9 @@ type turned struct {
 	outlook.Band
 }
 
-// follow lives through what is known with so many possible colonies.
-func (m miteYear) follow(many int) lived {
+// follow lives through what is known with so many possible colonies, and tells of the days on the way where that is
+// wanted.
+func (m miteYear) follow(many int, tell bool) lived {
 	seed := fnv.New64a()
 	_, _ = seed.Write([]byte(m.row.ID)) // never fails
 	begins := outlook.Begins{Latitude: m.yard.Latitude, Day: m.begins, Nuc: m.row.Nuc, Low: fewestMites, High: mostMites}
@@ -102,7 +108,7 @@ func (m miteYear) follow(many int) lived {
 	for f.Day < m.today {
 		f.Step(m.given, m.idle(f.Day+1))
 		m.learn(&f)
-		if f.Day < m.today && int(m.today-f.Day)%everyDays == 0 {
+		if tell && f.Day < m.today && int(m.today-f.Day)%everyDays == 0 {
 			f.points = append(f.points, f.Point())
 		}
 	}
@@ -192,8 +198,10 @@ func (m miteYear) code(c outlook.Crossing) string {
 	return "not_before"
 }
 
-// sinceCount is how many days ago the last count was.
-func (m miteYear) sinceCount() int {
-	newest := lo.Max(lo.Map(m.counts, func(c mites.Count, _ int) calendar.Day { return c.On }))
-	return int(m.today - newest)
+// lastCount is the day of the newest; 0 without one.
+func (m miteYear) lastCount() calendar.Day {
+	return lo.Max(lo.Map(m.counts, func(c mites.Count, _ int) calendar.Day { return c.On }))
 }
+
+// sinceCount is how many days ago that was.
+func (m miteYear) sinceCount() int { return int(m.today - m.lastCount()) }

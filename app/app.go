@@ -55,13 +55,14 @@ type Settings struct {
 
 // App is the use cases over one store.
 type App struct {
-	store *store.Store
-	clock Clock // of the work
-	now   Clock // of the wall
-	set   Settings
-	began time.Time // by the clock of the work
-	bell  bell
-	times stamps
+	store     *store.Store
+	clock     Clock // of the work
+	now       Clock // of the wall
+	set       Settings
+	began     time.Time // by the clock of the work
+	bell      bell
+	times     stamps
+	foresight foresight
 
 	refused atomic.Int64 // lines of rounds
 }

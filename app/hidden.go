@@ -53,7 +53,7 @@ func (d Desk) hidden(r *reading, id string) (c outlook.Colony, m miteYear, of un
 	if of.level != 0 {
 		return outlook.Hidden(of.level, of.seed, m.row.Name, m.yard.Latitude, max(of.from, m.started)-1), m, of
 	}
-	return m.follow(possible).Pick(of.seed), m, of
+	return m.follow(possible, false).Pick(of.seed), m, of
 }
 
 const (

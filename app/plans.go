@@ -55,7 +55,7 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 	}
 	h := m.horizon()
 	out := wire.PlansCome{Since: written(h.Since), Winter: written(h.Winter), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()), Plans: []wire.PlanComes{}}
-	come := m.follow(many).WhatIf(lo.Map(plans, doses), h)
+	come := m.follow(many, false).WhatIf(lo.Map(plans, doses), h)
 	for i, c := range come {
 		told := wire.PlanComes{
 			Points: m.points(c.Points), Words: words.PlanChance(c.Chance, h.Since, h.To), Chance: wire.Round(c.Chance),
@@ -237,7 +237,7 @@ func (d Desk) PlanOffers(ctx context.Context, id string, level int) (wire.PlanOf
 	if len(could) == 0 {
 		return out, nil
 	}
-	f := m.follow(rough)
+	f := m.follow(rough, false)
 	choices := lo.Map(could, func(t outlook.Treatment, _ int) outlook.Choice { return t.Choice() })
 	plan, _, found := f.Fewest(choices, float64(level)/10, h)
 	switch {

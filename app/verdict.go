@@ -51,7 +51,7 @@ func (d Desk) verdictOf(r *reading, id string, lines []store.Application) wire.V
 	if r.err != nil {
 		return wire.VerdictHive{}
 	}
-	out := wire.VerdictHive{ID: id, Name: m.row.Name, Points: []wire.TruthPoint{}, Known: known.points(known.follow(possible).points), Counts: []wire.MiteCount{}}
+	out := wire.VerdictHive{ID: id, Name: m.row.Name, Points: []wire.TruthPoint{}, Known: known.points(known.follow(possible, true).points), Counts: []wire.MiteCount{}}
 	begun := c
 	atMost := 0.0
 	for c.Day < d.today() {

@@ -61,7 +61,10 @@ var views = []view{
 		script(`document.querySelector('[data-decide-yard="Saltmarsh Hut"]').scrollIntoView()`),
 	}},
 	{name: "yard-desk", size: browser.Desk, path: ropewalk, wait: "figure svg", member: true},
-	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "[data-year]", member: true},
+	{name: "colony-desk", size: browser.Desk, path: "/colonies/" + r3, wait: "[data-fan]", member: true, do: []browser.Action{
+		click("[data-plan-year]"), click("[data-offer]"), click(`[data-offer-of="Twice a year"] button`), click(`[data-offer-of="Three times a year"] button`),
+		shown(`[data-plan="Plan B"] [data-visits]`), shown(`[data-fan="Plan B"]`), script(`document.querySelector("[data-ahead]").scrollIntoView()`),
+	}},
 	{name: "inspect-phone", size: browser.Phone, path: ropewalk + "/inspect", wait: "[data-keep-inspection]", member: true},
 	{name: "bench-desk", size: browser.Desk, path: "/mix", member: true, wait: "[data-dose]", do: append(onBench("dribble", "sugar"),
 		click("[data-pour]"), shown(`[data-state="stable"][data-place="in"]`), click("[data-primary]"), shown("[data-taken]"),

@@ -34,6 +34,24 @@ type TurnedBoard struct {
 	High   float64 `json:"high"`
 }
 
+// YardAhead is what a model makes of the hives of a yard.
+type YardAhead struct {
+	Words string      `json:"words" doc:"Which hives to count first."`
+	Count []string    `json:"count" doc:"Their names: about one in three, whose counts would tell most."`
+	Hives []HiveAhead `json:"hives" doc:"In stand order."`
+	More  int         `json:"more,omitempty" doc:"Hives of the yard that it is not told of."`
+}
+
+// HiveAhead is a hive of it.
+type HiveAhead struct {
+	ID     string      `json:"id" format:"uuid"`
+	Name   string      `json:"name"`
+	Words  string      `json:"words" doc:"When it comes to be over the threshold if nothing is done, in short."`
+	Chance float64     `json:"chance" doc:"That it does in the next 200 days, 0 to 1."`
+	Counts int         `json:"counts" doc:"That it rests on, of the past year."`
+	Points []MitePoint `json:"points" doc:"What is ahead if nothing is done."`
+}
+
 // WhatIf are plans for a colony, to be held against each other.
 type WhatIf struct {
 	Plans []MitePlan `json:"plans" minItems:"1" maxItems:"4"`

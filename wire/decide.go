@@ -59,6 +59,7 @@ type DecideColony struct {
 	Seams *float64  `json:"seams,omitempty" doc:"Full seams as last seen."`
 	Need  string    `json:"need" enum:"treat,with_yard,watch,none,count,count_again"`
 	Count *Standing `json:"count,omitempty"`
+	Helps bool      `json:"count_helps,omitempty" doc:"A count of it this week would tell most in its yard, by the model of mites; left out where that was not reckoned yet."`
 	Cells []Cell    `json:"cells" doc:"dribble, strip, pad."`
 }
 

@@ -24,6 +24,27 @@ func Ahead(code string, from, to calendar.Day, now, chance float64) string {
 	})
 }
 
+// AheadInShort is Ahead where there is little room.
+func AheadInShort(code string, from, to calendar.Day, now float64) string {
+	return fill(said.Ahead["short:"+code], func(blank string) string {
+		switch blank {
+		case "from":
+			return dayMonth(from)
+		case "now":
+			return chances(now)
+		}
+		return dayMonth(to)
+	})
+}
+
+// CountFirst tells which hives of a yard to count first.
+func CountFirst(names []string, of int) string {
+	if len(names) == 0 || of < 2 {
+		return ""
+	}
+	return fill(said.Ahead["count_first"], func(string) string { return listed(names) })
+}
+
 // chances are those of ten: "3 chances in 10", and "hardly a chance" and "almost certain" at the ends.
 func chances(of float64) string {
 	switch n := int(math.Round(10 * of)); n {

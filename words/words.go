@@ -81,6 +81,18 @@ func tenths(v float64) string { return strconv.FormatFloat(math.Round(10*v)/10, 
 // date writes a day: "4 Dec 2026".
 func date(d calendar.Day) string { return d.Begins(time.UTC).Format("2 Jan 2006") }
 
+// dayMonth is a day without its year.
+func dayMonth(d calendar.Day) string { return d.Begins(time.UTC).Format("2 Jan") }
+
+// listed are names in a row: "A, B and C".
+func listed(names []string) string {
+	last := len(names) - 1
+	if last < 1 {
+		return strings.Join(names, "")
+	}
+	return strings.Join(names[:last], ", ") + " and " + names[last]
+}
+
 // days counts them: "1 day", "5 days".
 func days(n int) string {
 	if n == 1 {

@@ -31,15 +31,22 @@ const (
 )
 
 func (f *Filter) band(of func(*Colony) float64) (b Band) {
-	var drawer [drawers]float64
+	if f.drawer == nil {
+		f.drawer = make([]float64, drawers)
+	}
 	const mantissa, bias = 52, 1023
+	first, last := drawers, 0
 	for i := range f.all {
 		at := int(math.Float64bits(max(of(&f.all[i]), 0))>>(mantissa-fine)) - (bias-drawersFrom)<<fine
-		drawer[min(max(at, 0), drawers-1)] += f.weights[i]
+		at = min(max(at, 0), drawers-1)
+		f.drawer[at] += f.weights[i]
+		first, last = min(first, at), max(last, at)
 	}
 	sum, stops := 0.0, []float64{below, 0.5, 1 - below}
-	for i, w := range drawer {
-		for sum += w; len(stops) > 0 && sum >= stops[0]; stops = stops[1:] {
+	for i := first; i <= last; i++ {
+		sum += f.drawer[i]
+		f.drawer[i] = 0
+		for ; len(stops) > 0 && sum >= stops[0]; stops = stops[1:] {
 			v := math.Float64frombits((uint64(i) + (bias-drawersFrom)<<fine) << (mantissa - fine))
 			switch len(stops) {
 			case 3:

@@ -64,7 +64,7 @@ func (f *Filter) Counts(latitude float64, given []Dose) []Telling {
 // copy is the filter, to live on by itself.
 func (f *Filter) copy() *Filter {
 	on := *f
-	on.all = slices.Clone(f.all)
+	on.all, on.drawer = slices.Clone(f.all), nil
 	return &on
 }
 

@@ -55,6 +55,16 @@ func (o Dose) kills(p *Params, on calendar.Day) (bees, caps float64) {
 	return strengthened(bees, o.Strength), strengthened(caps, o.Strength)
 }
 
+// working are those doses that may do something on a day: of many, so that each of many colonies is not asked of all.
+func working(given []Dose, on calendar.Day) (out []Dose) {
+	for _, o := range given {
+		if on > o.From && on <= max(o.To, o.From+1) {
+			out = append(out, o)
+		}
+	}
+	return out
+}
+
 // strengthened is a share killed by so much of a dose: each part of it works on what the others left.
 func strengthened(share, strength float64) float64 {
 	if share == 0 || strength == 1 {

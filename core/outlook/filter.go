@@ -22,6 +22,7 @@ type Filter struct {
 	weights []float64
 	r       *rand.Rand
 	off     surprise
+	drawer  []float64 // where figures are sorted into; empty between two times
 }
 
 // strengths is how much of a strong colony a nuc is at the beginning, at the least and the most.
@@ -46,6 +47,7 @@ func NewFilter(b Begins, many int, seed uint64) *Filter {
 // Step lives through the next day with all of them.
 func (f *Filter) Step(given []Dose, idle bool) {
 	f.Day++
+	given = working(given, f.Day)
 	for i := range f.all {
 		f.all[i].Step(given, idle)
 	}
@@ -54,9 +56,13 @@ func (f *Filter) Step(given []Dose, idle bool) {
 // Live lives through the days until one with all of them, colony by colony: many days at once go faster so. idle, where it is
 // given, says on which of them no queen lays.
 func (f *Filter) Live(to calendar.Day, given []Dose, idle func(calendar.Day) bool) {
+	var days [][]Dose
+	for day := f.Day + 1; day <= to; day++ {
+		days = append(days, working(given, day))
+	}
 	for i := range f.all {
 		for c := &f.all[i]; c.Day < to; {
-			c.Step(given, idle != nil && idle(c.Day+1))
+			c.Step(days[c.Day-f.Day], idle != nil && idle(c.Day+1))
 		}
 	}
 	f.Day = max(f.Day, to)

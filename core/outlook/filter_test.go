@@ -126,13 +126,18 @@ func TestCoverage(t *testing.T) {
 			}
 		}
 		in, days := 0, 0
+		var shares []float64
 		for m := range all.days {
 			in, days = in+all.in[m], days+all.days[m]
 			share := 100 * float64(all.in[m]) / float64(all.days[m])
+			shares = append(shares, share)
 			t.Logf("%s, month %d: %.0f %%", c.what, m+1, share)
 			if *long {
 				within(t, "days of a month in the band", share, c.inMonth[0], c.inMonth[1])
 			}
+		}
+		if c.beyond == 0 {
+			plotMonths(t, shares)
 		}
 		share, said := 100*float64(in)/float64(days), 100*float64(misfits)/float64(colonies)
 		t.Logf("%s: %.1f %% of the days, misfit in %.0f %%", c.what, share, said)

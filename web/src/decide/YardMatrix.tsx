@@ -196,6 +196,7 @@ const ColonyRow = memo(function ColonyRow({ row, reasons, at, open, ticked, togg
           <div className={styles.need} data-need={row.need}>
             {text.need[row.need]}
             {row.need === 'treat' && row.count?.straddles && <small>{text.need.again}</small>}
+            {row.count_helps && <small data-count-helps>{text.need.helps}</small>}
           </div>
         </td>
         {row.cells.map((cell, i) => (

@@ -9,6 +9,7 @@ import { StandLine } from './StandLine'
 import { text } from './text'
 import page from '../kit/page.module.css'
 import styles from './yards.module.css'
+import { YardAhead } from './YardAhead'
 import { YardForm } from './YardForm'
 import { YardTable } from './YardTable'
 
@@ -90,6 +91,7 @@ export default function YardPage() {
           />
         )}
       </section>
+      {stands.length > 0 && <YardAhead id={id} />}
       <ClosedHives yard={id} />
       {counts.data && counts.data.counts.length > 0 && (
         <Suspense>

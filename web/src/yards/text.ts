@@ -190,6 +190,10 @@ export const text = {
   bees: 'Bees in the sample',
   mites: 'Mites',
   year: (name: string) => `A year of ${name}: treatments, bees, brood and mites`,
+  seasonAhead: 'The next half-year, if nothing is done',
+  seasonAheadHint:
+    'By the forecast from each hive’s counts: the band holds 8 times in 10, the dashed line is where you treat. It is no count.',
+  moreAhead: (n: number) => `${n} more hives: see each on its own page.`,
   isToday: 'today',
   yearHint: 'Each count with its 95 % interval; the dashed line is where you treat in that season.',
   beesRow: 'Bees, seams',

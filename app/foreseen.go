@@ -1,0 +1,201 @@
+package app
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"hash/fnv"
+	"slices"
+	"sync"
+	"time"
+
+	"keeler/core/calendar"
+	"keeler/core/outlook"
+	"keeler/store"
+	"keeler/wire"
+	"keeler/words"
+
+	"github.com/samber/lo"
+)
+
+// foreseen is what the model made of a colony, in short.
+type foreseen struct {
+	key   uint64 // of all that it was made of
+	today calendar.Day
+	last  calendar.Day // the newest count
+	outlook.Crossing
+	points  []outlook.Point
+	telling []outlook.Telling
+}
+
+// worth is what a count would be worth: by how much it would narrow the band, and how open it is whether the colony comes to be
+// over the threshold.
+func (f foreseen) worth() float64 {
+	if len(f.telling) == 0 {
+		return 0
+	}
+	return f.telling[0].Narrows * (f.Chance*(1-f.Chance) + alwaysOpen)
+}
+
+// alwaysOpen is how open it is even where the model is sure of itself: it may be wrong.
+const alwaysOpen = 0.1
+
+// foresight keeps what was made of colonies, so that only what changed is made anew.
+type foresight struct {
+	mu    sync.Mutex
+	of    map[string]foreseen
+	going map[uint64]bool // the operations of which all are being made
+}
+
+func (k *foresight) get(colony string) (foreseen, bool) {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	f, has := k.of[colony]
+	return f, has
+}
+
+// mostKept are so many colonies that no operation has more.
+const mostKept = 10_000
+
+func (k *foresight) put(colony string, f foreseen) {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	if k.of == nil || len(k.of) >= mostKept {
+		k.of = map[string]foreseen{}
+	}
+	k.of[colony] = f
+}
+
+// begin reports whether nobody makes those of an operation yet; done is called once they are.
+func (k *foresight) begin(operation uint64) (done func(), free bool) {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	if k.going[operation] {
+		return nil, false
+	}
+	if k.going == nil {
+		k.going = map[uint64]bool{}
+	}
+	k.going[operation] = true
+	return func() {
+		k.mu.Lock()
+		defer k.mu.Unlock()
+		delete(k.going, operation)
+	}, true
+}
+
+// key is a sum over all that the model goes by.
+func (m miteYear) key() uint64 {
+	sum := fnv.New64a()
+	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts)
+	for _, l := range m.looks {
+		_, _ = fmt.Fprint(sum, l.On, lo.FromPtr(l.Quarters), l.Brood)
+	}
+	return sum.Sum64()
+}
+
+// foresee is what the model makes of a colony: as it was kept, where nothing changed.
+func (d Desk) foresee(m miteYear) foreseen {
+	key := m.key()
+	if f, has := d.app.foresight.get(m.row.ID); has && f.key == key {
+		return f
+	}
+	of := m.follow(possible, false)
+	come := of.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: m.today + aheadFor, Every: 2 * everyDays, Given: m.given, Threshold: m.threshold})[0]
+	f := foreseen{key: key, today: m.today, last: m.lastCount(), Crossing: come.Crossing, points: come.Points, telling: of.Counts(m.yard.Latitude, m.given)}
+	d.app.foresight.put(m.row.ID, f)
+	return f
+}
+
+// miteYears are what is known of the colonies of a yard.
+func (d Desk) miteYears(r *reading, yard string) []miteYear {
+	y, rows := by(r, d.op.Yard, yard), by(r, d.op.ColoniesIn, yard)
+	counted, thresholds := lo.GroupBy(by(r, d.op.CountsIn, yard), func(c store.MiteCount) string { return c.ColonyID }), all(r, d.thresholds)
+	h := d.historyOf(r, store.Among{Colonies: lo.Map(rows, colonyID)})
+	if r.err != nil {
+		return nil
+	}
+	return lo.FilterMap(rows, func(row store.Colony, _ int) (miteYear, bool) {
+		return d.known(row, y, h, counted[row.ID], thresholds, d.today()), row.EndedOn == nil
+	})
+}
+
+// whileAwaited is how many hives are foreseen while somebody waits.
+const whileAwaited = 40
+
+// YardAhead is what the model makes of the hives of a yard, and which of them to count.
+func (d Desk) YardAhead(ctx context.Context, id string) (wire.YardAhead, error) {
+	r := reading{ctx: ctx}
+	years := d.miteYears(&r, id)
+	if r.err != nil {
+		return wire.YardAhead{}, r.err
+	}
+	out := wire.YardAhead{Hives: []wire.HiveAhead{}, Count: []string{}}
+	if len(years) > whileAwaited {
+		out.More = len(years) - whileAwaited
+		years = years[:whileAwaited]
+	}
+	of := lo.Map(years, func(m miteYear, _ int) foreseen { return d.foresee(m) })
+	for i, m := range years {
+		f := of[i]
+		out.Hives = append(out.Hives, wire.HiveAhead{
+			ID: m.row.ID, Name: m.row.Name, Words: words.AheadInShort(m.code(f.Crossing), f.From, f.To, f.Now), Chance: wire.Round(f.Chance),
+			Counts: len(m.counts), Points: m.points(f.points),
+		})
+	}
+	for _, i := range sample(of) {
+		out.Count = append(out.Count, years[i].row.Name)
+	}
+	out.Words = words.CountFirst(out.Count, len(years))
+	return out, nil
+}
+
+// aHiveIn so many is counted, where not all are.
+const aHiveIn = 3
+
+// sample are the places of the hives whose counts are worth most: one of three, the one worth most first.
+func sample(of []foreseen) []int {
+	places := lo.Filter(lo.Range(len(of)), func(i, _ int) bool { return len(of[i].telling) > 0 && of[i].telling[0].Narrows >= worthTelling })
+	slices.SortStableFunc(places, func(a, b int) int { return cmp.Compare(of[b].worth(), of[a].worth()) })
+	return places[:min(len(places), (len(of)+aHiveIn-1)/aHiveIn)]
+}
+
+// foreseeAll makes those of some yards in the background, for who comes next; one who comes meanwhile does not begin it
+// anew.
+func (d Desk) foreseeAll(yards []store.Yard) {
+	done, free := d.app.foresight.begin(d.who.Operation)
+	if !free {
+		return
+	}
+	go func() {
+		defer done()
+		for _, y := range yards {
+			r := reading{ctx: context.Background()}
+			for _, m := range d.miteYears(&r, y.ID) {
+				begun := time.Now()
+				d.foresee(m)
+				time.Sleep(time.Since(begun)) // half of a processor is left to those who wait
+			}
+			if r.err != nil {
+				return // who asks for it next is told
+			}
+		}
+	}()
+}
+
+// helps are the colonies of a yard whose counts would tell most, as far as that was reckoned today from the counts that
+// there are.
+func (d Desk) helps(colonies []situation) map[string]bool {
+	var of []foreseen
+	var ids []string
+	for _, k := range colonies {
+		if f, has := d.app.foresight.get(k.row.ID); has && f.today == d.today() && f.last == k.stands.On {
+			of, ids = append(of, f), append(ids, k.row.ID)
+		}
+	}
+	out := map[string]bool{}
+	for _, i := range sample(of) {
+		out[ids[i]] = true
+	}
+	return out
+}
