@@ -8,8 +8,10 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fit"
+	"keeler/core/method"
 	"keeler/core/mites"
 	"keeler/core/outlook"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -47,6 +49,7 @@ type miteYear struct {
 	looks         []fit.Inspection
 	counts        []mites.Count
 	given         []outlook.Dose
+	neighbours    []outlook.Drift // what is known of the hives beside it
 	threshold     func(calendar.Day) float64
 }
 
@@ -54,19 +57,26 @@ func (d Desk) miteYear(r *reading, id string, on calendar.Day) miteYear {
 	row := by(r, d.op.Colony, id)
 	yard := by(r, d.op.Yard, row.YardID)
 	counted, thresholds := by(r, d.op.CountsOf, id), all(r, d.thresholds)
-	h := d.historyOf(r, ever(id))
+	h := d.historyOf(r, lately([]string{id}, on))
 	if r.err != nil {
 		return miteYear{}
 	}
-	return d.known(row, yard, h, counted, thresholds, on)
+	m := d.known(row, yard, h, counted, thresholds, on)
+	m.neighbours = d.neighbours(m, d.beside(r, row, yard, thresholds, on))
+	return m
+}
+
+// lately are some colonies with what happened to them since the model could begin with them, and a while before.
+func lately(colonies []string, on calendar.Day) store.Among {
+	return store.Among{Colonies: colonies, Since: timeOf(on - pastFor - calendar.Day(treatment.UsualDays[method.Strip].High))}
 }
 
 // known puts together what is known of a colony on a day.
 func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []store.MiteCount, thresholds mites.Thresholds, on calendar.Day) miteYear {
 	m := miteYear{row: row, yard: yard, today: on, bees: h.colony(row.ID)}
 	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
-	m.given = outlook.Given(m.bees.Treatments, d.today())
 	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
+	m.given = lo.Filter(outlook.Given(m.bees.Treatments, d.today()), func(o outlook.Dose, _ int) bool { return max(o.To, o.From+1) > m.begins })
 	return m
 }
 
@@ -105,14 +115,32 @@ func (m miteYear) follow(many int, tell bool) lived {
 	_, _ = seed.Write([]byte(m.row.ID)) // never fails
 	begins := outlook.Begins{Latitude: m.yard.Latitude, Day: m.begins, Nuc: m.row.Nuc, Low: fewestMites, High: mostMites}
 	f := lived{Filter: outlook.NewFilter(begins, many, seed.Sum64())}
-	for f.Day < m.today {
-		f.Step(m.given, m.idle(f.Day+1))
+	f.Neighbours(m.neighbours)
+	for _, day := range m.stops(tell) {
+		f.Live(day, m.given, m.idle)
 		m.learn(&f)
-		if tell && f.Day < m.today && int(m.today-f.Day)%everyDays == 0 {
+		if tell && day < m.today && int(m.today-day)%everyDays == 0 {
 			f.points = append(f.points, f.Point())
 		}
 	}
 	return f
+}
+
+// stops are the days on which something was seen or counted, or is told of, and the last one: between them many days at
+// once go faster.
+func (m miteYear) stops(tell bool) []calendar.Day {
+	days := []calendar.Day{m.today}
+	for _, i := range m.looks {
+		days = append(days, i.On)
+	}
+	for _, c := range m.counts {
+		days = append(days, c.On)
+	}
+	for day := m.today; tell && day > m.begins; day -= everyDays {
+		days = append(days, day)
+	}
+	slices.Sort(days)
+	return slices.Compact(days)
 }
 
 // learn tells the model what was seen and counted on its day.

@@ -26,6 +26,7 @@ type foreseen struct {
 	outlook.Crossing
 	points  []outlook.Point
 	telling []outlook.Telling
+	drift   outlook.Drift
 }
 
 // worth is what a count would be worth: by how much it would narrow the band, and how open it is whether the colony comes to be
@@ -54,8 +55,8 @@ func (k *foresight) get(colony string) (foreseen, bool) {
 	return f, has
 }
 
-// mostKept are so many colonies that no operation has more.
-const mostKept = 10_000
+// mostKept are more than an operation has colonies, twice.
+const mostKept = 20_000
 
 func (k *foresight) put(colony string, f foreseen) {
 	k.mu.Lock()
@@ -87,7 +88,7 @@ func (k *foresight) begin(operation uint64) (done func(), free bool) {
 // key is a sum over all that the model goes by.
 func (m miteYear) key() uint64 {
 	sum := fnv.New64a()
-	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts)
+	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.neighbours, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts)
 	for _, l := range m.looks {
 		_, _ = fmt.Fprint(sum, l.On, lo.FromPtr(l.Quarters), l.Brood)
 	}
@@ -111,13 +112,15 @@ func (d Desk) foresee(m miteYear) foreseen {
 func (d Desk) miteYears(r *reading, yard string) []miteYear {
 	y, rows := by(r, d.op.Yard, yard), by(r, d.op.ColoniesIn, yard)
 	counted, thresholds := lo.GroupBy(by(r, d.op.CountsIn, yard), func(c store.MiteCount) string { return c.ColonyID }), all(r, d.thresholds)
-	h := d.historyOf(r, store.Among{Colonies: lo.Map(rows, colonyID)})
+	h := d.historyOf(r, lately(lo.Map(rows, colonyID), d.today()))
 	if r.err != nil {
 		return nil
 	}
-	return lo.FilterMap(rows, func(row store.Colony, _ int) (miteYear, bool) {
+	years := lo.FilterMap(rows, func(row store.Colony, _ int) (miteYear, bool) {
 		return d.known(row, y, h, counted[row.ID], thresholds, d.today()), row.EndedOn == nil
 	})
+	d.share(years)
+	return years
 }
 
 // whileAwaited is how many hives are foreseen while somebody waits.

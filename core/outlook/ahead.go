@@ -26,32 +26,52 @@ type Crossing struct {
 	Now, Chance float64
 }
 
-// ahead lives on with a copy of the colonies, and tells each day from this one on until the last one of a horizon.
-func (f *Filter) ahead(given []Dose, tell func(*Filter, Crossing), h Horizon) {
+// ahead lives on with a copy of the colonies, which it tells on some days: rising ones, from this day to the last one of a
+// horizon.
+func (f *Filter) ahead(given []Dose, h Horizon, days []calendar.Day, tell func(*Filter)) Crossing {
 	on := f.copy()
-	over := make([]bool, len(on.all))
-	var c Crossing
-	for {
-		limit := h.Threshold(on.Day)
-		for i := range on.all {
-			if k := &on.all[i]; !over[i] && on.Day >= h.Since && 100*nestBees*k.OnBees >= limit*max(k.Bees(), 1) {
-				over[i] = true
-				c.Chance = min(c.Chance+on.weights[i], 1)
+	over := make([]float64, h.To-f.Day+1) // by the days until a colony is over the threshold, what those weigh
+	first := make([]bool, len(on.all))
+	limits, doses := make([]float64, len(over)), make([][]Dose, len(over))
+	for i := range limits {
+		limits[i], doses[i] = h.Threshold(f.Day+calendar.Day(i)), working(given, f.Day+calendar.Day(i))
+	}
+	look := func(i int, c *Colony) {
+		if at := c.Day - f.Day; !first[i] && c.Day >= h.Since && c.Rate() >= limits[at] {
+			first[i] = true
+			over[at] += f.weights[i]
+		}
+	}
+	for i := range on.all {
+		look(i, &on.all[i])
+	}
+	for _, day := range days {
+		for i := range on.all { // colony by colony: many days at once go faster so
+			for c := &on.all[i]; c.Day < day; {
+				c.Step(doses[c.Day+1-f.Day], false)
+				look(i, c)
 			}
 		}
-		if on.Day == f.Day {
+		on.Day = day
+		tell(on)
+	}
+	return crossing(over, f.Day)
+}
+
+// crossing adds up when colonies come to be over the threshold, by the days from one on.
+func crossing(over []float64, from calendar.Day) (c Crossing) {
+	for i, w := range over {
+		c.Chance = min(c.Chance+w, 1)
+		day := from + calendar.Day(i)
+		if i == 0 {
 			c.Now = c.Chance
 		}
 		if c.From == 0 && c.Chance >= below {
-			c.From = on.Day
+			c.From = day
 		}
 		if c.To == 0 && c.Chance >= 1-below {
-			c.To = on.Day
+			c.To = day
 		}
-		tell(on, c)
-		if on.Day >= h.To {
-			return
-		}
-		on.Step(given, false)
 	}
+	return c
 }

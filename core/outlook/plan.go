@@ -38,15 +38,20 @@ func (f *Filter) WhatIf(plans [][]Dose, h Horizon) []Comes {
 }
 
 func (f *Filter) comes(plan []Dose, h Horizon) (out Comes) {
-	f.ahead(slices.Concat(h.Given, plan), func(on *Filter, crossing Crossing) {
-		out.Crossing = crossing
+	var days []calendar.Day
+	for day := f.Day; day <= h.To; day++ {
+		if day == h.Winter || int(h.To-day)%h.Every == 0 {
+			days = append(days, day)
+		}
+	}
+	out.Crossing = f.ahead(slices.Concat(h.Given, plan), h, days, func(on *Filter) {
 		if on.Day == h.Winter {
 			out.Winter = on.Mites()
 		}
 		if int(h.To-on.Day)%h.Every == 0 {
 			out.Points = append(out.Points, on.Point())
 		}
-	}, h)
+	})
 	return out
 }
 
