@@ -40,7 +40,7 @@ func (d Desk) unseen() (unseen, bool) {
 func (d Desk) hidden(r *reading, id string) (c outlook.Colony, m miteYear, of unseen) {
 	by(r, d.op.Colony, id)
 	of, is := d.unseen()
-	if r.err == nil && !is {
+	if r.err == nil && (!is || of.level == 0 && d.today() <= of.from) { // on its first day the demo's hives are as they were seen
 		r.err = ErrForbidden
 	}
 	if r.err != nil {
@@ -61,7 +61,8 @@ const (
 	longestIn = 60  // days that a board tells of
 )
 
-// Glimpse is what there is to be seen today in a hive that is not real; of a real one it is ErrForbidden.
+// Glimpse is what there is to be seen today in a hive that is not real; of a real one it is ErrForbidden, and in the demo
+// before its clock was brought forward.
 func (d Desk) Glimpse(ctx context.Context, id string) (wire.Glimpse, error) {
 	r := reading{ctx: ctx}
 	c, m, of := d.hidden(&r, id)

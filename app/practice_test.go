@@ -159,6 +159,9 @@ func TestGlimpseOfTheDemo(t *testing.T) {
 	if _, err := d.PutBoard(t.Context(), id, wire.PutBoard{ID: uuid.NewString()}); err != nil {
 		t.Fatal(err)
 	}
+	if _, err := d.Glimpse(t.Context(), id); !errors.Is(err, ErrForbidden) {
+		t.Errorf("on the first day: %v", err)
+	}
 	clock.Move(10)
 	g, err := d.Glimpse(t.Context(), id)
 	again, _ := d.Glimpse(t.Context(), id)
