@@ -50,6 +50,7 @@ type miteYear struct {
 	counts        []mites.Count
 	given         []outlook.Dose
 	neighbours    []outlook.Drift // what is known of the hives beside it
+	stood         mites.Standing  // by the newest count, while it is fresh and nothing was given since; empty: not known
 	threshold     func(calendar.Day) float64
 }
 
@@ -77,6 +78,9 @@ func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []stor
 	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
 	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	m.given = lo.Filter(outlook.Given(m.bees.Treatments, d.today()), func(o outlook.Dose, _ int) bool { return max(o.To, o.From+1) > m.begins })
+	if last := m.newest(); len(m.counts) > 0 && on-last.On <= fresh && lo.NoneBy(m.given, func(o outlook.Dose) bool { return o.From >= last.On }) {
+		m.stood = thresholds.Stand(last, yard.Latitude).Stands
+	}
 	return m
 }
 
@@ -209,11 +213,16 @@ var broodNames = lo.MapEntries(broodSeen, func(b fit.Brood, as outlook.Brood) (o
 // probably is the chance from which a colony is said to be over the threshold.
 const probably = 0.8
 
-// code is which sentence leads. Without a count nothing is told but that.
+// code is which sentence leads. Without a count nothing is told but that, and what a fresh count says goes before all that a
+// model does.
 func (m miteYear) code(c outlook.Crossing) string {
 	switch {
 	case len(m.counts) == 0:
 		return "uncounted"
+	case m.stood == mites.Over:
+		return "counted_over"
+	case m.stood == mites.Under && c.From == m.today:
+		return "counted_under"
 	case c.Now >= probably:
 		return "now"
 	case c.From == m.today:
@@ -226,10 +235,16 @@ func (m miteYear) code(c outlook.Crossing) string {
 	return "not_before"
 }
 
-// lastCount is the day of the newest; 0 without one.
-func (m miteYear) lastCount() calendar.Day {
-	return lo.Max(lo.Map(m.counts, func(c mites.Count, _ int) calendar.Day { return c.On }))
+// fresh is for how many days a count goes before the model.
+const fresh = 21
+
+// newest is the newest count; an empty one without any.
+func (m miteYear) newest() mites.Count {
+	return lo.MaxBy(m.counts, func(a, b mites.Count) bool { return a.On > b.On })
 }
+
+// lastCount is its day; 0 without one.
+func (m miteYear) lastCount() calendar.Day { return m.newest().On }
 
 // sinceCount is how many days ago that was.
 func (m miteYear) sinceCount() int { return int(m.today - m.lastCount()) }

@@ -44,11 +44,16 @@ func TestMiteYear(t *testing.T) {
 	if width(some) > width(uncounted)/2 || some.Rests != "Forecast from 3 counts and 0 inspections. The last count was 14 days ago." {
 		t.Errorf("three counts leave %.1f of %.1f open: %q", width(some), width(uncounted), some.Rests)
 	}
-	if !strings.Contains(many.Words, "over the threshold already") || many.From != many.Today {
+	if !strings.HasPrefix(many.Words, "The last count is over the threshold: act on that.") || many.From != many.Today {
 		t.Errorf("15 per 100: %q from %q", many.Words, many.From)
 	}
 	if !strings.Contains(some.Words, "f nothing is done") || strings.Contains(some.Words, "almost certain") {
 		t.Errorf("under one per 100: %q", some.Words)
+	}
+	// What a fresh count says goes before what the model makes of it; once something was given, it does no more.
+	under := tell(hive("A4", map[string]int{"2026-07-10": 30, "2026-08-10": 60, "2026-12-01": 2}))
+	if !strings.HasPrefix(under.Words, "The last count is under the threshold.") {
+		t.Errorf("counted under: %q", under.Words)
 	}
 	first, last := some.Points[0].Day, some.Points[len(some.Points)-1].Day
 	if first < "2026-07-09" || first > "2026-07-15" || last != "2027-06-22" { // 200 days after 4 December

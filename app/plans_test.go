@@ -2,6 +2,8 @@ package app
 
 import (
 	"errors"
+	"fmt"
+	"math"
 	"strings"
 	"testing"
 
@@ -127,4 +129,54 @@ func TestPlanOffers(t *testing.T) {
 	}
 	_, err = d.PlanOffers(t.Context(), id, 0)
 	at(t, "no level", err, "level", fault.TooLow)
+}
+
+// What does not go together, or is hardly known, gives a wide band and a plain word: counts that contradict each other, hundreds
+// of mites in a hive with three bees, a treatment before the hive began, a yard at the equator or far north, a hive that nobody looked into.
+func TestAheadOfWhatCannotBe(t *testing.T) {
+	d := own(t, Settings{})
+	for _, latitude := range []float64{0, -66, 70} {
+		y, err := d.AddYard(t.Context(), wire.SaveYard{ID: uuid.NewString(), Name: fmt.Sprint("Far off ", latitude), Latitude: &latitude})
+		if err != nil {
+			t.Fatal(err)
+		}
+		name := func(what string) string { return fmt.Sprint(what, latitude) }
+		torn := counted(t, d, y.ID, name("torn"), map[string]int{"2026-11-01": 250, "2026-11-08": 0, "2026-11-15": 200, "2026-11-22": 0})
+		three := counted(t, d, y.ID, name("three"), map[string]int{"2026-11-30": 290})
+		little := 0.25
+		look := wire.Inspection{ID: uuid.NewString(), ColonyID: three, On: "2026-11-30", Seams: &little}
+		if _, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{look}}); err != nil {
+			t.Fatal(err)
+		}
+		early := counted(t, d, y.ID, name("early"), nil)
+		before := wire.OtherTreatment{Method: "vapour", Product: "Before it began", GivenOn: "2025-12-04", Amount: 2, Unit: "g", Rule: "permit", Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: early}}}
+		if _, err := d.RecordOther(t.Context(), before); err != nil {
+			t.Fatal(err)
+		}
+		for _, id := range []string{torn, three, early} {
+			m, err := d.MiteYear(t.Context(), id)
+			if err != nil || m.Words == "" || m.Rests == "" || len(m.Points) < 20 {
+				t.Fatalf("at %g°: %+v, %v", latitude, m, err)
+			}
+			now := m.Points[len(m.Points)-1]
+			for _, p := range m.Points {
+				if p.Day == m.Today {
+					now = p
+				}
+				if !(p.Low >= 0 && p.Low <= p.Middle && p.Middle <= p.High) || math.IsInf(p.High, 0) {
+					t.Fatalf("at %g° on %s: %+v", latitude, p.Day, p)
+				}
+			}
+			if id == torn && m.Misfit == "" {
+				t.Errorf("at %g° counts that contradict each other fit", latitude)
+			}
+			if id == early && (now.High < 4*now.Low || !strings.HasPrefix(m.Words, "Nobody has counted")) {
+				t.Errorf("at %g° what nobody counted has a band from %g to %g: %q", latitude, now.Low, now.High, m.Words)
+			}
+		}
+		offers, err := d.PlanOffers(t.Context(), torn, 2)
+		if err != nil || latitude == 0 && (len(offers.Offers) > 0 || !strings.Contains(offers.Words, "Near the equator")) || latitude != 0 && len(offers.Offers) < 2 {
+			t.Errorf("at %g°: %+v, %v", latitude, offers, err)
+		}
+	}
 }

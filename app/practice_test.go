@@ -122,6 +122,24 @@ func TestPracticeSeason(t *testing.T) {
 		}
 		return nil
 	}(), "days", fault.Ended)
+	// In spring those that took too many mites along are dead, and only those.
+	m, err := d.app.MemberOf(t.Context(), d.who.User, p.who.Operation)
+	if err != nil {
+		t.Fatal(err)
+	}
+	lost := 0
+	for i, h := range after.Hives {
+		silent := glimpse(d.app.Desk(m), all[i]).Seams == 0
+		if silent == h.Lives {
+			t.Errorf("%s lives: %t, and is silent: %t", h.Name, h.Lives, silent)
+		}
+		if silent {
+			lost++
+		}
+	}
+	if lost == 0 {
+		t.Error("in a hard season in which hardly anything was done all hives live")
+	}
 	// Played again it is the same season, and the one before is gone.
 	replayed := begin(3, 4821)
 	if again := glimpse(replayed, hives(replayed)[0]); again.Words != first.Words {

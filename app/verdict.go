@@ -53,20 +53,15 @@ func (d Desk) verdictOf(r *reading, id string, lines []store.Application) wire.V
 	}
 	out := wire.VerdictHive{ID: id, Name: m.row.Name, Points: []wire.TruthPoint{}, Known: known.points(known.follow(possible, true).points), Counts: []wire.MiteCount{}}
 	begun := c
-	atMost := 0.0
-	for c.Day < d.today() {
-		c.Step(m.given, m.idle(c.Day+1))
+	atMost, _ := m.live(&c, d.today(), func() {
 		rate, limit := c.Rate(), m.threshold(c.Day)
 		if rate >= limit {
 			out.Over++
 		}
-		if m.autumn(c.Day) {
-			atMost = max(atMost, c.Mites())
-		}
 		if int(d.today()-c.Day)%everyDays == 0 {
 			out.Points = append(out.Points, wire.TruthPoint{Day: written(c.Day), Rate: wire.Round(rate), Mites: wire.Round(c.Mites()), Threshold: limit})
 		}
-	}
+	})
 	out.Lives, out.Most = atMost < outlook.Unborne, math.Round(atMost)
 	washed, visits, oxalic, formic := 0, map[calendar.Day]bool{}, 0.0, 0.0
 	for _, a := range lines {

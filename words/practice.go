@@ -31,6 +31,9 @@ func Seen(seams, brood string, eggs, larvae bool) string {
 	})
 }
 
+// Dead tells of a hive that is.
+func Dead() string { return said.Practice["dead"] }
+
 // VerdictOf tells how many hives of a season live, as far as it went.
 func VerdictOf(hives, lost int, over bool) string {
 	code := "verdict"
