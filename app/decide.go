@@ -80,7 +80,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 		out.Yards = append(out.Yards, yard)
 	}
 	out.Reasons = append(out.Reasons, told.list...)
-	if len(colonies) <= wholeAtOnce {
+	if of.soFar == nil && len(colonies) <= wholeAtOnce {
 		d.foreseeAll(yards)
 	}
 	return out, nil

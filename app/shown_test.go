@@ -68,6 +68,7 @@ func crowd(t *testing.T, first int) Desk {
 func TestShownFirst(t *testing.T) {
 	for first, soFar := range map[int]*wire.SoFar{241: nil, 242: {Shown: 1, Of: 3}} { // of 500 and of 501 that live
 		d := crowd(t, first)
+		d.app.foresight.begin(d.who.Operation) // what is reckoned in the background comes between two answers
 		told := func(first bool) (today wire.Today, check wire.Check, decide wire.Decide, record wire.Record) {
 			ctx, errs := t.Context(), make([]error, 4)
 			today, errs[0] = d.Today(ctx, first)
