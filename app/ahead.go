@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"hash/fnv"
+	"math"
 	"slices"
 
 	"keeler/core/calendar"
@@ -102,8 +103,9 @@ func (m *miteYear) know(started calendar.Day, looks []fit.Inspection, counts []m
 // lived is what the model makes of it until today.
 type lived struct {
 	*outlook.Filter
-	points []outlook.Point // of the days before
-	boards []turned
+	points   []outlook.Point // of the days before
+	boards   []turned
+	narrowed float64 // by which share the newest count narrowed the band; below 0: it widened it
 }
 
 // turned is a count on a board in the measure of a wash.
@@ -161,9 +163,19 @@ func (m miteYear) learn(f *lived) {
 		if c.Kind == mites.Board {
 			f.boards = append(f.boards, turned{c.On, f.Turned(c)})
 		}
+		before := width(f.Mites())
 		f.Count(c)
+		f.narrowed = 1 - width(f.Mites())/before
 	}
 }
+
+// width is how wide a band is, as a logarithm.
+func width(b outlook.Band) float64 {
+	return max(math.Log(max(b.High, fewestMites)/max(b.Low, 1)), leastWidth)
+}
+
+// leastWidth is that of a band which is none.
+const leastWidth = 0.01
 
 // broodSeen is sealed brood as the model has it.
 var broodSeen = map[fit.Brood]outlook.Brood{fit.BroodNone: outlook.NoBrood, fit.BroodLittle: outlook.LittleBrood, fit.BroodMuch: outlook.MuchBrood}
@@ -179,7 +191,7 @@ func (m miteYear) tell(f lived) wire.MiteYear {
 	coming := f.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: last, Every: everyDays, Given: m.given, Threshold: m.threshold})[0]
 	crossing := coming.Crossing
 	out := wire.MiteYear{
-		Today: written(m.today), Words: words.Ahead(m.code(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()),
+		Today: written(m.today), Words: words.Ahead(m.code(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()) + words.Narrowed(len(m.counts), f.narrowed),
 		From: knownDay(crossing.From), To: knownDay(crossing.To), Chance: wire.Round(crossing.Chance),
 		Points: m.points(slices.Concat(f.points, coming.Points)), Boards: []wire.TurnedBoard{},
 		Telling: lo.FilterMap(f.Counts(m.yard.Latitude, m.given), func(t outlook.Telling, _ int) (string, bool) {

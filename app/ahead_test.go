@@ -41,7 +41,7 @@ func TestMiteYear(t *testing.T) {
 	few := hive("A2", map[string]int{"2026-07-10": 1, "2026-09-10": 2, "2026-11-20": 2})
 	many := tell(hive("A3", map[string]int{"2026-07-10": 12, "2026-09-10": 30, "2026-11-20": 45}))
 	some := tell(few)
-	if width(some) > width(uncounted)/2 || some.Rests != "Forecast from 3 counts and 0 inspections. The last count was 14 days ago." {
+	if width(some) > width(uncounted)/2 || !strings.HasPrefix(some.Rests, "Forecast from 3 counts and 0 inspections. The last count was 14 days ago. It ") {
 		t.Errorf("three counts leave %.1f of %.1f open: %q", width(some), width(uncounted), some.Rests)
 	}
 	if !strings.HasPrefix(many.Words, "The last count is over the threshold: act on that.") || many.From != many.Today {
@@ -49,6 +49,9 @@ func TestMiteYear(t *testing.T) {
 	}
 	if !strings.Contains(some.Words, "f nothing is done") || strings.Contains(some.Words, "almost certain") {
 		t.Errorf("under one per 100: %q", some.Words)
+	}
+	if one := tell(hive("A5", map[string]int{"2026-11-20": 6})); !strings.Contains(one.Rests, "1 count and 0 inspections") || !strings.Contains(one.Rests, "It narrowed what was open by ") {
+		t.Errorf("a first count: %q", one.Rests)
 	}
 	// What a fresh count says goes before what the model makes of it; once something was given, it does no more.
 	under := tell(hive("A4", map[string]int{"2026-07-10": 30, "2026-08-10": 60, "2026-12-01": 2}))
@@ -59,6 +62,7 @@ func TestMiteYear(t *testing.T) {
 	if first < "2026-07-09" || first > "2026-07-15" || last != "2027-06-22" { // 200 days after 4 December
 		t.Errorf("it goes from %s to %s", first, last)
 	}
+	some = tell(few) // with the neighbours that came since
 	if again := tell(few); again.Points[len(again.Points)-1] != some.Points[len(some.Points)-1] {
 		t.Error("asked again it says otherwise")
 	}

@@ -54,13 +54,16 @@ func (d Desk) neighbours(m miteYear, near []miteYear) []outlook.Drift {
 		key := n.key()
 		f, has := d.app.foresight.get(drifts + n.row.ID)
 		if !has || f.key != key {
-			f = foreseen{key: key, drift: n.follow(rough, false).Drift()}
+			f = foreseen{key: key, drift: n.follow(asked, false).Drift()}
 			d.app.foresight.put(drifts+n.row.ID, f)
 		}
 		out = append(out, f.drift)
 	}
 	return out
 }
+
+// asked is how many possible colonies of a neighbour are asked: what comes in is all that is wanted of them.
+const asked = 60
 
 // drifts stands before the id of a colony of which only that is kept.
 const drifts = "drift "

@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"hash/fnv"
+	"runtime"
 	"slices"
 	"sync"
 	"time"
@@ -138,7 +139,17 @@ func (d Desk) YardAhead(ctx context.Context, id string) (wire.YardAhead, error) 
 		out.More = len(years) - whileAwaited
 		years = years[:whileAwaited]
 	}
-	of := lo.Map(years, func(m miteYear, _ int) foreseen { return d.foresee(m) })
+	of := make([]foreseen, len(years))
+	var all sync.WaitGroup
+	free := make(chan struct{}, runtime.NumCPU())
+	for i, m := range years {
+		free <- struct{}{}
+		all.Go(func() {
+			of[i] = d.foresee(m)
+			<-free
+		})
+	}
+	all.Wait()
 	for i, m := range years {
 		f := of[i]
 		out.Hives = append(out.Hives, wire.HiveAhead{

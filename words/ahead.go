@@ -77,6 +77,20 @@ func RestsOn(counts, looks, age int) string {
 	})
 }
 
+// Narrowed tells, after what a forecast rests on, by which share the newest of some counts narrowed it; a share below 0: it
+// lay off, and widened it. Without counts, or where it did neither, nothing is said.
+func Narrowed(counts int, by float64) string {
+	percent := int(math.Round(100 * math.Abs(by)))
+	if counts == 0 || percent == 0 {
+		return ""
+	}
+	code := "narrowed"
+	if by < 0 {
+		code = "widened"
+	}
+	return " " + fill(said.Ahead[code], func(string) string { return strconv.Itoa(percent) + " %" })
+}
+
 // Misfit tells that counts and forecast do not go together.
 func Misfit() string { return said.Ahead["misfit"] }
 

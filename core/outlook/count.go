@@ -28,13 +28,12 @@ func (f *Filter) Counts(latitude float64, given []Dose) []Telling {
 	on := f.copy()
 	var of []mites.Count
 	var logs [][]float64 // of each, what each colony would have it be
-	for day := f.Day; day <= f.Day+countWithin; day++ {
+	for day := f.Day; day <= f.Day+countWithin; day += countEvery {
 		on.Live(day, given, nil)
-		ahead := int(day - f.Day)
-		if ahead%countEvery == 0 && ahead >= boardLies {
+		if day-f.Day >= boardLies {
 			of = append(of, mites.Count{Kind: mites.Board, Days: boardLies, On: day})
 		}
-		if ahead%countEvery == 0 && !day.Cold(latitude) {
+		if !day.Cold(latitude) {
 			of = append(of, mites.Count{Kind: mites.Wash, Bees: sampleBees, On: day})
 		}
 		for _, c := range of[len(logs):] {
