@@ -24,7 +24,7 @@ const (
 	aheadFor    = 200 // days
 	pastFor     = 400
 	everyDays   = 5
-	possible    = 250  // colonies that are followed
+	possible    = 500  // colonies that are followed, as many as the check of the bands follows
 	beesInASeam = 2200 // of a deep box
 	// With nothing known, a colony has so many mites at the least and the most.
 	fewestMites, mostMites = 2, 1500

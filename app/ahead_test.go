@@ -7,6 +7,8 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/mites"
+	"keeler/core/outlook"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -53,10 +55,27 @@ func TestMiteYear(t *testing.T) {
 	if one := tell(hive("A5", map[string]int{"2026-11-20": 6})); !strings.Contains(one.Rests, "1 count and 0 inspections") || !strings.Contains(one.Rests, "It narrowed what was open by ") {
 		t.Errorf("a first count: %q", one.Rests)
 	}
-	// What a fresh count says goes before what the model makes of it; once something was given, it does no more.
-	under := tell(hive("A4", map[string]int{"2026-07-10": 30, "2026-08-10": 60, "2026-12-01": 2}))
-	if !strings.HasPrefix(under.Words, "The last count is under the threshold.") {
-		t.Errorf("counted under: %q", under.Words)
+	// What a fresh count says goes before what the model makes of it.
+	today := d.today()
+	m := miteYear{today: today, counts: []mites.Count{{Kind: mites.Wash, Bees: 300, On: today}}}
+	for stood, want := range map[mites.Standing]string{mites.Under: "counted_under", mites.Over: "counted_over", "": "now"} {
+		m.stood = stood
+		if got := m.code(outlook.Crossing{From: today, To: today, Now: 0.9, Chance: 1}); got != want {
+			t.Errorf("a count that stands %q, and a forecast of nine in ten: %s", stood, got)
+		}
+	}
+	// Once something was given it tells of before.
+	treated := hive("A4", map[string]int{"2026-11-30": 60})
+	given := wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-12-01", Amount: 2, Unit: "g", Rule: "permit",
+		Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: treated}}}
+	if words := tell(treated).Words; !strings.HasPrefix(words, "The last count is over") {
+		t.Errorf("counted over: %q", words)
+	}
+	if _, err := d.RecordOther(t.Context(), given); err != nil {
+		t.Fatal(err)
+	}
+	if words := tell(treated).Words; strings.HasPrefix(words, "The last count") {
+		t.Errorf("counted over before it was treated: %q", words)
 	}
 	first, last := some.Points[0].Day, some.Points[len(some.Points)-1].Day
 	if first < "2026-07-09" || first > "2026-07-15" || last != "2027-06-22" { // 200 days after 4 December
@@ -66,7 +85,7 @@ func TestMiteYear(t *testing.T) {
 	if again := tell(few); again.Points[len(again.Points)-1] != some.Points[len(some.Points)-1] {
 		t.Error("asked again it says otherwise")
 	}
-	given := wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-12-04", Amount: 2, Unit: "g", Rule: "permit"}
+	given = wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-12-04", Amount: 2, Unit: "g", Rule: "permit"}
 	given.Colonies = append(given.Colonies, wire.OtherColony{ID: uuid.NewString(), ColonyID: few})
 	if _, err := d.RecordOther(t.Context(), given); err != nil {
 		t.Fatal(err)

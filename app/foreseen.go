@@ -96,13 +96,16 @@ func (m miteYear) key() uint64 {
 	return sum.Sum64()
 }
 
+// inSmall is how many possible colonies of a hive are followed where many hives are told of.
+const inSmall = 250
+
 // foresee is what the model makes of a colony: as it was kept, where nothing changed.
 func (d Desk) foresee(m miteYear) foreseen {
 	key := m.key()
 	if f, has := d.app.foresight.get(m.row.ID); has && f.key == key {
 		return f
 	}
-	of := m.follow(possible, false)
+	of := m.follow(inSmall, false)
 	come := of.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: m.today + aheadFor, Every: 2 * everyDays, Given: m.given, Threshold: m.threshold})[0]
 	f := foreseen{key: key, today: m.today, last: m.lastCount(), Crossing: come.Crossing, points: come.Points, telling: of.Counts(m.yard.Latitude, m.given)}
 	d.app.foresight.put(m.row.ID, f)
