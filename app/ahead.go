@@ -9,6 +9,7 @@ import (
 
 	"keeler/core/calendar"
 	"keeler/core/fit"
+	"keeler/core/hive"
 	"keeler/core/method"
 	"keeler/core/mites"
 	"keeler/core/outlook"
@@ -21,11 +22,10 @@ import (
 )
 
 const (
-	aheadFor    = 200 // days
-	pastFor     = 400
-	everyDays   = 5
-	possible    = 500  // colonies that are followed, as many as the check of the bands follows
-	beesInASeam = 2200 // of a deep box
+	aheadFor  = 200 // days
+	pastFor   = 400
+	everyDays = 5
+	possible  = 500 // colonies that are followed, as many as the check of the bands follows
 	// With nothing known, a colony has so many mites at the least and the most.
 	fewestMites, mostMites = 2, 1500
 )
@@ -153,7 +153,7 @@ func (m miteYear) stops(tell bool) []calendar.Day {
 func (m miteYear) learn(f *lived) {
 	for _, i := range m.looks {
 		if i.On == f.Day {
-			f.Look(outlook.Look{On: i.On, Bees: float64(lo.FromPtr(i.Quarters)) / 4 * beesInASeam, Brood: broodSeen[i.Brood]})
+			f.Look(outlook.Look{On: i.On, Bees: float64(lo.FromPtr(i.Quarters)) / 4 * m.inASeam(), Brood: broodSeen[i.Brood]})
 		}
 	}
 	for _, c := range m.counts {
@@ -167,6 +167,11 @@ func (m miteYear) learn(f *lived) {
 		f.Count(c)
 		f.narrowed = 1 - width(f.Mites())/before
 	}
+}
+
+// inASeam is how many bees a full seam of its boxes has.
+func (m miteYear) inASeam() float64 {
+	return hive.InASeam(lo.Map(m.row.Boxes, func(b store.ColonyBox, _ int) hive.Kind { return hive.Kind(b.Kind) }))
 }
 
 // width is how wide a band is, as a logarithm.
@@ -214,7 +219,7 @@ func (m miteYear) points(of []outlook.Point) []wire.MitePoint {
 	return lo.Map(of, func(p outlook.Point, _ int) wire.MitePoint {
 		return wire.MitePoint{
 			Day: written(p.Day), Low: wire.Round(p.Low), Middle: wire.Round(p.Middle), High: wire.Round(p.High), Threshold: m.threshold(p.Day),
-			Seams: wire.Round(p.Bees / beesInASeam), Brood: broodNames[p.Brood()],
+			Seams: wire.Round(p.Bees / m.inASeam()), Brood: broodNames[p.Brood()],
 		}
 	})
 }

@@ -97,3 +97,13 @@ func TestMiteYear(t *testing.T) {
 		t.Errorf("of a colony that is none: %v", err)
 	}
 }
+
+// Eight seams in a medium box are 12,000 bees, not the 17,600 of a deep one: the model is told what they are.
+func TestBeesByTheirBoxes(t *testing.T) {
+	for kind, want := range map[string]float64{"deep": 2200, "medium": 1500} {
+		m := miteYear{row: store.Colony{Boxes: []store.ColonyBox{{Kind: kind}}}}
+		if got := m.inASeam(); got != want {
+			t.Errorf("%g bees in a seam of a %s box, want %g", got, kind, want)
+		}
+	}
+}

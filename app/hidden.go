@@ -2,8 +2,6 @@ package app
 
 import (
 	"context"
-	"math"
-	"strconv"
 	"strings"
 
 	"keeler/core/calendar"
@@ -102,11 +100,11 @@ func (d Desk) Glimpse(ctx context.Context, id string) (wire.Glimpse, error) {
 	if _, dead := m.live(&c, today, nil); dead {
 		return wire.Glimpse{Day: written(today), Typed: typedSeams(m.row, 0), Brood: broodNames[outlook.NoBrood], Words: words.Dead()}, nil
 	}
-	g := c.Glimpse(of.seed, m.row.Name)
+	g := c.Glimpse(of.seed, m.row.Name, m.inASeam())
 	out := wire.Glimpse{
 		Day: written(today), Seams: g.Seams, Typed: typedSeams(m.row, g.Seams), Brood: broodNames[g.Brood], Eggs: g.Eggs, Larvae: g.Larvae,
 	}
-	out.Words = words.Seen(quarters(out.Seams), out.Brood, g.Eggs, g.Larvae)
+	out.Words = words.Seen(out.Seams, out.Brood, g.Eggs, g.Larvae)
 	if !today.Cold(m.yard.Latitude) {
 		out.Wash = new(c.Counted(mites.Count{Kind: mites.Wash, Bees: glimpsed, On: today}, of.seed, m.row.Name))
 	}
@@ -139,17 +137,7 @@ func typedSeams(row store.Colony, seams float64) string {
 	for _, b := range boxesOf(row) {
 		here := min(seams, float64(len(b.Slots)))
 		seams -= here
-		parts = append(parts, quarters(here))
+		parts = append(parts, words.Quarters(here))
 	}
 	return strings.Join(parts, "+")
-}
-
-// quarters writes seams with their fraction.
-func quarters(v float64) string {
-	whole, part := math.Modf(v)
-	fraction := map[float64]string{0.25: "¼", 0.5: "½", 0.75: "¾"}[part]
-	if whole == 0 && fraction != "" {
-		return fraction
-	}
-	return strconv.Itoa(int(whole)) + fraction
 }

@@ -16,12 +16,12 @@ func PracticeName(seed uint32) string {
 // PracticeYard is what its yard is called.
 func PracticeYard() string { return said.Practice["yard"] }
 
-// Seen tells what is to be seen in a hive: full seams as they are written, sealed brood, eggs and larvae.
-func Seen(seams, brood string, eggs, larvae bool) string {
+// Seen tells what is to be seen in a hive: full seams, sealed brood, eggs and larvae.
+func Seen(seams float64, brood string, eggs, larvae bool) string {
 	return fill(said.Practice["seen"], func(blank string) string {
 		switch blank {
 		case "seams":
-			return seams
+			return Quarters(seams)
 		case "brood":
 			return said.Practice["brood:"+brood]
 		case "eggs":

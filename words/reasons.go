@@ -61,7 +61,7 @@ func filled(what string, r fit.Reason, day calendar.Day) string {
 	case "days":
 		return days(int(r.Figures[i] + 0.5))
 	case "seams":
-		return quarters(r.Figures[i])
+		return Quarters(r.Figures[i])
 	}
 	return tenths(r.Figures[i])
 }

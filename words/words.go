@@ -44,8 +44,8 @@ func names(colonies []string) string {
 	return strings.Join(colonies, ", ") + ": "
 }
 
-// quarters writes seams: "1", "2¼", "½".
-func quarters(n float64) string {
+// Quarters writes seams: "1", "2¼", "½".
+func Quarters(n float64) string {
 	whole, part := math.Modf(n)
 	text := map[float64]string{0.25: "¼", 0.5: "½", 0.75: "¾"}[part]
 	if whole > 0 || text == "" {
@@ -57,9 +57,9 @@ func quarters(n float64) string {
 // seams counts them: "1 seam", "9 seams", "2¼ seams".
 func seams(n float64) string {
 	if n <= 1 {
-		return quarters(n) + " seam"
+		return Quarters(n) + " seam"
 	}
-	return quarters(n) + " seams"
+	return Quarters(n) + " seams"
 }
 
 // fill puts something in place of every {blank} of a sentence.

@@ -6,6 +6,19 @@ import "keeler/core/fault"
 // area; the trade's rule of thumb.
 var BeesPerSeam = map[Kind]int{Deep: 2200, Medium: 1500, Shallow: 1200}
 
+// InASeam is how many bees a full seam of a stack of boxes has, in the middle of its boxes; of a deep box where there is
+// none.
+func InASeam(boxes []Kind) float64 {
+	if len(boxes) == 0 {
+		boxes = []Kind{Deep}
+	}
+	sum := 0
+	for _, k := range boxes {
+		sum += BeesPerSeam[k]
+	}
+	return float64(sum) / float64(len(boxes))
+}
+
 // Colony is the bees of one hive and the boxes they sit in, the lowest first.
 type Colony struct {
 	Name  string

@@ -67,18 +67,17 @@ type Glimpse struct {
 }
 
 const (
-	beesInASeam   = 2200 // of a deep box
-	fewEggs       = 20   // and larvae: fewer are not found
+	fewEggs       = 20 // and larvae: fewer are not found
 	eggDays       = 3
 	miscounted    = 0.1 // by which who counts seams is off, as a logarithm
 	seamsQuarters = 4
 )
 
-// Glimpse is what is seen in it on its day, by the same person each time.
-func (c *Colony) Glimpse(seed uint64, name string) Glimpse {
+// Glimpse is what is seen in it on its day, by the same person each time; inASeam are the bees of a full seam.
+func (c *Colony) Glimpse(seed uint64, name string, inASeam float64) Glimpse {
 	r := chance(seed, name+" seen", c.Day)
 	out := Glimpse{
-		Seams: math.Round(c.Bees()/beesInASeam*math.Exp(miscounted*r.NormFloat64())*seamsQuarters) / seamsQuarters,
+		Seams: math.Round(c.Bees()/inASeam*math.Exp(miscounted*r.NormFloat64())*seamsQuarters) / seamsQuarters,
 		Brood: broodOf(c.Sealed()),
 	}
 	eggs, larvae := float32(0), float32(0)

@@ -8,6 +8,9 @@ import (
 	"keeler/core/mites"
 )
 
+// deepSeam are the bees of a full seam in a deep box.
+const deepSeam = 2200
+
 // A class plays the same season: the same seed and name make the same colony, which is seen and counted alike; another
 // seed makes another. The harder the level, the more mites there are in August if nothing is done.
 func TestHidden(t *testing.T) {
@@ -22,7 +25,7 @@ func TestHidden(t *testing.T) {
 				lives(&c, august)
 				lives(&again, august)
 				wash := mites.Count{Kind: mites.Wash, Bees: 300, On: august}
-				if c.Mites() != again.Mites() || c.Glimpse(seed, name) != again.Glimpse(seed, name) || c.Counted(wash, seed, name) != again.Counted(wash, seed, name) {
+				if c.Mites() != again.Mites() || c.Glimpse(seed, name, deepSeam) != again.Glimpse(seed, name, deepSeam) || c.Counted(wash, seed, name) != again.Counted(wash, seed, name) {
 					t.Fatalf("%s of seed %d is another each time", name, seed)
 				}
 				if other := Hidden(level, seed+100, name, 51, april); other.Params == c.Params {
@@ -44,8 +47,8 @@ func TestGlimpse(t *testing.T) {
 	seams, counts, expected := 0.0, 0.0, 0.0
 	for seed := range uint64(200) {
 		c := Hidden(Usual, seed, "P1", 51, calendar.Of(2026, 6, 20))
-		g := c.Glimpse(seed, "P1")
-		seams += g.Seams * beesInASeam / c.Bees() / 200
+		g := c.Glimpse(seed, "P1", deepSeam)
+		seams += g.Seams * deepSeam / c.Bees() / 200
 		if g.Brood != MuchBrood || !g.Eggs || !g.Larvae {
 			t.Fatalf("in June: %+v", g)
 		}
@@ -56,7 +59,7 @@ func TestGlimpse(t *testing.T) {
 	within(t, "seams to bees", seams, 0.97, 1.04)
 	within(t, "mites counted to those to be expected", counts/expected, 0.9, 1.1)
 	winter := Hidden(Usual, 1, "P1", 51, calendar.Of(2026, 12, 20))
-	if g := winter.Glimpse(1, "P1"); g.Brood != NoBrood || g.Eggs || g.Larvae || g.Seams < 2 {
+	if g := winter.Glimpse(1, "P1", deepSeam); g.Brood != NoBrood || g.Eggs || g.Larvae || g.Seams < 2 {
 		t.Errorf("in December: %+v", g)
 	}
 }
