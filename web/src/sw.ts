@@ -98,7 +98,8 @@ async function waken() {
 
 /** A reminder of the morning (docs/api.md, Settings). */
 self.addEventListener('push', (e) => {
-  const { title, body, url } = e.data?.json() as { title: string; body: string; url: string }
+  if (!e.data) return
+  const { title, body, url } = e.data.json() as { title: string; body: string; url: string }
   e.waitUntil(
     self.registration.showNotification(title, { body, data: url, tag: 'keeler', icon: '/favicon.svg' }),
   )
