@@ -27,7 +27,7 @@ var (
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
 		var err error
-		server, err = mariadbd.Temporary(context.Background())
+		server, err = mariadbd.Hasty(context.Background())
 		if err != nil {
 			panic(err)
 		}

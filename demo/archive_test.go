@@ -28,7 +28,7 @@ import (
 // shelf gives one empty store after another, on one server.
 func shelf(t *testing.T) func() *store.Store {
 	t.Helper()
-	server, err := mariadbd.Temporary(context.Background())
+	server, err := mariadbd.Hasty(context.Background())
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -17,7 +17,7 @@ import (
 // empty is a store of its own with nothing in it.
 func empty(t *testing.T) *store.Store {
 	t.Helper()
-	db, err := mariadbd.Temporary(context.Background())
+	db, err := mariadbd.Hasty(context.Background())
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -59,7 +59,7 @@ var screens = [][2]string{
 	{"/nowhere", "main h1"},
 }
 
-// Nothing that axe-core finds stands on any screen, at the desk in daylight and at dusk.
+// Nothing that axe-core finds stands on any screen, at the desk in daylight and at dusk; and each is called something.
 func TestAccessibleAtTheDesk(t *testing.T) { accessible(t, browser.Desk) }
 
 // Nor on a phone.
@@ -72,6 +72,7 @@ func accessible(t *testing.T, window browser.Action) {
 		p.turn(screen[0])
 		p.do(shown("main:not([data-left]) " + strings.TrimPrefix(screen[1], "main ")))
 		p.held(screen[0])
+		p.called(screen[0])
 	}
 }
 
@@ -96,8 +97,10 @@ func TestAccessibleDialogs(t *testing.T) {
 	p.goes(s.URL+"/treat", "[data-go-round]")
 	p.click("[data-go-round]")
 	p.do(shown("[data-given]"))
+	p.called("a round")
 	p.goes(s.URL+strings.TrimSuffix(p.path(), "/")+"/sheet", "[data-dose-table]")
 	p.held("a round on paper")
+	p.called("a round on paper")
 }
 
 // At 200 % a page at the desk is as wide as 640 px: nothing of it is cut off, and it scrolls
@@ -116,6 +119,14 @@ func TestZoomedToTwiceTheSize(t *testing.T) {
 		for _, w := range wide {
 			t.Errorf("%s at 200 %%: %s", screen[0], w)
 		}
+	}
+}
+
+// called holds that a page has one heading of the first rank, and a title.
+func (p page) called(where string) {
+	p.t.Helper()
+	if err := p.comes(`document.querySelectorAll('h1').length === 1 && document.title.endsWith(' · Keeler')`); err != nil {
+		p.t.Errorf("%s has %d headings of the first rank: %v", where, p.count("h1"), err)
 	}
 }
 

@@ -36,7 +36,7 @@ var (
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
 		var err error
-		if database, err = mariadbd.Temporary(context.Background()); err != nil {
+		if database, err = mariadbd.Hasty(context.Background()); err != nil {
 			panic(err)
 		}
 		defer database.Stop()

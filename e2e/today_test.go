@@ -166,20 +166,3 @@ func TestSwitcher(t *testing.T) {
 		t.Error("a slash in a field opens the switcher")
 	}
 }
-
-// Every page says what it is: one heading of the first rank, and a title of its own.
-func TestPagesAreCalledSomething(t *testing.T) {
-	s := up(t, true)
-	p := entered(t, s.URL, browser.Desk)
-	const job, hive = "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9101", "5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2003"
-	for _, at := range []string{
-		"/", "/mix", "/decide", "/treat", "/check", "/yards", "/book", "/calendar", "/more", "/register", "/batches", "/stock", "/cards", "/thresholds", "/compare",
-		"/compare/plan", "/reach", "/practice", "/import", "/people", "/waiting", "/jobs/" + job, "/check/" + job, "/colonies/" + hive,
-		"/rounds/" + job + "/2025-12-12", "/rounds/" + job + "/2025-12-12/sheet",
-	} {
-		p.do(chromedp.Navigate(s.URL + at))
-		if err := p.comes(`document.querySelectorAll('h1').length === 1 && document.title.endsWith(' · Keeler')`); err != nil {
-			t.Errorf("%s has %d headings of the first rank: %v", at, p.count("h1"), err)
-		}
-	}
-}

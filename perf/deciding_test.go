@@ -85,7 +85,7 @@ func newClient() *http.Client {
 }
 
 func newCrew(instruments ...string) (crew, error) {
-	s, err := stand.Up(context.Background(), false, instruments...)
+	s, err := stand.Measured(context.Background(), false, instruments...)
 	if err != nil {
 		return crew{}, err
 	}

@@ -30,7 +30,7 @@ const (
 // the same request and encodes the same answer with the standard library. Both
 // run on loopback and are loaded in turn by the same generator.
 func throughput() ([]figure, error) {
-	keeler, err := stand.Up(context.Background(), true)
+	keeler, err := stand.Measured(context.Background(), true)
 	if err != nil {
 		return nil, err
 	}

@@ -17,7 +17,7 @@ import (
 // started puts a Keeler together on a database of its own.
 func started(t *testing.T, set Settings) *httptest.Server {
 	t.Helper()
-	db, err := mariadbd.Temporary(t.Context())
+	db, err := mariadbd.Hasty(t.Context())
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -20,7 +20,7 @@ var server *mariadbd.Server
 func TestMain(m *testing.M) {
 	os.Exit(func() int {
 		var err error
-		if server, err = mariadbd.Temporary(context.Background()); err != nil {
+		if server, err = mariadbd.Hasty(context.Background()); err != nil {
 			panic(err)
 		}
 		defer server.Stop()

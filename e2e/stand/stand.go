@@ -36,7 +36,16 @@ type Stand struct {
 // Up starts a Keeler with a MariaDB of its own: the demo, or one that was never
 // used. It reads the given instruments, or else simulated ones.
 func Up(ctx context.Context, withDemo bool, instruments ...string) (*Stand, error) {
-	db, err := mariadbd.Temporary(ctx)
+	return with(ctx, mariadbd.Hasty, withDemo, instruments...)
+}
+
+// Measured is Up for benchmarks: what is saved is brought to the disk, as it is where Keeler is used.
+func Measured(ctx context.Context, withDemo bool, instruments ...string) (*Stand, error) {
+	return with(ctx, mariadbd.Temporary, withDemo, instruments...)
+}
+
+func with(ctx context.Context, database func(context.Context) (*mariadbd.Server, error), withDemo bool, instruments ...string) (*Stand, error) {
+	db, err := database(ctx)
 	if err != nil {
 		return nil, err
 	}

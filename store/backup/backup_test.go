@@ -15,7 +15,7 @@ import (
 
 func filled(t *testing.T) (*mariadbd.Server, *sql.DB) {
 	t.Helper()
-	s, err := mariadbd.Temporary(context.Background())
+	s, err := mariadbd.Hasty(context.Background())
 	if err != nil {
 		t.Fatal(err)
 	}

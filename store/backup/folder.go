@@ -68,7 +68,7 @@ func (f Folder) place(path string, at time.Time) error {
 
 // Try reads a backup into a server of its own, which vanishes.
 func Try(ctx context.Context, path string, newest int64) error {
-	scratch, err := mariadbd.Temporary(ctx)
+	scratch, err := mariadbd.Hasty(ctx)
 	if err != nil {
 		return err
 	}

@@ -8,6 +8,7 @@ import (
 	"os/exec"
 	"path/filepath"
 	"runtime"
+	"slices"
 	"strconv"
 	"syscall"
 	"time"
@@ -20,7 +21,7 @@ func (s *Server) launch(ctx context.Context) error {
 		"--bind-address="+loopback, "--port="+strconv.Itoa(s.port), "--skip-name-resolve", "--skip-log-bin",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_as_ci",
 		"--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=64M")
-	cmd.Args = append(cmd.Args, asUser()...)
+	cmd.Args = slices.Concat(cmd.Args, s.options, asUser())
 	// A group of its own: Ctrl-C reaches Keeler alone, which stops it in order.
 	// Should Keeler be killed, the kernel asks mariadbd to stop.
 	cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM}

@@ -15,10 +15,13 @@ import (
 // dataOption names the data directory on the command line, by which a process is known.
 const dataOption = "--datadir="
 
+// askedFor is how long what was left is asked to end in order, before it is killed.
+var askedFor = stopTimeout
+
 // stopOrphans ends what a Keeler that was killed left running on a data directory, its
 // making included: while one runs there, none can be started.
 func stopOrphans(data string) error {
-	deadline := time.Now().Add(stopTimeout)
+	deadline := time.Now().Add(askedFor)
 	for signal := syscall.SIGTERM; ; {
 		for _, making := range orphans(data + fresh) { // what it makes is thrown away
 			_ = syscall.Kill(making, syscall.SIGKILL)
@@ -31,7 +34,7 @@ func stopOrphans(data string) error {
 			if signal == syscall.SIGKILL {
 				return fmt.Errorf("a MariaDB that was left on %s does not end: process %v", data, found)
 			}
-			signal, deadline = syscall.SIGKILL, time.Now().Add(stopTimeout)
+			signal, deadline = syscall.SIGKILL, time.Now().Add(askedFor)
 		}
 		for _, pid := range found {
 			_ = syscall.Kill(pid, signal)
