@@ -79,7 +79,7 @@ func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []stor
 	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
 	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	m.given = lo.Filter(outlook.Given(m.bees.Treatments, d.today()), func(o outlook.Dose, _ int) bool { return max(o.To, o.From+1) > m.begins })
-	if last := m.newest(); len(m.counts) > 0 && on-last.On <= fresh && lo.NoneBy(m.given, func(o outlook.Dose) bool { return o.From >= last.On }) {
+	if last := m.newest(); len(m.counts) > 0 && on-last.On <= outlook.Fresh && lo.NoneBy(m.given, func(o outlook.Dose) bool { return o.From >= last.On }) {
 		m.stood = thresholds.Stand(last, yard.Latitude).Stands
 	}
 	return m
@@ -196,11 +196,11 @@ func (m miteYear) tell(f lived) wire.MiteYear {
 	coming := f.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: last, Every: everyDays, Given: m.given, Threshold: m.threshold})[0]
 	crossing := coming.Crossing
 	out := wire.MiteYear{
-		Today: written(m.today), Words: words.Ahead(m.code(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()) + words.Narrowed(len(m.counts), f.narrowed),
+		Today: written(m.today), Words: words.Ahead(m.lead(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()) + words.Narrowed(len(m.counts), f.narrowed),
 		From: knownDay(crossing.From), To: knownDay(crossing.To), Chance: wire.Round(crossing.Chance),
 		Points: m.points(slices.Concat(f.points, coming.Points)), Boards: []wire.TurnedBoard{},
 		Telling: lo.FilterMap(f.Counts(m.yard.Latitude, m.given), func(t outlook.Telling, _ int) (string, bool) {
-			return words.Telling(t.Of, t.Narrows, m.today), t.Narrows >= worthTelling
+			return words.Telling(t.Of, t.Narrows, m.today), t.Narrows >= outlook.WorthTelling
 		}),
 	}
 	if f.Misfit() {
@@ -211,9 +211,6 @@ func (m miteYear) tell(f lived) wire.MiteYear {
 	}
 	return out
 }
-
-// worthTelling is by which share a count must narrow the band to be worth a word.
-const worthTelling = 0.05
 
 func (m miteYear) points(of []outlook.Point) []wire.MitePoint {
 	return lo.Map(of, func(p outlook.Point, _ int) wire.MitePoint {
@@ -227,33 +224,10 @@ func (m miteYear) points(of []outlook.Point) []wire.MitePoint {
 // broodNames are those that inspections have.
 var broodNames = lo.MapEntries(broodSeen, func(b fit.Brood, as outlook.Brood) (outlook.Brood, string) { return as, string(b) })
 
-// probably is the chance from which a colony is said to be over the threshold.
-const probably = 0.8
-
-// code is which sentence leads. Without a count nothing is told but that, and what a fresh count says goes before all that a
-// model does.
-func (m miteYear) code(c outlook.Crossing) string {
-	switch {
-	case len(m.counts) == 0:
-		return "uncounted"
-	case m.stood == mites.Over:
-		return "counted_over"
-	case m.stood == mites.Under && c.From == m.today:
-		return "counted_under"
-	case c.Now >= probably:
-		return "now"
-	case c.From == m.today:
-		return "perhaps:now"
-	case c.To != 0:
-		return "between"
-	case c.From != 0:
-		return "perhaps"
-	}
-	return "not_before"
+// lead is which sentence leads.
+func (m miteYear) lead(c outlook.Crossing) string {
+	return string(c.Lead(m.today, len(m.counts), m.stood))
 }
-
-// fresh is for how many days a count goes before the model.
-const fresh = 21
 
 // newest is the newest count; an empty one without any.
 func (m miteYear) newest() mites.Count {

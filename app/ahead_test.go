@@ -7,8 +7,6 @@ import (
 
 	"github.com/google/uuid"
 
-	"keeler/core/mites"
-	"keeler/core/outlook"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -54,15 +52,6 @@ func TestMiteYear(t *testing.T) {
 	}
 	if one := tell(hive("A5", map[string]int{"2026-11-20": 6})); !strings.Contains(one.Rests, "1 count and 0 inspections") || !strings.Contains(one.Rests, "It narrowed what was open by ") {
 		t.Errorf("a first count: %q", one.Rests)
-	}
-	// What a fresh count says goes before what the model makes of it.
-	today := d.today()
-	m := miteYear{today: today, counts: []mites.Count{{Kind: mites.Wash, Bees: 300, On: today}}}
-	for stood, want := range map[mites.Standing]string{mites.Under: "counted_under", mites.Over: "counted_over", "": "now"} {
-		m.stood = stood
-		if got := m.code(outlook.Crossing{From: today, To: today, Now: 0.9, Chance: 1}); got != want {
-			t.Errorf("a count that stands %q, and a forecast of nine in ten: %s", stood, got)
-		}
 	}
 	// Once something was given it tells of before.
 	treated := hive("A4", map[string]int{"2026-11-30": 60})

@@ -1,12 +1,10 @@
 package app
 
 import (
-	"cmp"
 	"context"
 	"fmt"
 	"hash/fnv"
 	"runtime"
-	"slices"
 	"sync"
 	"time"
 
@@ -24,23 +22,12 @@ type foreseen struct {
 	key   uint64 // of all that it was made of
 	today calendar.Day
 	last  calendar.Day // the newest count
-	outlook.Crossing
-	points  []outlook.Point
-	telling []outlook.Telling
-	drift   outlook.Drift
+	outlook.Prospect
+	points []outlook.Point
+	drift  outlook.Drift
 }
 
-// worth is what a count would be worth: by how much it would narrow the band, and how open it is whether the colony comes to be
-// over the threshold.
-func (f foreseen) worth() float64 {
-	if len(f.telling) == 0 {
-		return 0
-	}
-	return f.telling[0].Narrows * (f.Chance*(1-f.Chance) + alwaysOpen)
-}
-
-// alwaysOpen is how open it is even where the model is sure of itself: it may be wrong.
-const alwaysOpen = 0.1
+func prospect(f foreseen, _ int) outlook.Prospect { return f.Prospect }
 
 // foresight keeps what was made of colonies, so that only what changed is made anew.
 type foresight struct {
@@ -107,7 +94,7 @@ func (d Desk) foresee(m miteYear) foreseen {
 	}
 	of := m.follow(inSmall, false)
 	come := of.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: m.today + aheadFor, Every: 2 * everyDays, Given: m.given, Threshold: m.threshold})[0]
-	f := foreseen{key: key, today: m.today, last: m.lastCount(), Crossing: come.Crossing, points: come.Points, telling: of.Counts(m.yard.Latitude, m.given)}
+	f := foreseen{key: key, today: m.today, last: m.lastCount(), points: come.Points, Prospect: outlook.Prospect{Crossing: come.Crossing, Telling: of.Counts(m.yard.Latitude, m.given)}}
 	d.app.foresight.put(m.row.ID, f)
 	return f
 }
@@ -156,25 +143,15 @@ func (d Desk) YardAhead(ctx context.Context, id string) (wire.YardAhead, error) 
 	for i, m := range years {
 		f := of[i]
 		out.Hives = append(out.Hives, wire.HiveAhead{
-			ID: m.row.ID, Name: m.row.Name, Words: words.AheadInShort(m.code(f.Crossing), f.From, f.To, f.Now), Chance: wire.Round(f.Chance),
+			ID: m.row.ID, Name: m.row.Name, Words: words.AheadInShort(m.lead(f.Crossing), f.From, f.To, f.Now), Chance: wire.Round(f.Chance),
 			Counts: len(m.counts), Points: m.points(f.points),
 		})
 	}
-	for _, i := range sample(of) {
+	for _, i := range outlook.Sample(lo.Map(of, prospect)) {
 		out.Count = append(out.Count, years[i].row.Name)
 	}
 	out.Words = words.CountFirst(out.Count, len(years))
 	return out, nil
-}
-
-// aHiveIn so many is counted, where not all are.
-const aHiveIn = 3
-
-// sample are the places of the hives whose counts are worth most: one of three, the one worth most first.
-func sample(of []foreseen) []int {
-	places := lo.Filter(lo.Range(len(of)), func(i, _ int) bool { return len(of[i].telling) > 0 && of[i].telling[0].Narrows >= worthTelling })
-	slices.SortStableFunc(places, func(a, b int) int { return cmp.Compare(of[b].worth(), of[a].worth()) })
-	return places[:min(len(places), (len(of)+aHiveIn-1)/aHiveIn)]
 }
 
 // foreseeAll makes those of some yards in the background, for who comes next; one who comes meanwhile does not begin it
@@ -203,15 +180,15 @@ func (d Desk) foreseeAll(yards []store.Yard) {
 // helps are the colonies of a yard whose counts would tell most, as far as that was reckoned today from the counts that
 // there are.
 func (d Desk) helps(colonies []situation) map[string]bool {
-	var of []foreseen
+	var of []outlook.Prospect
 	var ids []string
 	for _, k := range colonies {
 		if f, has := d.app.foresight.get(k.row.ID); has && f.today == d.today() && f.last == k.stands.On {
-			of, ids = append(of, f), append(ids, k.row.ID)
+			of, ids = append(of, f.Prospect), append(ids, k.row.ID)
 		}
 	}
 	out := map[string]bool{}
-	for _, i := range sample(of) {
+	for _, i := range outlook.Sample(of) {
 		out[ids[i]] = true
 	}
 	return out

@@ -54,34 +54,6 @@ func (d Desk) hidden(r *reading, id string) (c outlook.Colony, m miteYear, of un
 	return m.follow(possible, false).Pick(of.seed), m, of
 }
 
-// diesAfter is how many days into winter a hive is dead that took more mites along than it bears.
-const diesAfter = 60
-
-// live brings a hive that is not real to the end of a day, and calls back on each; most are its mites, at the most, while
-// the bees of the last winter were raised. One that bore too many is dead from midwinter on.
-func (m miteYear) live(c *outlook.Colony, to calendar.Day, each func()) (most float64, dead bool) {
-	dies, raised := calendar.Day(0), false
-	for c.Day < to {
-		c.Step(m.given, m.idle(c.Day+1))
-		autumn := m.autumn(c.Day)
-		switch {
-		case autumn && !raised:
-			most = c.Mites()
-		case autumn:
-			most = max(most, c.Mites())
-		case raised && most >= outlook.Unborne:
-			dies = c.Day + diesAfter
-		}
-		if raised = autumn; dies != 0 && c.Day >= dies {
-			return most, true
-		}
-		if each != nil {
-			each()
-		}
-	}
-	return most, false
-}
-
 const (
 	glimpsed  = 300 // bees of a wash
 	longestIn = 60  // days that a board tells of
@@ -97,7 +69,7 @@ func (d Desk) Glimpse(ctx context.Context, id string) (wire.Glimpse, error) {
 		return wire.Glimpse{}, r.err
 	}
 	today := d.today()
-	if _, dead := m.live(&c, today, nil); dead {
+	if _, dead := c.Live(today, m.yard.Latitude, m.given, m.idle, func() {}); dead {
 		return wire.Glimpse{Day: written(today), Typed: typedSeams(m.row, 0), Brood: broodNames[outlook.NoBrood], Words: words.Dead()}, nil
 	}
 	g := c.Glimpse(of.seed, m.row.Name, m.inASeam())

@@ -81,21 +81,8 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 // go into winter.
 func (m miteYear) horizon() outlook.Horizon {
 	return outlook.Horizon{
-		To: m.today + planFor, Every: everyDays, Since: m.today + worksIn, Winter: m.winterAfter(m.today + everyDays), Given: m.given, Threshold: m.threshold,
+		To: m.today + planFor, Every: everyDays, Since: m.today + worksIn, Winter: outlook.IntoWinter(m.today+everyDays, m.yard.Latitude), Given: m.given, Threshold: m.threshold,
 	}
-}
-
-// winterAfter is the first day after another, or it, on which mites go into winter.
-func (m miteYear) winterAfter(from calendar.Day) calendar.Day {
-	month := 11
-	if m.yard.Latitude < 0 {
-		month = 5
-	}
-	year, _, _ := from.Date()
-	if day := calendar.Of(year, month, 1); day >= from {
-		return day
-	}
-	return calendar.Of(year+1, month, 1)
 }
 
 // planned is a treatment of a plan.
@@ -196,23 +183,10 @@ func (m miteYear) judged(plan []planned, at int, points []outlook.Point) wire.Pl
 			out.Against = append(out.Against, words.Because(r, m.today).Why)
 		}
 	}
-	if capped := cappedOn(p.dose.From, points); p.dose.Way == outlook.Dribble && capped >= worthWarning {
+	if capped, many := outlook.UnderCaps(points, p.dose.From); p.dose.Way == outlook.Dribble && many {
 		out.Against = append(out.Against, words.UnderCaps(capped))
 	}
 	return out
-}
-
-// worthWarning is which share of the mites must be under caps when syrup is dribbled, to be warned of.
-const worthWarning = 0.1
-
-// cappedOn is the share of mites under caps about a day.
-func cappedOn(day calendar.Day, points []outlook.Point) float64 {
-	for _, p := range points {
-		if p.Day >= day {
-			return p.Capped
-		}
-	}
-	return 0
 }
 
 // levels bound the chance that an offer keeps below, of ten.

@@ -53,7 +53,7 @@ func (d Desk) verdictOf(r *reading, id string, lines []store.Application) wire.V
 	}
 	out := wire.VerdictHive{ID: id, Name: m.row.Name, Points: []wire.TruthPoint{}, Known: known.points(known.follow(possible, true).points), Counts: []wire.MiteCount{}}
 	begun := c
-	atMost, _ := m.live(&c, d.today(), func() {
+	atMost, _ := c.Live(d.today(), m.yard.Latitude, m.given, m.idle, func() {
 		rate, limit := c.Rate(), m.threshold(c.Day)
 		if rate >= limit {
 			out.Over++
@@ -85,12 +85,6 @@ func (d Desk) verdictOf(r *reading, id string, lines []store.Application) wire.V
 	return out
 }
 
-// autumn reports whether winter bees are raised: what mites there are then a colony takes into winter.
-func (m miteYear) autumn(on calendar.Day) bool {
-	s := on.Season(m.yard.Latitude)
-	return s == calendar.LateSummer || s == calendar.Autumn
-}
-
 // spared is by which share of the mites another plan must leave fewer to be told of.
 const spared = 0.7
 
@@ -99,8 +93,7 @@ const spared = 0.7
 func (m miteYear) better(begun outlook.Colony, atMost float64) string {
 	from := begun.Day + 1
 	could := outlook.Treatments(m.yard.Latitude, calendar.Span(deep(m.yard)), from, from+seasonDays)
-	h := outlook.Horizon{To: from + seasonDays, Every: everyDays, Since: from + worksIn, Threshold: m.threshold}
-	h.Winter = m.winterAfter(from)
+	h := outlook.Horizon{To: from + seasonDays, Every: everyDays, Since: from + worksIn, Winter: outlook.IntoWinter(from, m.yard.Latitude), Threshold: m.threshold}
 	plan, comes, found := outlook.Only(begun).Fewest(lo.Map(could, func(t outlook.Treatment, _ int) outlook.Choice { return t.Choice() }), sure, h)
 	if !found {
 		return words.NothingBetter()

@@ -13,6 +13,20 @@ type Point struct {
 // Brood is how much of it there is.
 func (p Point) Brood() Brood { return broodOf(p.Sealed) }
 
+// manyCapped is which share of the mites must be under caps when syrup is dribbled, to be warned of.
+const manyCapped = 0.1
+
+// UnderCaps is the share of the mites that are under caps about a day, by rising points, and whether a dribble then misses so
+// many that it must be said.
+func UnderCaps(points []Point, on calendar.Day) (share float64, many bool) {
+	for _, p := range points {
+		if p.Day >= on {
+			return p.Capped, p.Capped >= manyCapped
+		}
+	}
+	return 0, false
+}
+
 // Point is the day as it stands.
 func (f *Filter) Point() Point {
 	capped := f.band(func(c *Colony) float64 { return c.under / max(c.Mites(), leastMean) })

@@ -17,9 +17,6 @@ type Horizon struct {
 	Threshold func(calendar.Day) float64
 }
 
-// Unborne is from how many mites in autumn on a colony seldom sees spring. Source: docs/sources.md, Year of a colony.
-const Unborne = 2500
-
 // Comes is what a plan comes to.
 type Comes struct {
 	Points []Point
