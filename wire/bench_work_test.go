@@ -96,7 +96,11 @@ func TestMixedAsWanted(t *testing.T) {
 			t.Errorf("%s: %+v", name, out)
 		}
 		var got []string
-		for _, o := range s.FromStock(m.Work, 12) {
+		planned := m.Work.Needs()
+		for i, o := range s.FromStock(m.Work, 12) {
+			if n := planned[i]; n.Lot != o.Lot || n.Lot != "carrier" && math.Abs(n.Amount/o.Amount-1) > 0.02 { // as far as the balance reads
+				t.Errorf("%s: planned %+v, taken %+v", name, n, o)
+			}
 			if o.Amount <= 0 {
 				t.Errorf("%s: nothing of %s", name, o.Lot)
 			}

@@ -29,6 +29,35 @@ func (s State) FromStock(w Work, pieces int) []Use {
 		}
 		out = append(out, u)
 	}
+	return append(out, w.beside(pieces)...)
+}
+
+// Needs lists what a batch takes from the stock when it is made as planned, in the order of the ingredients.
+func (w Work) Needs() []Use {
+	var out []Use
+	for _, p := range w.Parts {
+		if p.Lot == "" {
+			continue
+		}
+		u := Use{Lot: p.Lot}
+		for _, step := range p.Steps {
+			if l := w.line(step); p.Each > 0 {
+				u.Amount += float64(l.Count)
+			} else {
+				u.Amount += float64(l.Mass)
+			}
+		}
+		out = append(out, u)
+	}
+	pieces := 0
+	if w.Soaks != nil {
+		pieces = w.Soaks.Pieces
+	}
+	return append(out, w.beside(pieces)...)
+}
+
+// beside is what comes from the stock and is not weighed: what is soaked, and a product that is used whole.
+func (w Work) beside(pieces int) (out []Use) {
 	if w.Soaks != nil {
 		out = append(out, Use{"carrier", float64(pieces)})
 	}
