@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"net/http"
 	"strings"
+	"sync/atomic"
 	"testing"
 
 	"keeler/e2e/browser"
@@ -102,11 +103,12 @@ func TestManyHivesComeInTwo(t *testing.T) {
 	s := up(t, false)
 	o := ownerOf(t, s)
 	o.stands(3, 180)
-	whole := make(chan struct{})
+	var gate atomic.Pointer[chan struct{}]
+	gate.Store(new(make(chan struct{}))) // of the page that is looked at: one before may ask again
 	url := between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
 		if r.URL.Query().Get("first") == "false" {
 			select {
-			case <-whole:
+			case <-*gate.Load():
 			case <-t.Context().Done():
 			}
 		}
@@ -121,12 +123,14 @@ func TestManyHivesComeInTwo(t *testing.T) {
 		{"/", `document.querySelector('[data-week]')`},
 		{"/record", `document.querySelector('[data-record] .no-print button:not(:disabled)')`},
 	} {
+		whole := make(chan struct{})
+		gate.Store(&whole)
 		p.turn(of.path)
 		p.says("[data-so-far]", "So far 1 of 3 yards")
 		if n := p.count("[data-week], [data-narrow], [data-docket], [data-record] .no-print button:not(:disabled)"); n != 0 {
 			t.Errorf("%s tells of all before they are there", of.path)
 		}
-		whole <- struct{}{}
+		close(whole)
 		p.until(of.all + ` && !document.querySelector('[data-so-far]')`)
 	}
 }
