@@ -50,7 +50,7 @@ func TestMiteYear(t *testing.T) {
 	if !strings.Contains(some.Words, "f nothing is done") || strings.Contains(some.Words, "almost certain") {
 		t.Errorf("under one per 100: %q", some.Words)
 	}
-	if one := tell(hive("A5", map[string]int{"2026-11-20": 6})); !strings.Contains(one.Rests, "1 count and 0 inspections") || !strings.Contains(one.Rests, "It narrowed what was open by ") {
+	if one := tell(hive("A5", map[string]int{"2026-11-20": 6})); !strings.Contains(one.Rests, "1 count and 0 inspections") || !strings.Contains(one.Rests, "It made the band about ") {
 		t.Errorf("a first count: %q", one.Rests)
 	}
 	// Once something was given it tells of before.

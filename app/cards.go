@@ -46,7 +46,7 @@ func cardOf(r store.LabelCard) (wire.LabelCard, error) {
 		return out, fmt.Errorf("card %s: %w", r.ID, err)
 	}
 	out.Notes = out.Said()
-	recipe := wire.RecipeOf(out.Method, nil, &out)
+	recipe := wire.RecipeOf(out.Method, "", nil, &out)
 	out.Recipe = &recipe
 	return out, nil
 }

@@ -40,7 +40,7 @@ func (d Desk) JobRecipe(ctx context.Context, id, day string) (wire.JobRecipe, er
 
 func recipeOf(job store.Job, colonies []wire.Colony, card *wire.LabelCard) wire.JobRecipe {
 	return wire.JobRecipe{
-		Place: job.Name, Rule: words.Rule(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, colonies, card),
+		Place: job.Name, Rule: words.Rule(job.RuleKind, job.RuleWords), Recipe: wire.RecipeOf(job.Method, job.Protocol, colonies, card),
 	}
 }
 

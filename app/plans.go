@@ -45,32 +45,34 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 	}
 	r := reading{ctx: ctx}
 	m := d.miteYear(&r, id, d.today())
-	boards := by(&r, d.op.LastSeams, []string{id})
+	hive, lots := d.benchOf(&r, []store.Colony{m.row}), d.inStock(&r)
+	many, yard := rough, []wire.Colony(nil)
+	if !in.Rough {
+		many, yard = possible, d.benchOf(&r, by(&r, d.op.ColoniesIn, m.row.YardID))
+	}
 	if r.err != nil {
 		return wire.PlansCome{}, r.err
 	}
-	many := possible
-	if in.Rough {
-		many = rough
-	}
-	h := m.horizon()
+	h, weather := m.horizon(), d.forecasts(ctx, []store.Yard{m.yard})[0]
 	out := wire.PlansCome{Since: written(h.Since), Winter: written(h.Winter), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()), Plans: []wire.PlanComes{}}
 	come := m.follow(many, false).WhatIf(lo.Map(plans, doses), h)
 	for i, c := range come {
 		told := wire.PlanComes{
 			Points: m.points(c.Points), Words: words.PlanChance(c.Chance, h.Since, h.To), Chance: wire.Round(c.Chance),
 			Mites: wire.MiteBand{Low: wire.Round(c.Winter.Low), Middle: wire.Round(c.Winter.Middle), High: wire.Round(c.Winter.High)},
-			Steps: []wire.PlannedStep{},
+			Steps: []wire.PlannedStep{}, Hive: takes(plans[i], hive, lots),
+		}
+		if yard != nil {
+			told.Yard = new(takes(plans[i], yard, lots))
 		}
 		if c.Winter.Middle >= outlook.Unborne {
 			told.Bears = words.OfPlans("unborne")
 		}
-		bench := onBench([]store.Colony{m.row}, []string{id}, boards)
 		for j, p := range plans[i] {
 			told.Visits += len(p.visits)
-			oxalic, formic := p.acid(bench)
+			oxalic, formic := p.acid(hive)
 			told.Oxalic, told.Formic = wire.Round(told.Oxalic+oxalic), wire.Round(told.Formic+formic)
-			told.Steps = append(told.Steps, m.judged(plans[i], j, c.Points))
+			told.Steps = append(told.Steps, m.judged(plans[i], j, c.Points, weather))
 		}
 		out.Plans = append(out.Plans, told)
 	}
@@ -138,7 +140,7 @@ func (d Desk) chooseAny(ctx context.Context, field, id string) (chosen, error) {
 // acid is what a hive is given, g of oxalic acid dihydrate and of pure formic acid, by the recipe that the bench begins
 // with; 0 where that asks for more to be known.
 func (p planned) acid(bench []wire.Colony) (oxalic, formic float64) {
-	worked, err := wire.RecipeOf(string(p.under.Method), bench, p.card).Work()
+	worked, err := p.worked(bench)
 	if err != nil {
 		return 0, 0
 	}
@@ -154,8 +156,8 @@ func (p planned) acid(bench []wire.Colony) (oxalic, formic float64) {
 }
 
 // judged is a step of a plan as it would go: held against what is known of the hive, with the steps before it given, and
-// against the brood that the model expects.
-func (m miteYear) judged(plan []planned, at int, points []outlook.Point) wire.PlannedStep {
+// against the brood that the model expects and the weather that is forecast.
+func (m miteYear) judged(plan []planned, at int, points []outlook.Point, weather fit.Forecast) wire.PlannedStep {
 	p := plan[at]
 	out := wire.PlannedStep{
 		PlanStep: wire.PlanStep{Under: p.under.ID, On: written(p.dose.From)}, Method: string(p.under.Method), Against: []string{},
@@ -172,7 +174,7 @@ func (m miteYear) judged(plan []planned, at int, points []outlook.Point) wire.Pl
 			out.Off = words.OfPlans("off:label")
 		}
 	}
-	c := p.caseOf(p.dose.From, m.yard, nil)
+	c := p.caseOf(p.dose.From, m.yard, weather)
 	c.Colony = m.bees
 	c.Colony.Treatments = slices.Clone(m.bees.Treatments)
 	for _, before := range plan[:at] {
@@ -206,7 +208,8 @@ func (d Desk) PlanOffers(ctx context.Context, id string, level int) (wire.PlanOf
 		return wire.PlanOffers{}, r.err
 	}
 	h := m.horizon()
-	could := outlook.Treatments(m.yard.Latitude, calendar.Span(deep(m.yard)), m.today+1, h.To)
+	weather := d.forecasts(ctx, []store.Yard{m.yard})[0]
+	could := outlook.Weathered(outlook.Treatments(m.yard.Latitude, calendar.Span(deep(m.yard)), m.today+1, h.To), weather)
 	out := wire.PlanOffers{Words: words.OfPlans("no_season"), Offers: []wire.PlanOffer{}}
 	if len(could) == 0 {
 		return out, nil
@@ -232,6 +235,9 @@ func (d Desk) PlanOffers(ctx context.Context, id string, level int) (wire.PlanOf
 	}
 	winter, august := first(method.Dribble, outlook.Broodless), first(method.Strip, outlook.AfterCrop)
 	out.Offers = append(out.Offers, offer("twice", winter, august), offer("thrice", winter, first(method.Strip, outlook.BeforeFlow), august))
+	if len(winter) > 0 && len(august) > 0 {
+		out.Offers = append(out.Offers, offer("once", winter), offer("on_brood", outlook.Weathered(outlook.Thrice(august[0].On), weather)))
+	}
 	return out, nil
 }
 
@@ -240,7 +246,11 @@ func offer(name string, parts ...[]outlook.Treatment) wire.PlanOffer {
 	all := slices.Concat(parts...)
 	slices.SortFunc(all, func(a, b outlook.Treatment) int { return cmp.Compare(a.On, b.On) })
 	for _, t := range all {
-		out.Steps = append(out.Steps, wire.OfferedStep{PlanStep: wire.PlanStep{Under: t.Under.ID, On: written(t.On)}, Why: words.OfPlans("why:" + string(t.Why))})
+		why := words.OfPlans("why:" + string(t.Why))
+		if t.Later {
+			why += " " + words.OfPlans("why:later")
+		}
+		out.Steps = append(out.Steps, wire.OfferedStep{PlanStep: wire.PlanStep{Under: t.Under.ID, On: written(t.On)}, Why: why})
 	}
 	return out
 }

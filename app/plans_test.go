@@ -4,10 +4,12 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/fault"
 	"keeler/store"
@@ -45,7 +47,12 @@ func within(t *testing.T, what string, got, low, high float64) {
 // what speaks against it; a plan that dribbles in June is told that the mites are under caps then.
 func TestWhatIf(t *testing.T) {
 	d := own(t, Settings{})
-	id := counted(t, d, yard(t, d, "A"), "A1", map[string]int{"2026-07-10": 1, "2026-09-10": 4, "2026-11-20": 6})
+	at1 := yard(t, d, "A")
+	id := counted(t, d, at1, "A1", map[string]int{"2026-07-10": 1, "2026-09-10": 4, "2026-11-20": 6})
+	if _, err := d.AddLot(t.Context(), wire.Lot{ID: uuid.NewString(), Ingredient: "acid", Name: "Jar", Amount: 10, Price: 20}); err != nil {
+		t.Fatal(err)
+	}
+	colony(t, d, at1, "A2")
 	if _, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: id, On: "2026-12-03", Typed: "7", Brood: "none"}}}); err != nil {
 		t.Fatal(err)
 	}
@@ -75,6 +82,20 @@ func TestWhatIf(t *testing.T) {
 	}
 	if against := strings.Join(other.Steps[0].Against, " "); !strings.Contains(against, "under cappings") {
 		t.Errorf("a dribble in June: %q", against)
+	}
+	// What it takes: of 10 g of acid at 20 for a kilogram the dribble's few are there, and of the strips' 20.7 and more a part is to be
+	// bought; what nobody priced is told, and so is a hive whose bees nobody wrote down.
+	acid, more := once.Hive.Of[0], twice.Hive.Of[0]
+	if acid.Ingredient != "acid" || acid.Amount < once.Oxalic || acid.Amount > 2*once.Oxalic || acid.There != acid.Amount || acid.Buy != 0 {
+		t.Errorf("acid of one dribble: %+v", acid)
+	}
+	within(t, "it costs", once.Hive.Cost, acid.Amount*0.02-1e-5, acid.Amount*0.02+1e-5)
+	within(t, "acid to buy", more.Buy, more.Amount-10-1e-5, more.Amount-10+1e-5)
+	if more.Amount-acid.Amount < 20.7 || !slices.Equal(twice.Hive.Unpriced, []string{"sugar", "glycerol", "carrier"}) || twice.Hive.Of[3].Amount != 3 {
+		t.Errorf("strips too: %+v", twice.Hive)
+	}
+	if y := twice.Yard; y.Hives != 2 || !slices.Equal(y.Unseen, []string{"A2"}) || len(twice.Hive.Unseen) != 0 || len(nothing.Hive.Of) != 0 {
+		t.Errorf("for the yard: %+v", y)
 	}
 	plans.Rough = true
 	quick, err := d.WhatIf(t.Context(), id, plans)
@@ -106,11 +127,17 @@ func TestPlanOffers(t *testing.T) {
 	d := own(t, Settings{})
 	id := counted(t, d, yard(t, d, "A"), "A1", map[string]int{"2026-07-10": 2, "2026-09-10": 4, "2026-11-20": 9})
 	got, err := d.PlanOffers(t.Context(), id, 5)
-	if err != nil || len(got.Offers) != 3 || !strings.HasPrefix(got.Words, "This is the plan with the fewest visits") {
+	if err != nil || len(got.Offers) != 5 || !strings.HasPrefix(got.Words, "This is the plan with the fewest visits") {
 		t.Fatalf("%+v: %v", got, err)
 	}
+	// Once without brood against three times with it, on this hive.
+	once, thrice := wire.MitePlan{Steps: lo.Map(got.Offers[3].Steps, bare)}, wire.MitePlan{Steps: lo.Map(got.Offers[4].Steps, bare)}
+	brood, err := d.WhatIf(t.Context(), id, wire.WhatIf{Plans: []wire.MitePlan{once, thrice}})
+	if err != nil || len(once.Steps) != 1 || len(thrice.Steps) != 3 || len(brood.Plans[1].Steps[0].Against) == 0 || brood.Plans[1].Oxalic < 2*brood.Plans[0].Oxalic {
+		t.Errorf("%+v %+v: %+v %v", once, thrice, brood.Plans, err)
+	}
 	plans := wire.WhatIf{Plans: []wire.MitePlan{{}}}
-	for _, o := range got.Offers {
+	for _, o := range got.Offers[:3] {
 		plan := wire.MitePlan{}
 		for i, s := range o.Steps {
 			if s.Why == "" || i > 0 && s.On < o.Steps[i-1].On {
@@ -129,6 +156,31 @@ func TestPlanOffers(t *testing.T) {
 	}
 	_, err = d.PlanOffers(t.Context(), id, 0)
 	at(t, "no level", err, "level", fault.TooLow)
+}
+
+func bare(s wire.OfferedStep, _ int) wire.PlanStep { return s.PlanStep }
+
+// Where frost is forecast what is offered waits for its end, and says so; put on such a day all the same, a plan is told.
+func TestPlansByTheWeather(t *testing.T) {
+	d := own(t, Settings{Weather: sky(-6)})
+	id := counted(t, d, yard(t, d, "A"), "A1", map[string]int{"2026-07-10": 2, "2026-09-10": 4, "2026-11-20": 9})
+	got, err := d.PlanOffers(t.Context(), id, 5)
+	if err != nil {
+		t.Fatal(err)
+	}
+	// Ten days from 4 December on are known.
+	winter := got.Offers[1].Steps[0]
+	if winter.Under != "winter" || winter.On < "2026-12-14" || !strings.Contains(winter.Why, "Put off") {
+		t.Errorf("%+v", winter)
+	}
+	come, err := d.WhatIf(t.Context(), id, wire.WhatIf{Plans: []wire.MitePlan{{Steps: []wire.PlanStep{{Under: "winter", On: "2026-12-07"}, {Under: "winter", On: "2026-12-20"}}}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	frost := func(s wire.PlannedStep) bool { return strings.Contains(strings.Join(s.Against, " "), "°C") }
+	if steps := come.Plans[0].Steps; !frost(steps[0]) || frost(steps[1]) {
+		t.Errorf("%+v", steps)
+	}
 }
 
 // What does not go together, or is hardly known, gives a wide band and a plain word: counts that contradict each other, hundreds

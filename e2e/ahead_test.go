@@ -18,7 +18,7 @@ func TestPlanBecomesJobs(t *testing.T) {
 	s := up(t, true)
 	colony := s.URL + "/colonies/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e2002"
 	p := entered(t, colony, browser.Desk)
-	p.says("[data-ahead]", "This hive may be over the threshold already", "Forecast from 9 counts and 9 inspections", "A forecast is no count", "would narrow the forecast")
+	p.says("[data-ahead]", "This hive may be over the threshold already", "Forecast from 9 counts and 9 inspections", "A forecast is no count", "would make the band about")
 	p.click("[data-plan-year]")
 	p.click("[data-offer]")
 	p.click(`[data-offer-of="Twice a year"] button`)
@@ -38,6 +38,7 @@ func TestPlanBecomesJobs(t *testing.T) {
 	p.says(`[data-plan="Plan B"] [data-against]`, "of 100 mites are under cappings then")
 	p.click(`[data-plan="Plan A"] [data-make-jobs]`)
 	p.says("[data-plan-jobs]", "all 8 hives of the yard", "R2 only")
+	p.says("[data-takes]", "What it takes for 8 hives", "Oxalic acid", "Glycerol")
 	p.choose("Own mixture, where that is allowed")
 	p.fill("rule", "permit held, own colonies")
 	p.click("[data-make-them]")

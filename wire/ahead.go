@@ -88,6 +88,26 @@ type PlanComes struct {
 	Oxalic float64       `json:"oxalic_g,omitempty" doc:"Oxalic acid dihydrate that the hive is given, by the recipe that the bench begins with, g."`
 	Formic float64       `json:"formic_g,omitempty" doc:"Pure formic acid, g."`
 	Steps  []PlannedStep `json:"steps"`
+	Hive   PlanTakes     `json:"hive" doc:"What it takes from the stock for this hive alone."`
+	Yard   *PlanTakes    `json:"yard,omitempty" doc:"And for all hives of its yard; left out of a rough answer."`
+}
+
+// PlanTakes is what a plan takes from the stock, by the recipes that the bench begins with.
+type PlanTakes struct {
+	Hives    int        `json:"hives"`
+	Unseen   []string   `json:"unseen" doc:"Those among them whose bees nobody wrote down, or not since the hive was changed: nothing is reckoned for them."`
+	Cost     float64    `json:"cost,omitempty" doc:"Of what has a price, by the newest lot of each."`
+	Unpriced []string   `json:"unpriced" doc:"Ingredients without one."`
+	Of       []PlanTake `json:"of" doc:"In the order in which they are first needed."`
+}
+
+// PlanTake is one ingredient of it.
+type PlanTake struct {
+	Ingredient string  `json:"ingredient" enum:"acid,sugar,glycerol,tablets,ready_mix,formic,carrier,product,ready_pads"`
+	Unit       string  `json:"unit" enum:"ml,g,pieces"`
+	Amount     float64 `json:"amount"`
+	There      float64 `json:"there" doc:"In lots that are still good on the day."`
+	Buy        float64 `json:"buy,omitempty"`
 }
 
 // MiteBand is a number of mites, in eight cases of ten between low and high.

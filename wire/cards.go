@@ -87,7 +87,7 @@ func (c LabelCard) Try(colony Colony) (CardTried, error) {
 	if err := l.Err(); err != nil {
 		return CardTried{}, err
 	}
-	recipe := RecipeOf(c.Method, []Colony{colony}, &c)
+	recipe := RecipeOf(c.Method, "", []Colony{colony}, &c)
 	w, err := recipe.Work()
 	return CardTried{Recipe: recipe, Answer: w.Answer, Notes: w.Answer.warnings()}, err
 }
@@ -113,7 +113,7 @@ var doses = []struct{ recipe, card string }{
 func (c LabelCard) work() (Worked, error) {
 	seams := []float64{0, 1, 1, 1, 1, 1, 0}
 	one := []Colony{{Name: "1", Boxes: []Box{{Kind: "deep", Frames: 6, Seams: seams}}}}
-	return RecipeOf(c.Method, one, &c).Work()
+	return RecipeOf(c.Method, "", one, &c).Work()
 }
 
 // Said is what a plan by the card warns about.

@@ -21,13 +21,13 @@ func DoesOf(ingredient string, left float64) *Does {
 	var out Does
 	switch ingredient {
 	case "acid":
-		r := RecipeOf(string(method.Dribble), nil, nil)
+		r := RecipeOf(string(method.Dribble), "", nil, nil)
 		r.Dribble.Hold.Grams, r.Dribble.Size = chem.Grams(left), Size{By: dribble.SizeHand}
 		if w, err := r.Work(); err == nil {
 			out.Hives = w.Answer.Dribble.AtCap
 		}
 	case "glycerol":
-		r := RecipeOf(string(method.Strip), nil, nil)
+		r := RecipeOf(string(method.Strip), "", nil, nil)
 		r.Strip.Size = StripSize{By: strip.SizeGlycerol, Glycerol: chem.Millilitres(left / float64(chem.GlycerolDensity(boughtGlycerol)))}
 		if w, err := r.Work(); err == nil {
 			out.Strips = w.Answer.Strip.Strips

@@ -19,7 +19,7 @@ func (r *DribbleRequest) answer(p method.Plan) RecipeAnswer {
 func (r *DribbleRequest) bare() Recipe { return Recipe{Dribble: &DribbleRequest{Request: r.Request}} }
 
 // beginDribble is a syrup to begin with: the shipped defaults, or what a card says.
-func beginDribble(colonies []Colony, name string, k CardContent) Recipe {
+func beginDribble(_ string, colonies []Colony, name string, k CardContent) Recipe {
 	r := DribbleRequest{Colonies: colonies, Request: dribble.Request{
 		Hold: Hold{Kind: dribble.Crystals, Share: 1}, Aim: Aim{By: dribble.ByProtocol, Protocol: dribble.DefaultProtocol},
 		Size: Size{By: dribble.SizeSeams}, Applicator: new(dribble.UsualApplicator), Balance: mixing.Balance{}.Settled(),

@@ -2,11 +2,13 @@ package wire
 
 import (
 	"errors"
+	"math"
 	"testing"
 
 	"keeler/core/card"
 	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/fit"
 	"keeler/core/method"
 	"keeler/core/method/pad"
 	"keeler/core/method/strip"
@@ -22,7 +24,7 @@ func TestRecipeOfJob(t *testing.T) {
 	colonies := []Colony{seamed("A", 0, 0, 1, 1, 1, 1, 1, 1, 0, 0, 0)}
 	worked := map[string]RecipeAnswer{}
 	for _, method := range []string{"dribble", "strip", "pad"} {
-		w, err := RecipeOf(method, colonies, nil).Work()
+		w, err := RecipeOf(method, "", colonies, nil).Work()
 		if err != nil {
 			t.Fatalf("%s: %v", method, err)
 		}
@@ -37,6 +39,15 @@ func TestRecipeOfJob(t *testing.T) {
 	if p := worked["pad"].Pad; p.Visit != 20 {
 		t.Errorf("%v mL of acid", p.Visit)
 	}
+	// A job under bottle and wick begins with one filling: 17.5 g a day from one box for 14 days are 245 g, of which
+	// 60 % is acid, but for the mL that it is rounded to.
+	w, err := RecipeOf("pad", fit.FormicBottle, colonies, nil).Work()
+	if err != nil {
+		t.Fatal(err)
+	}
+	if c := w.Answer.Pad.Course; c.Visits != 1 || math.Abs(float64(c.Pure)-147) > 0.5 {
+		t.Errorf("bottle and wick: %d visits, %v g", c.Visits, c.Pure)
+	}
 }
 
 // A card doses by what it says: 20 mL up to 15,000 bees of its table; 2 strips a
@@ -46,7 +57,7 @@ func TestRecipeOfCard(t *testing.T) {
 	winter := card.Begin(method.Dribble)
 	card := func(method string, k CardContent) RecipeAnswer {
 		t.Helper()
-		w, err := RecipeOf(method, colonies, &LabelCard{Name: "Bought", Method: method, Content: k}).Work()
+		w, err := RecipeOf(method, "", colonies, &LabelCard{Name: "Bought", Method: method, Content: k}).Work()
 		if err != nil {
 			t.Fatalf("%s: %v", method, err)
 		}

@@ -1,6 +1,7 @@
 package wire
 
 import (
+	"keeler/core/fit"
 	"keeler/core/method"
 	"keeler/core/method/pad"
 	"keeler/core/mixing"
@@ -18,10 +19,13 @@ func (r *PadRequest) answer(p method.Plan) RecipeAnswer {
 func (r *PadRequest) bare() Recipe { return Recipe{Pad: &PadRequest{Request: r.Request}} }
 
 // beginPad is formic acid to begin with: the shipped defaults, or what a card says.
-func beginPad(colonies []Colony, name string, k CardContent) Recipe {
-	weakest := pad.WeakestWorking
+func beginPad(under string, colonies []Colony, name string, k CardContent) Recipe {
+	weakest, protocol := pad.WeakestWorking, pad.DefaultProtocol
+	if under == fit.FormicBottle {
+		protocol = pad.BottleWick
+	}
 	r := PadRequest{Colonies: colonies, Request: pad.Request{
-		Hold: PadHold{Kind: pad.Acid, Label: weakest}, Working: weakest, Aim: pad.Aim{Protocol: pad.DefaultProtocol},
+		Hold: PadHold{Kind: pad.Acid, Label: weakest}, Working: weakest, Aim: pad.Aim{Protocol: protocol},
 		Size: PadSize{By: pad.SizeVisit}, Balance: mixing.Balance{}.Settled(),
 	}}
 	switch {

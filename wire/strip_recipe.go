@@ -19,7 +19,7 @@ func (r *StripRequest) answer(p method.Plan) RecipeAnswer {
 func (r *StripRequest) bare() Recipe { return Recipe{Strip: &StripRequest{Request: r.Request}} }
 
 // beginStrip is a pot to begin with: the shipped defaults, or what a card says.
-func beginStrip(colonies []Colony, _ string, k CardContent) Recipe {
+func beginStrip(_ string, colonies []Colony, _ string, k CardContent) Recipe {
 	r := StripRequest{Request: strip.Request{
 		Aim: strip.Aim{Protocol: strip.DefaultProtocol}, Uptake: strip.UsualUptake, Size: StripSize{By: strip.SizeColonies},
 		Number: k.Strip, Balance: mixing.Balance{}.Settled(),

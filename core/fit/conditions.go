@@ -64,6 +64,9 @@ const (
 // How long what stays is in the hive.
 var stripDays, padDays = treatment.UsualDays[method.Strip], treatment.UsualDays[method.Pad]
 
+// FormicBottle is the protocol of one filling that lasts.
+const FormicBottle = "formic-bottle"
+
 // Protocols are the established conditions (docs/sources.md). The first of a
 // method and half-year is the default.
 var Protocols = []Conditions{
@@ -79,7 +82,7 @@ var Protocols = []Conditions{
 	{ID: "formic", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25,
 		ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High, Visits: 4, ApartLow: 4, ApartHigh: 7, Swap: true},
 	// Bottle and wick: one filling that lasts.
-	{ID: "formic-bottle", Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25,
+	{ID: FormicBottle, Method: method.Pad, Supers: SupersOff, MinC: 10, MaxC: 29, BestLowC: 20, BestHighC: 25,
 		ByDay: true, HarmC: 29.5, HarmDays: 3, FromHour: 7, ToHour: 21, DaysInLow: padDays.Low, DaysInHigh: padDays.High},
 }
 

@@ -39,6 +39,39 @@ func TestTreatmentsOfAYear(t *testing.T) {
 	}
 }
 
+// Weather puts a day off until there is time for it, and not beyond what is forecast; a day that nobody knows stays. What is put
+// off says so.
+func TestWeathered(t *testing.T) {
+	today := calendar.Of(2026, 12, 4)
+	winter, _ := fit.Protocol("winter")
+	cold := func(days ...float64) (f fit.Forecast) {
+		for i, c := range days {
+			for hour := range 24 {
+				f = append(f, fit.Hour{Day: today + calendar.Day(i), Hour: hour, TempC: c})
+			}
+		}
+		return f
+	}
+	for _, c := range []struct {
+		name    string
+		weather fit.Forecast
+		on      calendar.Day
+		want    calendar.Day
+	}{
+		{"mild", cold(5, 5, 5), today, today},
+		{"two days of frost", cold(-6, -6, 5), today, today + 2},
+		{"frost as long as is known", cold(-6, -6, -6), today, today + 3},
+		{"nobody knows", nil, today, today},
+		{"beyond what is known", cold(-6, -6), today + 2, today + 2},
+		{"frost before it alone", cold(-6, 5), today + 1, today + 1},
+	} {
+		got := Weathered([]Treatment{{Under: winter, On: c.on, Why: Broodless}}, c.weather)[0]
+		if got.On != c.want || got.Later != (c.want > c.on) {
+			t.Errorf("%s: %s, %v; want %s", c.name, got.On, got.Later, c.want)
+		}
+	}
+}
+
 // By the shipped conditions: a dribble is one visit; strips hang 49 days, the middle of 42 and 56, and are moved once;
 // four sheets go on every five days, the middle of 4 and 7, and are gone two days after; a bottle stands 12.
 func TestPlanned(t *testing.T) {

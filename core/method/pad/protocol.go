@@ -66,8 +66,11 @@ var Protocols = []Protocol{
 	{"floor-sheet", Rule{Per: PerColony, ML: 30, At: 0.60, From: Below, Visits: 4, Apart: 7}, 4, 4, 7},
 	{"sponge-above", Rule{Per: PerComb, ML: 2, At: 0.60, From: Above, Visits: 4, Apart: 5}, 3, 4, 7},
 	{"sponge-below", Rule{Per: PerComb, ML: 3, At: 0.60, From: Below, Visits: 4, Apart: 5}, 3, 4, 7},
-	{"bottle-wick", Rule{Per: PerDay, Day: [2]chem.Grams{17.5, 22.5}, Days: 14, From: Above, Visits: 1}, 1, 0, 0},
+	{BottleWick, Rule{Per: PerDay, Day: [2]chem.Grams{17.5, 22.5}, Days: 14, From: Above, Visits: 1}, 1, 0, 0},
 }
+
+// BottleWick is the protocol of one filling that lasts.
+const BottleWick = "bottle-wick"
 
 // DefaultProtocol is the protocol a new plan starts from.
 const DefaultProtocol = "sponge-above"

@@ -4,17 +4,19 @@ import { Link } from 'react-router'
 import { client, data, Problem, type Schemas } from '../../api/client'
 import { Choice, Faults, Field, Press, Said, stale, useSaving, yardQuery } from '../../kit'
 import styles from './Planning.module.css'
+import { PlanTakes } from './PlanTakes'
 import { text } from './text'
 
 interface Props {
   colony: Schemas['ColonyWhole']
   name: string
-  steps: readonly Schemas['PlannedStep'][]
+  comes: Schemas['PlanComes']
   onClose: () => void
 }
 
 /** Makes jobs of a plan, one for each treatment: for this hive, or for its whole yard. */
-export function PlanJobs({ colony, name, steps, onClose }: Props) {
+export function PlanJobs({ colony, name, comes, onClose }: Props) {
+  const { steps } = comes
   const yard = useQuery(yardQuery(colony.yard_id))
   const hives = yard.data?.stands ?? []
   // A job that was made is not made again when another is sent once more.
@@ -81,6 +83,7 @@ export function PlanJobs({ colony, name, steps, onClose }: Props) {
           options={{ yard: text.wholeYard(hives.length), hive: text.thisHive(colony.name) }}
           onChange={setWhose}
         />
+        <PlanTakes of={whose === 'yard' && comes.yard ? comes.yard : comes.hive} />
         <b>{text.rule}</b>
         <Choice
           label={text.rule}

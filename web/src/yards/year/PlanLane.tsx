@@ -7,6 +7,8 @@ import { text } from './text'
 
 /** How high the row of a plan is. */
 export const PLAN_HIGH = 40
+/** How much room its name takes beside a treatment. */
+const NAMED = 96
 /** How broad what is done in a day is drawn. */
 const NARROW = 16
 const KEYS: Record<string, number> = {
@@ -49,6 +51,8 @@ function Planned({ plan, at, step, planner, scale }: PlannedProps) {
   const days = told?.out ? daysBetween(told.on, told.out) : 0
   const within = (day: string) => (day < today ? today : day > last ? last : day)
   const width = Math.max(NARROW, days * scale.day)
+  // Of treatments close together the last one is named: the others stand below with their days.
+  const crowded = plan.steps.some((s) => s.on > on && scale.x(s.on) < scale.x(on) + width + NAMED)
   const grab = (e: PointerEvent<SVGGElement>) => {
     e.currentTarget.setPointerCapture(e.pointerId)
     hold({ from: placeOf(e) - scale.x(step.on), on: step.on })
@@ -92,9 +96,11 @@ function Planned({ plan, at, step, planner, scale }: PlannedProps) {
     >
       <rect className={styles.hit} x={-6} y={-6} width={width + 12} height={PLAN_HIGH - 2} />
       <rect width={width} height={20} y={3} rx={4} style={{ stroke: colourOf(at) }} />
-      <text x={width + 5} y={18}>
-        {what} {date(on).replace(/ \d{4}$/, '')}
-      </text>
+      {!crowded && (
+        <text x={width + 5} y={18}>
+          {what} {date(on).replace(/ \d{4}$/, '')}
+        </text>
+      )}
     </g>
   )
 }

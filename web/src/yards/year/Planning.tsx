@@ -13,10 +13,12 @@ import {
   PickDay,
   plain,
   Press,
+  price,
   three,
   useStart,
 } from '../../kit'
 import { PlanJobs } from './PlanJobs'
+import { nameOf } from './PlanTakes'
 import styles from './Planning.module.css'
 import { colourOf, MOST_PLANS, MOST_STEPS, NOTHING, type Plan, type Planner } from './planner'
 import { text } from './text'
@@ -30,6 +32,7 @@ export function Planning({ colony, planner }: { colony: Schemas['ColonyWhole']; 
   return (
     <Faults value={planner.faults}>
       <p className="quiet">{text.plansHint}</p>
+      <p>{text.gear}</p>
       <div className={styles.plans} data-plans>
         <section className={styles.plan} style={{ borderColor: NOTHING }}>
           <h3>{text.ifNothing}</h3>
@@ -112,7 +115,7 @@ function One({ colony, plan, at, planner }: OneProps) {
         <Press says={text.dropPlan(name)} onPress={() => planner.drop(plan.id)} />
       </div>
       {making && comes && (
-        <PlanJobs colony={colony} name={name} steps={comes.steps} onClose={() => setMaking(false)} />
+        <PlanJobs colony={colony} name={name} comes={comes} onClose={() => setMaking(false)} />
       )}
     </section>
   )
@@ -148,6 +151,17 @@ const Figures = ({ of }: { of: Comes }) => (
         .filter(Boolean)
         .join(', ') || text.noAcid}
     </dd>
+    {of.steps.length > 0 && (
+      <>
+        <dt>{text.cost}</dt>
+        <dd data-cost>
+          {of.hive.cost ? price(of.hive.cost) : text.noPrice}{' '}
+          {of.hive.cost && of.hive.unpriced.length > 0 && (
+            <small>{text.without(of.hive.unpriced.map(nameOf).join(', '))}</small>
+          )}
+        </dd>
+      </>
+    )}
     {of.bears && <dd className={`${styles.chance} ${styles.against}`}>{of.bears}</dd>}
     <dd className={styles.chance}>{of.words}</dd>
   </dl>
@@ -188,10 +202,10 @@ function Offers({ colony, planner }: { colony: string; planner: Planner }) {
               <li key={o.name} data-offer-of={o.name}>
                 <b>{o.name}</b>
                 <ol>
-                  {o.steps.map((s) => (
+                  {o.steps.map((s, i) => (
                     <li key={s.under + s.on}>
                       {date(s.on)}: {text.treatments[s.under] ?? s.under}.{' '}
-                      <span className="quiet">{s.why}</span>
+                      {s.why !== o.steps[i - 1]?.why && <span className="quiet">{s.why}</span>}
                     </li>
                   ))}
                 </ol>

@@ -1,5 +1,5 @@
 import names from '../../../../words/names/decide.json'
-import { methods } from '../../../../words/names/kit.json'
+import { ingredients, methods, units } from '../../../../words/names/kit.json'
 
 /** The words of a hive's year ahead, and of plans for it. */
 export const text = {
@@ -14,6 +14,8 @@ export const text = {
   } as Record<string, string>,
   rules: names.rules,
   methods,
+  ingredients,
+  units,
   hint: 'The grey band is what the counts leave open, 8 times in 10. Dots are washes; squares are boards, turned into the same measure. A forecast is no count: a count always tells more.',
   telling: 'To know more',
   tryPlans: 'Plan the year ahead',
@@ -21,6 +23,7 @@ export const text = {
   ifNothing: 'If nothing is done',
   plan: (i: number) => `Plan ${'ABC'[i] ?? ''}`,
   plansHint: 'Drag a treatment along the year, or use the arrow keys on it: Page up and down move it a week.',
+  gear: 'Wear nitrile gloves and goggles whenever acid is open. Mix and Treat say what else each step asks for; the product’s label and your local rules come first.',
   another: 'Another plan',
   offers: 'Suggest plans',
   offering: 'Searching…',
@@ -42,6 +45,13 @@ export const text = {
   oxalic: (g: string) => `${g} g oxalic`,
   formic: (g: string) => `${g} g formic`,
   noAcid: 'none',
+  cost: 'Ingredients',
+  without: (what: string) => `no price for ${what}`,
+  noPrice: 'no price in stock',
+  takes: (n: number) => (n === 1 ? 'What it takes for one hive' : `What it takes for ${n} hives`),
+  there: 'in stock',
+  buy: (amount: string) => `buy ${amount}`,
+  unseen: (hives: string) => `Without ${hives}: nobody wrote down how many seams of bees they have.`,
   out: (on: string) => `out ${on}`,
   slider: (what: string, plan: string) => `${what}, ${plan}`,
 

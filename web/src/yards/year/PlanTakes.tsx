@@ -1,0 +1,32 @@
+import type { Schemas } from '../../api/client'
+import { price, three } from '../../kit'
+import styles from './Planning.module.css'
+import { text } from './text'
+
+type Take = Schemas['PlanTake']
+
+/** What the stock calls an ingredient, within a sentence. */
+export const nameOf = (ingredient: string) => text.ingredients[ingredient as Take['ingredient']].toLowerCase()
+
+const amount = (n: number, unit: Take['unit']) =>
+  unit === 'pieces' ? `${Math.ceil(n)}` : `${three(n)} ${text.units[unit]}`
+
+/** What a plan takes from the stock, what of it is there, and what is to be bought. */
+export const PlanTakes = ({ of }: { of: Schemas['PlanTakes'] }) => (
+  <div data-takes>
+    <b>
+      {text.takes(of.hives)}
+      {of.cost ? `: ${price(of.cost)}` : ''}
+    </b>
+    {of.cost && of.unpriced.length > 0 && <small> {text.without(of.unpriced.map(nameOf).join(', '))}</small>}
+    <ul className={styles.takes}>
+      {of.of.map((t) => (
+        <li key={t.ingredient} data-take={t.ingredient}>
+          {text.ingredients[t.ingredient]}, {amount(t.amount, t.unit)}:{' '}
+          <b>{t.buy ? text.buy(amount(t.buy, t.unit)) : text.there}</b>
+        </li>
+      ))}
+    </ul>
+    {of.unseen.length > 0 && <p className={styles.against}>{text.unseen(of.unseen.join(', '))}</p>}
+  </div>
+)
