@@ -24,8 +24,9 @@ test: setup-browser ## build, check and run every test, the browser's included
 	@$(MAKE) --no-print-directory -j2 lint tests
 
 # After what it shares the compiling with, vet included; the interface is read beside it.
+# Journeys begin first: they take longest, and all else fits in beside them.
 tests: lint-go
-	go test -vet=off -timeout 20m ./...
+	go test -vet=off -timeout 20m ./e2e ./...
 
 lint: lint-go lint-web ## formatting, vet, static checks, types
 
