@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/samber/lo"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
@@ -34,13 +35,14 @@ type practice struct {
 	level outlook.Level
 	from  calendar.Day
 	days  int
+	home  uint64 // the operation that it was begun from; 0: not known
 }
 
 func practiceOf(of store.Practice) *practice {
 	if of.PracticeSeed == nil || of.PracticeFrom == nil {
 		return nil
 	}
-	return &practice{uint64(*of.PracticeSeed), outlook.Level(of.PracticeLevel), dayOf(*of.PracticeFrom), of.PracticeDays}
+	return &practice{uint64(*of.PracticeSeed), outlook.Level(of.PracticeLevel), dayOf(*of.PracticeFrom), of.PracticeDays, lo.FromPtr(of.PracticeHome)}
 }
 
 // now is where its clock stands.
@@ -85,7 +87,11 @@ func (d Desk) BeginPractice(ctx context.Context, in wire.BeginPractice) (Member,
 	if err != nil {
 		return Member{}, err
 	}
-	of := store.Practice{PracticeSeed: &in.Seed, PracticeLevel: in.Level, PracticeFrom: &from}
+	home := d.who.Operation
+	if d.who.Practice != nil {
+		home = d.who.Practice.home
+	}
+	of := store.Practice{PracticeSeed: &in.Seed, PracticeLevel: in.Level, PracticeFrom: &from, PracticeHome: &home}
 	operation, err := people.BeginPractice(ctx, words.PracticeName(in.Seed), d.who.Zone.String(), of, user, d.app.now().UTC())
 	if err != nil {
 		return Member{}, err
@@ -117,8 +123,22 @@ func (d Desk) settle(ctx context.Context) error {
 			ID: uuid.NewString(), YardID: yard.ID, Name: fmt.Sprintf("P%d", i+1), ForHoney: true, Queen: "laying", Boxes: boxes,
 		})
 	}
-	_, err = d.AddColonies(ctx, all)
-	return err
+	if _, err = d.AddColonies(ctx, all); err != nil {
+		return err
+	}
+	for ingredient, l := range practiceLots {
+		l.ID, l.Ingredient, l.Name = uuid.NewString(), ingredient, words.PracticeLot()
+		if _, err := d.AddLot(ctx, l); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// practiceLots are in stock when a season begins, at prices of about what is paid, in any money.
+var practiceLots = map[string]wire.Lot{
+	"acid": {Amount: 1000, Price: 15}, "sugar": {Amount: 10_000, Price: 1.5}, "glycerol": {Amount: 5000, Price: 6},
+	"carrier": {Amount: 200, Price: 0.2}, "formic": {Amount: 10_000, Price: 8},
 }
 
 // endPractices throws the person's seasons of practice away.
@@ -147,12 +167,16 @@ func (d Desk) MovePractice(ctx context.Context, in wire.MovePractice) error {
 	return err
 }
 
-// LeavePractice throws the season away and gives the person's place in the first real operation.
+// LeavePractice throws the season away and gives the person's place in the operation that it was begun from, or in the first
+// real one where that is none of theirs any more.
 func (d Desk) LeavePractice(ctx context.Context) (Member, error) {
 	if d.who.Practice == nil {
 		return Member{}, ErrForbidden
 	}
-	m, err := d.app.MemberOf(ctx, d.who.User, 0)
+	m, err := d.app.MemberOf(ctx, d.who.User, d.who.Practice.home)
+	if err != nil {
+		m, err = d.app.MemberOf(ctx, d.who.User, 0)
+	}
 	if err != nil {
 		return Member{}, err
 	}

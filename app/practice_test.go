@@ -1,6 +1,7 @@
 package app
 
 import (
+	"database/sql"
 	"errors"
 	"testing"
 	"time"
@@ -17,6 +18,7 @@ import (
 // person who plays the same season sees the same.
 func TestPracticeSeason(t *testing.T) {
 	d := own(t, Settings{})
+	enrolled(t, d)
 	if _, err := d.Glimpse(t.Context(), counted(t, d, yard(t, d, "A"), "A1", nil)); !errors.Is(err, ErrForbidden) {
 		t.Errorf("a real hive shows what is hidden: %v", err)
 	}
@@ -108,6 +110,21 @@ func TestPracticeSeason(t *testing.T) {
 			}
 		}
 	}
+	lots, err := p.Lots(t.Context())
+	if err != nil || len(lots.Lots) != len(practiceLots) || after.Spent != 0 {
+		t.Errorf("%d lots, of which %g is spent: %v", len(lots.Lots), after.Spent, err)
+	}
+	for _, l := range lots.Lots {
+		if l.Ingredient != "sugar" { // 2 kg at 1.50 are 3
+			continue
+		}
+		if _, err := p.EnterLot(t.Context(), l.ID, wire.StockEntry{ID: uuid.NewString(), Kind: "used", Amount: 2000}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if told, err := p.Verdict(t.Context()); err != nil || told.Spent != 3 {
+		t.Errorf("2 kg of sugar are %g: %v", told.Spent, err)
+	}
 	for i, h := range after.Hives {
 		if h.Words == "" || h.Better == "" || h.Lives != (h.Most < 2500) || i < 2 && h.Cost != []string{"2 visits.", "1 visit."}[i] {
 			h.Points, h.Known = nil, nil
@@ -156,7 +173,7 @@ func TestPracticeSeason(t *testing.T) {
 		t.Errorf("the real clock is moved: %v", err)
 	}
 	home, err := last.LeavePractice(t.Context())
-	if err != nil || home.Operation == last.who.Operation || home.Practice != nil {
+	if err != nil || home.Operation != d.who.Operation || home.Practice != nil {
 		t.Errorf("%+v: %v", home, err)
 	}
 	yards, err := d.Yards(t.Context())
@@ -193,5 +210,18 @@ func TestGlimpseOfTheDemo(t *testing.T) {
 	clock.Move(4)
 	if fell, err := d.Glimpse(t.Context(), id); err != nil || *fell.Board < 3**g.Board+20 {
 		t.Errorf("after vapour %d on the board, %d before: %v", *fell.Board, *g.Board, err)
+	}
+}
+
+// enrolled makes the person of a desk a member of its operation, as one who signs in is.
+func enrolled(t *testing.T, d Desk) {
+	t.Helper()
+	db, err := sql.Open("mysql", server.DSN())
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = db.Close() }()
+	if _, err := db.Exec("INSERT INTO members (operation_id, user_id, role, joined_at) VALUES (?, ?, 'owner', NOW(6))", d.who.Operation, d.who.User); err != nil {
+		t.Fatal(err)
 	}
 }

@@ -7,6 +7,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/mites"
 	"keeler/core/outlook"
+	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -36,8 +37,18 @@ func (d Desk) Verdict(ctx context.Context) (wire.Verdict, error) {
 			out.Hives = append(out.Hives, h)
 		}
 	}
+	out.Spent = wire.Round(d.spent(&r))
 	out.Words = words.VerdictOf(len(out.Hives), lost, d.today() >= p.from+seasonDays)
 	return out, r.err
+}
+
+// spent is what was taken of all lots, by their prices.
+func (d Desk) spent(r *reading) (money float64) {
+	left, bought := all(r, d.op.LeftOfLots), all(r, d.op.BoughtOfLots)
+	for _, l := range all(r, d.op.Lots) {
+		money += stock.Cost(bought[l.ID]-left[l.ID], l.Price, l.Unit)
+	}
+	return money
 }
 
 // mostLines are more than five hives get in a year.

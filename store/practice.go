@@ -13,6 +13,7 @@ type Practice struct {
 	PracticeLevel int
 	PracticeFrom  *time.Time // by its own clock
 	PracticeDays  int        // by which that was brought forward
+	PracticeHome  *uint64    // the operation that it was begun from
 }
 
 // BeginPractice makes an operation for a season of practice, which its only member owns.

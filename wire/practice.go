@@ -40,6 +40,7 @@ type Verdict struct {
 	Seed  uint32        `json:"seed"`
 	Level int           `json:"level"`
 	Words string        `json:"words"`
+	Spent float64       `json:"spent,omitempty" doc:"What went into mixtures, by the prices of the lots."`
 	Hives []VerdictHive `json:"hives"`
 }
 

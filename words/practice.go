@@ -16,6 +16,9 @@ func PracticeName(seed uint32) string {
 // PracticeYard is what its yard is called.
 func PracticeYard() string { return said.Practice["yard"] }
 
+// PracticeLot is what all that it has in stock is called.
+func PracticeLot() string { return said.Practice["lot"] }
+
 // Seen tells what is to be seen in a hive: full seams, sealed brood, eggs and larvae.
 func Seen(seams float64, brood string, eggs, larvae bool) string {
 	return fill(said.Practice["seen"], func(blank string) string {

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client'
 import { Pan } from '../drawing/Pan'
-import { date, daysBetween, month, plain } from '../kit'
+import { date, daysBetween, month, plain, price } from '../kit'
 import page from '../kit/page.module.css'
 import styles from './Truth.module.css'
 import { text } from './text'
@@ -18,7 +18,7 @@ const TIMES = 4
 export const Truth = ({ verdict }: { verdict: Schemas['Verdict'] }) => (
   <>
     <p role="status" data-verdict>
-      <b>{verdict.words}</b>
+      <b>{verdict.words}</b> {verdict.spent && text.spent(price(verdict.spent))}
     </p>
     {verdict.hives.map((h) => (
       <section key={h.id} className={page.panel} data-verdict-of={h.name}>

@@ -28,6 +28,7 @@ export const text = {
   openBand: 'what the counts left open',
   perBees: 'Mites per 100 bees',
   cost: 'It took',
+  spent: (money: string) => `Ingredients for ${money} went into what was mixed.`,
   better: 'What would have done better',
   leave: 'Throw this season away',
   leaveHint: 'Its hives and counts go, and you are back with your own.',
