@@ -1,5 +1,5 @@
 import Alert from '@mui/material/Alert'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useState } from 'react'
 import { Link, Route, Routes } from 'react-router'
 import { useStartQuery, useWays } from './kit'
 import { ClosedPage, KEPT, OPEN, OURS } from './routes'
@@ -25,13 +25,16 @@ export function App() {
   useKeys(setOver)
   useTop()
   const ways = JSON.stringify(useWays())
+  // The first page takes the place of what stands there once its code has come: a fallback that is shown, React keeps for a
+  // third of a second.
+  const begun = useDeferredValue(start.data !== undefined)
 
-  if (!start.data)
-    return (
-      <Alert severity={start.failureCount > 0 ? 'error' : 'info'} sx={{ m: 3 }}>
-        {start.failureCount > 0 ? text.lost : text.loading}
-      </Alert>
-    )
+  const waiting = (
+    <Alert severity={start.failureCount > 0 ? 'error' : 'info'} sx={{ m: 3 }}>
+      {start.failureCount > 0 ? text.lost : text.loading}
+    </Alert>
+  )
+  if (!start.data) return waiting
   const { me } = start.data
   const mix = <Titled title={text.mix} page={<MixScreen start={start.data} />} />
   const closed = me?.kept_until !== undefined
@@ -61,25 +64,29 @@ export function App() {
       <div id="page" key={ways} tabIndex={-1}>
         <Boundary>
           <Suspense fallback={<p style={{ padding: 24 }}>{text.loading}</p>}>
-            <Routes>
-              <Route path="/" element={home} />
-              <Route path="/mix" element={mix} />
-              {OPEN.map(([path, title, Page]) => (
-                <Route key={path} path={path} element={<Titled title={title} page={<Page />} />} />
-              ))}
-              {ours.map(([path, title, Page]) => (
-                <Route
-                  key={path}
-                  path={path}
-                  element={
-                    <Gate>
-                      <Titled title={title} page={<Page />} />
-                    </Gate>
-                  }
-                />
-              ))}
-              <Route path="*" element={closed ? home : <Nowhere />} />
-            </Routes>
+            {begun ? (
+              <Routes>
+                <Route path="/" element={home} />
+                <Route path="/mix" element={mix} />
+                {OPEN.map(([path, title, Page]) => (
+                  <Route key={path} path={path} element={<Titled title={title} page={<Page />} />} />
+                ))}
+                {ours.map(([path, title, Page]) => (
+                  <Route
+                    key={path}
+                    path={path}
+                    element={
+                      <Gate>
+                        <Titled title={title} page={<Page />} />
+                      </Gate>
+                    }
+                  />
+                ))}
+                <Route path="*" element={closed ? home : <Nowhere />} />
+              </Routes>
+            ) : (
+              waiting
+            )}
           </Suspense>
         </Boundary>
       </div>

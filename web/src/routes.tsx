@@ -1,18 +1,25 @@
 import { lazy, type ComponentType } from 'react'
+import { matchPath } from 'react-router'
 import { text } from './shell/text'
 
 /** A page by its address, with what the browser's tab is called. */
 type Page = [path: string, title: string, Page: ComponentType]
 
+/** A page whose code comes when it is opened: that of the one that is begun with at once, beside all else that it needs. */
+function page(path: string, title: string, load: () => Promise<{ default: ComponentType }>): Page {
+  if (matchPath(path, location.pathname)) load().catch(() => undefined) // told where it is shown
+  return [path, title, lazy(load)]
+}
+
 const { pages } = text
 
 /** What anybody may open. */
 export const OPEN: Page[] = [
-  ['/join/:token', text.titles.join, lazy(() => import('./people/Join'))],
-  ['/password/:token', text.titles.password, lazy(() => import('./people/NewPassword'))],
-  ['/help', pages.help, lazy(() => import('./help/HelpPage'))],
-  ['/practice', pages.practice, lazy(() => import('./treat/PracticePage'))],
-  ['/reach', pages.reach, lazy(() => import('./check/ReachPage'))],
+  page('/join/:token', text.titles.join, () => import('./people/Join')),
+  page('/password/:token', text.titles.password, () => import('./people/NewPassword')),
+  page('/help', pages.help, () => import('./help/HelpPage')),
+  page('/practice', pages.practice, () => import('./treat/PracticePage')),
+  page('/reach', pages.reach, () => import('./check/ReachPage')),
 ]
 
 /** What can still be opened once an operation is closed, and the page that stands for all else. */
@@ -21,38 +28,38 @@ export const ClosedPage = lazy(() => import('./settings/ClosedPage'))
 
 /** What belongs to an operation. */
 export const OURS: Page[] = [
-  ['/decide', text.decide, lazy(() => import('./decide/DecideScreen'))],
-  ['/jobs', pages.jobs, lazy(() => import('./decide/JobsPage'))],
-  ['/jobs/:id', text.titles.job, lazy(() => import('./decide/JobPage'))],
-  ['/cards', pages.cards, lazy(() => import('./book/cards/CardsPage'))],
-  ['/yards', text.yards, lazy(() => import('./yards/YardsScreen'))],
-  ['/yards/:id', text.titles.yard, lazy(() => import('./yards/YardPage'))],
-  ['/yards/:id/inspect', text.titles.inspect, lazy(() => import('./yards/InspectionRun'))],
-  ['/yards/:id/count', text.titles.count, lazy(() => import('./yards/CountRun'))],
-  ['/yards/:id/boards', text.titles.boards, lazy(() => import('./yards/BoardsRun'))],
-  ['/colonies/:id', text.titles.hive, lazy(() => import('./yards/ColonyPage'))],
-  ['/import', pages.import, lazy(() => import('./yards/ImportPage'))],
-  ['/thresholds', pages.thresholds, lazy(() => import('./yards/ThresholdsPage'))],
-  ['/people', text.people, lazy(() => import('./people/PeoplePage'))],
-  ['/settings', pages.settings, lazy(() => import('./settings/SettingsPage'))],
-  ['/book', text.book, lazy(() => import('./book/BookPage'))],
-  ['/calendar', pages.calendar, lazy(() => import('./book/CalendarPage'))],
-  ['/batches', pages.batches, lazy(() => import('./book/batches/BatchList'))],
-  ['/batches/:id', text.titles.batch, lazy(() => import('./book/batches/BatchPage'))],
-  ['/batches/:id/label', text.titles.label, lazy(() => import('./book/LabelPage'))],
-  ['/bench/:id', text.titles.bench, lazy(() => import('./bench/BenchPage'))],
-  ['/treat', text.treat, lazy(() => import('./treat/TreatPage'))],
-  ['/rounds/:id/:day/:act?', text.titles.round, lazy(() => import('./treat/RoundPage'))],
-  ['/rounds/:id/:day/sheet', text.titles.sheet, lazy(() => import('./treat/SheetPage'))],
-  ['/waiting', text.titles.waiting, lazy(() => import('./treat/WaitingPage'))],
-  ['/check', text.check, lazy(() => import('./check/CheckPage'))],
-  ['/check/:id', text.check, lazy(() => import('./check/JobCheckPage'))],
-  ['/compare', pages.compare, lazy(() => import('./check/compare/ComparePage'))],
-  ['/compare/plan', text.titles.plan, lazy(() => import('./check/compare/PlanPage'))],
-  ['/record', pages.record, lazy(() => import('./book/record/RecordPage'))],
-  ['/register', pages.register, lazy(() => import('./book/register/RegisterPage'))],
-  ['/stock', pages.stock, lazy(() => import('./book/stock/StockPage'))],
-  ['/stock/:id', text.titles.lot, lazy(() => import('./book/stock/LotPage'))],
-  ['/season', pages.season, lazy(() => import('./season/SeasonPage'))],
-  ['/more', text.more, lazy(() => import('./shell/MorePage'))],
+  page('/decide', text.decide, () => import('./decide/DecideScreen')),
+  page('/jobs', pages.jobs, () => import('./decide/JobsPage')),
+  page('/jobs/:id', text.titles.job, () => import('./decide/JobPage')),
+  page('/cards', pages.cards, () => import('./book/cards/CardsPage')),
+  page('/yards', text.yards, () => import('./yards/YardsScreen')),
+  page('/yards/:id', text.titles.yard, () => import('./yards/YardPage')),
+  page('/yards/:id/inspect', text.titles.inspect, () => import('./yards/InspectionRun')),
+  page('/yards/:id/count', text.titles.count, () => import('./yards/CountRun')),
+  page('/yards/:id/boards', text.titles.boards, () => import('./yards/BoardsRun')),
+  page('/colonies/:id', text.titles.hive, () => import('./yards/ColonyPage')),
+  page('/import', pages.import, () => import('./yards/ImportPage')),
+  page('/thresholds', pages.thresholds, () => import('./yards/ThresholdsPage')),
+  page('/people', text.people, () => import('./people/PeoplePage')),
+  page('/settings', pages.settings, () => import('./settings/SettingsPage')),
+  page('/book', text.book, () => import('./book/BookPage')),
+  page('/calendar', pages.calendar, () => import('./book/CalendarPage')),
+  page('/batches', pages.batches, () => import('./book/batches/BatchList')),
+  page('/batches/:id', text.titles.batch, () => import('./book/batches/BatchPage')),
+  page('/batches/:id/label', text.titles.label, () => import('./book/LabelPage')),
+  page('/bench/:id', text.titles.bench, () => import('./bench/BenchPage')),
+  page('/treat', text.treat, () => import('./treat/TreatPage')),
+  page('/rounds/:id/:day/:act?', text.titles.round, () => import('./treat/RoundPage')),
+  page('/rounds/:id/:day/sheet', text.titles.sheet, () => import('./treat/SheetPage')),
+  page('/waiting', text.titles.waiting, () => import('./treat/WaitingPage')),
+  page('/check', text.check, () => import('./check/CheckPage')),
+  page('/check/:id', text.check, () => import('./check/JobCheckPage')),
+  page('/compare', pages.compare, () => import('./check/compare/ComparePage')),
+  page('/compare/plan', text.titles.plan, () => import('./check/compare/PlanPage')),
+  page('/record', pages.record, () => import('./book/record/RecordPage')),
+  page('/register', pages.register, () => import('./book/register/RegisterPage')),
+  page('/stock', pages.stock, () => import('./book/stock/StockPage')),
+  page('/stock/:id', text.titles.lot, () => import('./book/stock/LotPage')),
+  page('/season', pages.season, () => import('./season/SeasonPage')),
+  page('/more', text.more, () => import('./shell/MorePage')),
 ]

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useDeferredValue } from 'react'
 import { date } from './day'
 import type { DayProps } from './DayField'
 import shared from './kit.module.css'
@@ -11,13 +11,8 @@ const DayField = lazy(() => import('./DayField'))
 /** A day, typed or picked. */
 export function PickDay(props: DayProps) {
   const soon = <Soon {...props} />
-  return useIdle() ? (
-    <Suspense fallback={soon}>
-      <DayField {...props} />
-    </Suspense>
-  ) : (
-    soon
-  )
+  const ready = useDeferredValue(useIdle(), false) // what stands there stays until the calendar has come
+  return <Suspense fallback={soon}>{ready ? <DayField {...props} /> : soon}</Suspense>
 }
 
 /** The day as it stands, until the field is there. */
