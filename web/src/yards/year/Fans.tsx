@@ -73,12 +73,7 @@ export function Fans({ ahead, counts, fans, scale, top }: Props) {
       })}
       <Names fans={fans} at={(p) => [scale.x(p.day), y(p.middle)]} shown={shown} floor={floor} />
       {thresholds.length > 1 && (
-        <>
-          <path className={styles.threshold} d={`M${steps(thresholds, scale.x, y)}`} />
-          <text className={styles.limit} x={scale.left + 6} y={y(thresholds[0]!.threshold) - 6}>
-            {text.treatAt(plain(thresholds[0]!.threshold))}
-          </text>
-        </>
+        <path className={styles.threshold} d={`M${steps(thresholds, scale.x, y)}`} />
       )}
       {counts.map((c) => (
         <Counted
@@ -89,6 +84,11 @@ export function Fans({ ahead, counts, fans, scale, top }: Props) {
           y={y}
         />
       ))}
+      {thresholds.length > 1 && (
+        <text className={styles.limit} x={scale.left + 6} y={y(thresholds[0]!.threshold) - 6}>
+          {text.treatAt(plain(thresholds[0]!.threshold))}
+        </text>
+      )}
     </>
   )
 }
