@@ -57,6 +57,14 @@ func (p planned) needs(bench []wire.Colony) []stock.Need {
 	return out
 }
 
+// take adds to plans what each takes from the stock, for a hive and for its yard.
+func (d Desk) take(r *reading, yard string, hive []wire.Colony, plans [][]planned, told []wire.PlanComes) {
+	lots, all := d.inStock(r), d.benchOf(r, by(r, d.op.ColoniesIn, yard))
+	for i, plan := range plans {
+		told[i].Takes = &wire.PlanTaking{Hive: takes(plan, hive, lots), Yard: takes(plan, all, lots)}
+	}
+}
+
 // takes is what a plan takes from the stock for some hives.
 func takes(plan []planned, bench []wire.Colony, lots []stock.Lot) wire.PlanTakes {
 	out := wire.PlanTakes{Hives: len(bench), Unseen: unseenOn(bench, plan), Unpriced: []string{}, Of: []wire.PlanTake{}}

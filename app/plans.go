@@ -45,25 +45,25 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 	}
 	r := reading{ctx: ctx}
 	m := d.miteYear(&r, id, d.today())
-	hive, lots := d.benchOf(&r, []store.Colony{m.row}), d.inStock(&r)
-	many, yard := rough, []wire.Colony(nil)
-	if !in.Rough {
-		many, yard = possible, d.benchOf(&r, by(&r, d.op.ColoniesIn, m.row.YardID))
-	}
+	hive := d.benchOf(&r, []store.Colony{m.row})
 	if r.err != nil {
 		return wire.PlansCome{}, r.err
 	}
-	h, weather := m.horizon(), d.forecasts(ctx, []store.Yard{m.yard})[0]
+	many := possible
+	if in.Rough {
+		many = rough
+	}
+	h, weather := m.horizon(), fit.Forecast(nil)
+	if !in.Rough {
+		weather = d.forecasts(ctx, []store.Yard{m.yard})[0]
+	}
 	out := wire.PlansCome{Since: written(h.Since), Winter: written(h.Winter), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()), Plans: []wire.PlanComes{}}
 	come := m.follow(many, false).WhatIf(lo.Map(plans, doses), h)
 	for i, c := range come {
 		told := wire.PlanComes{
 			Points: m.points(c.Points), Words: words.PlanChance(c.Chance, h.Since, h.To), Chance: wire.Round(c.Chance),
 			Mites: wire.MiteBand{Low: wire.Round(c.Winter.Low), Middle: wire.Round(c.Winter.Middle), High: wire.Round(c.Winter.High)},
-			Steps: []wire.PlannedStep{}, Hive: takes(plans[i], hive, lots),
-		}
-		if yard != nil {
-			told.Yard = new(takes(plans[i], yard, lots))
+			Steps: []wire.PlannedStep{},
 		}
 		if c.Winter.Middle >= outlook.Unborne {
 			told.Bears = words.OfPlans("unborne")
@@ -76,7 +76,10 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 		}
 		out.Plans = append(out.Plans, told)
 	}
-	return out, nil
+	if !in.Rough {
+		d.take(&r, m.row.YardID, hive, plans, out.Plans)
+	}
+	return out, r.err
 }
 
 // horizon is how far plans are looked at: a year, with the next first of November (of May in the south) as the day on which mites

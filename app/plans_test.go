@@ -85,21 +85,21 @@ func TestWhatIf(t *testing.T) {
 	}
 	// What it takes: of 10 g of acid at 20 for a kilogram the dribble's few are there, and of the strips' 20.7 and more a part is to be
 	// bought; what nobody priced is told, and so is a hive whose bees nobody wrote down.
-	acid, more := once.Hive.Of[0], twice.Hive.Of[0]
+	acid, more := once.Takes.Hive.Of[0], twice.Takes.Hive.Of[0]
 	if acid.Ingredient != "acid" || acid.Amount < once.Oxalic || acid.Amount > 2*once.Oxalic || acid.There != acid.Amount || acid.Buy != 0 {
 		t.Errorf("acid of one dribble: %+v", acid)
 	}
-	within(t, "it costs", once.Hive.Cost, acid.Amount*0.02-1e-5, acid.Amount*0.02+1e-5)
+	within(t, "it costs", once.Takes.Hive.Cost, acid.Amount*0.02-1e-5, acid.Amount*0.02+1e-5)
 	within(t, "acid to buy", more.Buy, more.Amount-10-1e-5, more.Amount-10+1e-5)
-	if more.Amount-acid.Amount < 20.7 || !slices.Equal(twice.Hive.Unpriced, []string{"sugar", "glycerol", "carrier"}) || twice.Hive.Of[3].Amount != 3 {
-		t.Errorf("strips too: %+v", twice.Hive)
+	if more.Amount-acid.Amount < 20.7 || !slices.Equal(twice.Takes.Hive.Unpriced, []string{"sugar", "glycerol", "carrier"}) || twice.Takes.Hive.Of[3].Amount != 3 {
+		t.Errorf("strips too: %+v", twice.Takes.Hive)
 	}
-	if y := twice.Yard; y.Hives != 2 || !slices.Equal(y.Unseen, []string{"A2"}) || len(twice.Hive.Unseen) != 0 || len(nothing.Hive.Of) != 0 {
+	if y := twice.Takes.Yard; y.Hives != 2 || !slices.Equal(y.Unseen, []string{"A2"}) || len(twice.Takes.Hive.Unseen) != 0 || len(nothing.Takes.Hive.Of) != 0 {
 		t.Errorf("for the yard: %+v", y)
 	}
 	plans.Rough = true
 	quick, err := d.WhatIf(t.Context(), id, plans)
-	if err != nil || quick.Plans[2].Mites.Middle > 3*twice.Mites.Middle || twice.Mites.Middle > 3*quick.Plans[2].Mites.Middle {
+	if err != nil || quick.Plans[2].Takes != nil || quick.Plans[2].Mites.Middle > 3*twice.Mites.Middle || twice.Mites.Middle > 3*quick.Plans[2].Mites.Middle {
 		t.Errorf("in a hurry %+v, else %+v: %v", quick.Plans[2].Mites, twice.Mites, err)
 	}
 	for _, wrong := range []struct {

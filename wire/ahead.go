@@ -88,8 +88,13 @@ type PlanComes struct {
 	Oxalic float64       `json:"oxalic_g,omitempty" doc:"Oxalic acid dihydrate that the hive is given, by the recipe that the bench begins with, g."`
 	Formic float64       `json:"formic_g,omitempty" doc:"Pure formic acid, g."`
 	Steps  []PlannedStep `json:"steps"`
-	Hive   PlanTakes     `json:"hive" doc:"What it takes from the stock for this hive alone."`
-	Yard   *PlanTakes    `json:"yard,omitempty" doc:"And for all hives of its yard; left out of a rough answer."`
+	Takes  *PlanTaking   `json:"takes,omitempty" doc:"What it takes from the stock; left out of a rough answer."`
+}
+
+// PlanTaking is what a plan takes for the hive alone, and for all hives of its yard.
+type PlanTaking struct {
+	Hive PlanTakes `json:"hive"`
+	Yard PlanTakes `json:"yard"`
 }
 
 // PlanTakes is what a plan takes from the stock, by the recipes that the bench begins with.

@@ -72,9 +72,7 @@ export function Fans({ ahead, counts, fans, scale, top }: Props) {
         )
       })}
       <Names fans={fans} at={(p) => [scale.x(p.day), y(p.middle)]} shown={shown} floor={floor} />
-      {thresholds.length > 1 && (
-        <path className={styles.threshold} d={`M${steps(thresholds, scale.x, y)}`} />
-      )}
+      {thresholds.length > 1 && <path className={styles.threshold} d={`M${steps(thresholds, scale.x, y)}`} />}
       {counts.map((c) => (
         <Counted
           key={c.id}

@@ -83,7 +83,7 @@ export function PlanJobs({ colony, name, comes, onClose }: Props) {
           options={{ yard: text.wholeYard(hives.length), hive: text.thisHive(colony.name) }}
           onChange={setWhose}
         />
-        <PlanTakes of={whose === 'yard' && comes.yard ? comes.yard : comes.hive} />
+        {comes.takes && <PlanTakes of={comes.takes[whose]} />}
         <b>{text.rule}</b>
         <Choice
           label={text.rule}

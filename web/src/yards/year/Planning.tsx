@@ -154,18 +154,22 @@ const Figures = ({ of }: { of: Comes }) => (
     {of.steps.length > 0 && (
       <>
         <dt>{text.cost}</dt>
-        <dd data-cost>
-          {of.hive.cost ? price(of.hive.cost) : text.noPrice}{' '}
-          {of.hive.cost && of.hive.unpriced.length > 0 && (
-            <small>{text.without(of.hive.unpriced.map(nameOf).join(', '))}</small>
-          )}
-        </dd>
+        <dd data-cost>{of.takes ? <Cost of={of.takes.hive} /> : '…'}</dd>
       </>
     )}
     {of.bears && <dd className={`${styles.chance} ${styles.against}`}>{of.bears}</dd>}
     <dd className={styles.chance}>{of.words}</dd>
   </dl>
 )
+
+const Cost = ({ of: { cost, unpriced } }: { of: Schemas['PlanTakes'] }) =>
+  cost ? (
+    <>
+      {price(cost)} {unpriced.length > 0 && <small>{text.without(unpriced.map(nameOf).join(', '))}</small>}
+    </>
+  ) : (
+    text.noPrice
+  )
 
 /** Plans that Keeler finds, to be put beside the others. */
 function Offers({ colony, planner }: { colony: string; planner: Planner }) {
