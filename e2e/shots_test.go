@@ -86,7 +86,7 @@ var views = []view{
 	}},
 	{name: "register-desk", size: browser.Desk, path: "/treat", wait: "[data-go-round]", member: true, do: []browser.Action{
 		click("[data-go-round]"), shown("[data-given]"), click("[data-given]"), shown("[data-just-done]"), click("[data-other]"),
-		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/book"]`), shown(`main a[href="/register"]`), click(`main a[href="/register"]`), shown("[data-line-of]"),
+		click(`[data-reason="dead"]`), script(`const now = Date.now; Date.now = () => now() + 1100`), click("[data-dead-keep]"), shown(`[data-signal="sent"][data-waiting="0"]`), click(`header a[href="/book"]`), shown(`main a[href="/register"]`), click(`main a[href="/register"]`), shown("[data-line-of]"), shown("[data-day-field]"),
 	}},
 	{name: "record-desk", size: browser.Desk, path: "/record", wait: "[data-lines]", member: true},
 	{name: "check-desk", size: browser.Desk, path: "/check", wait: "[data-job]", member: true},

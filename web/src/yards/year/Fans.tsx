@@ -27,6 +27,9 @@ interface Props {
   top: number
 }
 
+/** How much room the name of the threshold takes. */
+const NAMED = 80
+
 /** The mites of a colony: the band that its counts leave open, each count, and the fans of what is ahead. */
 export function Fans({ ahead, counts, fans, scale, top }: Props) {
   const floor = top + FANS_HIGH - 10
@@ -38,6 +41,9 @@ export function Fans({ ahead, counts, fans, scale, top }: Props) {
   const band = (of: readonly Point[]) => `M${line(of, (p) => p.high)}L${line(of.toReversed(), (p) => p.low)}Z`
   const past = shown(ahead.points).filter((p) => p.day <= ahead.today)
   const thresholds = [...past, ...shown(fans[0]?.points ?? [])]
+  // What the threshold is stands at the beginning, or at the end where a count lies there.
+  const crowded = counts.some((c) => c.on && scale.has(c.on) && scale.x(c.on) < scale.left + NAMED)
+  const named = thresholds.at(crowded ? -1 : 0)
   return (
     <>
       <text className={styles.row} x={0} y={top + 34}>
@@ -82,9 +88,13 @@ export function Fans({ ahead, counts, fans, scale, top }: Props) {
           y={y}
         />
       ))}
-      {thresholds.length > 1 && (
-        <text className={styles.limit} x={scale.left + 6} y={y(thresholds[0]!.threshold) - 6}>
-          {text.treatAt(plain(thresholds[0]!.threshold))}
+      {named && (
+        <text
+          className={`${styles.limit} ${crowded ? styles.end : ''}`}
+          x={crowded ? scale.width - 46 : scale.left + 6}
+          y={y(named.threshold) - 6}
+        >
+          {text.treatAt(plain(named.threshold))}
         </text>
       )}
     </>
