@@ -1,7 +1,6 @@
 package app
 
 import (
-	"database/sql"
 	"errors"
 	"testing"
 	"time"
@@ -216,12 +215,7 @@ func TestGlimpseOfTheDemo(t *testing.T) {
 // enrolled makes the person of a desk a member of its operation, as one who signs in is.
 func enrolled(t *testing.T, d Desk) {
 	t.Helper()
-	db, err := sql.Open("mysql", server.DSN())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = db.Close() }()
-	if _, err := db.Exec("INSERT INTO members (operation_id, user_id, role, joined_at) VALUES (?, ?, 'owner', NOW(6))", d.who.Operation, d.who.User); err != nil {
+	if _, err := direct(t).Exec("INSERT INTO members (operation_id, user_id, role, joined_at) VALUES (?, ?, 'owner', NOW(6))", d.who.Operation, d.who.User); err != nil {
 		t.Fatal(err)
 	}
 }

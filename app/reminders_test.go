@@ -2,7 +2,6 @@ package app
 
 import (
 	"context"
-	"database/sql"
 	"encoding/json"
 	"errors"
 	"testing"
@@ -42,14 +41,7 @@ func TestReminders(t *testing.T) {
 	p := &pushed{}
 	v.d.app.set.Pusher = p
 	d := v.d
-	db, err := sql.Open("mysql", server.DSN())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = db.Close() }()
-	if _, err := db.Exec("INSERT INTO members (operation_id, user_id, role, joined_at) VALUES (?, ?, 'owner', NOW(6))", d.who.Operation, d.who.User); err != nil {
-		t.Fatal(err)
-	}
+	enrolled(t, d)
 	one := wire.Reminded{Endpoint: browser.Endpoint}
 	at(t, "a browser that nobody keeps", d.TryReminder(t.Context(), one), "endpoint", fault.Unknown)
 	for range 2 { // turned on twice, it is one

@@ -32,18 +32,24 @@ func (s sky) Forecast(_ context.Context, _ string, _ float64, from calendar.Day)
 	return out, nil
 }
 
+// direct asks the database itself.
+func direct(t *testing.T) *sql.DB {
+	t.Helper()
+	db, err := sql.Open("mysql", server.DSN())
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = db.Close() })
+	return db
+}
+
 // own is the desk of an operation that nobody else writes to.
 func own(t *testing.T, s Settings) Desk {
 	t.Helper()
 	if s.Work == nil {
 		s.Work, s.Wall = Pinned(work), Pinned(wall)
 	}
-	db, err := sql.Open("mysql", server.DSN())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = db.Close() }()
-	r, err := db.Exec("INSERT INTO operations (name, created_at) VALUES (?, NOW(6))", t.Name())
+	r, err := direct(t).Exec("INSERT INTO operations (name, created_at) VALUES (?, NOW(6))", t.Name())
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -338,11 +344,7 @@ func TestArrange(t *testing.T) {
 // However many colonies there are, deciding takes the same number of statements.
 func TestStatementsDoNotGrow(t *testing.T) {
 	d := own(t, Settings{Weather: sky(5), Work: Pinned(work), Wall: Pinned(wall)})
-	db, err := sql.Open("mysql", server.DSN())
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = db.Close() }()
+	db := direct(t)
 	asked := func() int {
 		var name string
 		var n int

@@ -10,54 +10,48 @@ type Use struct {
 // FromStock lists what comes from the stock, in the order of the ingredients: what went in,
 // the pieces that were soaked, or a product whole.
 func (s State) FromStock(w Work, pieces int) []Use {
-	var out []Use
-	for i, p := range w.Parts {
-		if p.Lot == "" {
-			continue
-		}
-		u := Use{Lot: p.Lot}
+	return w.uses(pieces, func(part int) (amount float64) {
 		for _, st := range s.Stations {
 			for _, g := range st.Added {
 				switch {
-				case st.Part != i:
-				case p.Each > 0:
-					u.Amount += float64(g.Count)
+				case st.Part != part:
+				case w.Parts[part].Each > 0:
+					amount += float64(g.Count)
 				default:
-					u.Amount += float64(g.Mass)
+					amount += float64(g.Mass)
 				}
 			}
 		}
-		out = append(out, u)
-	}
-	return append(out, w.beside(pieces)...)
+		return amount
+	})
 }
 
-// Needs lists what a batch takes from the stock when it is made as planned, in the order of the ingredients.
+// Needs lists what a batch takes from the stock when it is made as planned.
 func (w Work) Needs() []Use {
-	var out []Use
-	for _, p := range w.Parts {
-		if p.Lot == "" {
-			continue
-		}
-		u := Use{Lot: p.Lot}
-		for _, step := range p.Steps {
-			if l := w.line(step); p.Each > 0 {
-				u.Amount += float64(l.Count)
-			} else {
-				u.Amount += float64(l.Mass)
-			}
-		}
-		out = append(out, u)
-	}
 	pieces := 0
 	if w.Soaks != nil {
 		pieces = w.Soaks.Pieces
 	}
-	return append(out, w.beside(pieces)...)
+	return w.uses(pieces, func(part int) (amount float64) {
+		for _, step := range w.Parts[part].Steps {
+			if l := w.line(step); w.Parts[part].Each > 0 {
+				amount += float64(l.Count)
+			} else {
+				amount += float64(l.Mass)
+			}
+		}
+		return amount
+	})
 }
 
-// beside is what comes from the stock and is not weighed: what is soaked, and a product that is used whole.
-func (w Work) beside(pieces int) (out []Use) {
+// uses are the parts that come from lots, by their amounts, and what is not weighed: what is soaked, and a product that is
+// used whole.
+func (w Work) uses(pieces int, amount func(part int) float64) (out []Use) {
+	for i, p := range w.Parts {
+		if p.Lot != "" {
+			out = append(out, Use{p.Lot, amount(i)})
+		}
+	}
 	if w.Soaks != nil {
 		out = append(out, Use{"carrier", float64(pieces)})
 	}
