@@ -6,6 +6,7 @@ import (
 	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
+	"slices"
 
 	"github.com/samber/lo"
 )
@@ -33,28 +34,27 @@ func (p planned) worked(bench []wire.Colony) (wire.Worked, error) {
 	return wire.RecipeOf(string(p.under.Method), p.under.ID, bench, p.card).Work()
 }
 
-// needs is what a treatment takes from the stock for some hives: nothing where its recipe asks for more to be known. What is given
-// at several visits is mixed for each.
-func (p planned) needs(bench []wire.Colony) []stock.Need {
+// needs is what a treatment takes from the stock for some hives; known is false where its recipe cannot be worked out as it is. What is
+// given at several visits is mixed for each.
+func (p planned) needs(bench []wire.Colony) (out []stock.Need, known bool) {
 	worked, err := p.worked(bench)
 	if err != nil {
-		return nil
+		return nil, false
 	}
 	work, err := worked.Plan.Work("")
 	if err != nil {
-		return nil
+		return nil, false
 	}
 	days := []calendar.Day{p.dose.From}
 	if pads := worked.Answer.Pad; pads != nil {
 		days = p.visits[:min(max(pads.Course.Visits, 1), len(p.visits))]
 	}
-	var out []stock.Need
 	for _, on := range days {
 		for _, u := range work.Needs() {
 			out = append(out, stock.Need{Ingredient: u.Lot, Amount: u.Amount, On: on})
 		}
 	}
-	return out
+	return out, true
 }
 
 // take adds to plans what each takes from the stock, for a hive and for its yard.
@@ -67,8 +67,16 @@ func (d Desk) take(r *reading, yard string, hive []wire.Colony, plans [][]planne
 
 // takes is what a plan takes from the stock for some hives.
 func takes(plan []planned, bench []wire.Colony, lots []stock.Lot) wire.PlanTakes {
-	out := wire.PlanTakes{Hives: len(bench), Unseen: unseenOn(bench, plan), Unpriced: []string{}, Of: []wire.PlanTake{}}
-	for _, w := range stock.Wants(lo.FlatMap(plan, func(p planned, _ int) []stock.Need { return p.needs(bench) }), lots) {
+	out := wire.PlanTakes{Hives: len(bench), Unseen: unseenOn(bench, plan), Unknown: []string{}, Unpriced: []string{}, Of: []wire.PlanTake{}}
+	var all []stock.Need
+	for _, p := range plan {
+		needs, known := p.needs(bench)
+		all = append(all, needs...)
+		if of := string(p.under.Method); !known && !slices.Contains(out.Unknown, of) {
+			out.Unknown = append(out.Unknown, of)
+		}
+	}
+	for _, w := range stock.Wants(all, lots) {
 		out.Cost += w.Cost
 		if w.Cost == 0 {
 			out.Unpriced = append(out.Unpriced, w.Ingredient)

@@ -52,7 +52,7 @@ func TestWhatIf(t *testing.T) {
 	if _, err := d.AddLot(t.Context(), wire.Lot{ID: uuid.NewString(), Ingredient: "acid", Name: "Jar", Amount: 10, Price: 20}); err != nil {
 		t.Fatal(err)
 	}
-	colony(t, d, at1, "A2")
+	blind := colony(t, d, at1, "A2").ID
 	if _, err := d.Inspect(t.Context(), wire.Inspections{Inspections: []wire.Inspection{{ID: uuid.NewString(), ColonyID: id, On: "2026-12-03", Typed: "7", Brood: "none"}}}); err != nil {
 		t.Fatal(err)
 	}
@@ -96,6 +96,11 @@ func TestWhatIf(t *testing.T) {
 	}
 	if y := twice.Takes.Yard; y.Hives != 2 || !slices.Equal(y.Unseen, []string{"A2"}) || len(twice.Takes.Hive.Unseen) != 0 || len(nothing.Takes.Hive.Of) != 0 {
 		t.Errorf("for the yard: %+v", y)
+	}
+	// Of a hive whose bees nobody wrote down nothing is reckoned, and that is said.
+	unseen, err := d.WhatIf(t.Context(), blind, wire.WhatIf{Plans: plans.Plans[1:2]})
+	if err != nil || unseen.Plans[0].Oxalic != 0 || !slices.Equal(unseen.Plans[0].Takes.Hive.Unseen, []string{"A2"}) || !slices.Equal(unseen.Plans[0].Takes.Hive.Unknown, []string{"dribble"}) {
+		t.Errorf("%+v: %v", unseen.Plans, err)
 	}
 	plans.Rough = true
 	quick, err := d.WhatIf(t.Context(), id, plans)

@@ -101,6 +101,7 @@ type PlanTaking struct {
 type PlanTakes struct {
 	Hives    int        `json:"hives"`
 	Unseen   []string   `json:"unseen" doc:"Those among them whose bees nobody wrote down, or not since the hive was changed: nothing is reckoned for them."`
+	Unknown  []string   `json:"unknown" doc:"Methods whose recipe cannot be worked out as it is: nothing is reckoned for them."`
 	Cost     float64    `json:"cost,omitempty" doc:"Of what has a price, by the newest lot of each."`
 	Unpriced []string   `json:"unpriced" doc:"Ingredients without one."`
 	Of       []PlanTake `json:"of" doc:"In the order in which they are first needed."`

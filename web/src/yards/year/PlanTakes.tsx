@@ -27,6 +27,11 @@ export const PlanTakes = ({ of }: { of: Schemas['PlanTakes'] }) => (
         </li>
       ))}
     </ul>
+    {of.unknown.length > 0 && (
+      <p className={styles.against}>
+        {text.unknown(of.unknown.map((m) => text.methods[m as keyof typeof text.methods]).join(', '))}
+      </p>
+    )}
     {of.unseen.length > 0 && <p className={styles.against}>{text.unseen(of.unseen.join(', '))}</p>}
   </div>
 )

@@ -149,7 +149,7 @@ const Figures = ({ of }: { of: Comes }) => (
     <dd>
       {[of.oxalic_g && text.oxalic(three(of.oxalic_g)), of.formic_g && text.formic(three(of.formic_g))]
         .filter(Boolean)
-        .join(', ') || text.noAcid}
+        .join(', ') || (of.steps.length > 0 ? text.acidUnknown : text.noAcid)}
     </dd>
     {of.steps.length > 0 && (
       <>

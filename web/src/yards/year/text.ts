@@ -51,6 +51,8 @@ export const text = {
   takes: (n: number) => (n === 1 ? 'What it takes for one hive' : `What it takes for ${n} hives`),
   there: 'in stock',
   buy: (amount: string) => `buy ${amount}`,
+  unknown: (methods: string) => `Not reckoned: ${methods}. Mix says what is missing.`,
+  acidUnknown: 'not known: look how many seams of bees it has',
   unseen: (hives: string) => `Without ${hives}: nobody wrote down how many seams of bees they have.`,
   out: (on: string) => `out ${on}`,
   slider: (what: string, plan: string) => `${what}, ${plan}`,
