@@ -26,7 +26,7 @@ test: setup-browser ## build, check and run every test, the browser's included
 # After what it shares the compiling with, vet included; the interface is read beside it.
 # Journeys begin first: they take longest, and all else fits in beside them.
 tests: lint-go
-	@data=$$(mktemp -d "$$(scripts/roomy.sh)/keeler-tests-XXXXXX"); trap 'rm -rf "$$data"' EXIT; \
+	@data=$$(mktemp -d "$$(scripts/roomy.sh)/keeler-tests-XXXXXX"); trap 'rm -rf "$$data"' EXIT; chmod 1777 "$$data"; \
 	GOTMPDIR="$${TMPDIR:-/tmp}" TMPDIR="$$data" go test -vet=off -timeout 20m ./e2e ./...
 
 lint: lint-go lint-web ## formatting, vet, static checks, types
