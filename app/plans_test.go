@@ -94,6 +94,8 @@ func TestWhatIf(t *testing.T) {
 	if more.Amount-acid.Amount < 20.7 || !slices.Equal(twice.Takes.Hive.Unpriced, []string{"sugar", "glycerol", "carrier"}) || twice.Takes.Hive.Of[3].Amount != 3 {
 		t.Errorf("strips too: %+v", twice.Takes.Hive)
 	}
+	// Four visits of sponges: 4 × 20 mL and a reserve of a twentieth are 84 mL, at 1.14 g/mL 95.8 g.
+	within(t, "formic acid", takeOf(t, other, "formic").Amount, 95, 97)
 	if y := twice.Takes.Yard; y.Hives != 2 || !slices.Equal(y.Unseen, []string{"A2"}) || len(twice.Takes.Hive.Unseen) != 0 || len(nothing.Takes.Hive.Of) != 0 {
 		t.Errorf("for the yard: %+v", y)
 	}
@@ -161,6 +163,18 @@ func TestPlanOffers(t *testing.T) {
 	}
 	_, err = d.PlanOffers(t.Context(), id, 0)
 	at(t, "no level", err, "level", fault.TooLow)
+}
+
+// takeOf is what a plan takes of an ingredient for the hive alone.
+func takeOf(t *testing.T, of wire.PlanComes, ingredient string) wire.PlanTake {
+	t.Helper()
+	for _, take := range of.Takes.Hive.Of {
+		if take.Ingredient == ingredient {
+			return take
+		}
+	}
+	t.Fatalf("nothing of %s: %+v", ingredient, of.Takes.Hive)
+	return wire.PlanTake{}
 }
 
 func bare(s wire.OfferedStep, _ int) wire.PlanStep { return s.PlanStep }

@@ -11,6 +11,12 @@ export const nameOf = (ingredient: string) => text.ingredients[ingredient as Tak
 const amount = (n: number, unit: Take['unit']) =>
   unit === 'pieces' ? `${Math.ceil(n)}` : `${three(n)} ${text.units[unit]}`
 
+/** Rounded up to the three figures that are shown: with less there is too little. */
+function up(n: number) {
+  const step = 10 ** (Math.floor(Math.log10(n)) - 2)
+  return Math.ceil(n / step - 1e-9) * step
+}
+
 /** What a plan takes from the stock, what of it is there, and what is to be bought. */
 export const PlanTakes = ({ of }: { of: Schemas['PlanTakes'] }) => (
   <div data-takes>
@@ -23,7 +29,7 @@ export const PlanTakes = ({ of }: { of: Schemas['PlanTakes'] }) => (
       {of.of.map((t) => (
         <li key={t.ingredient} data-take={t.ingredient}>
           {text.ingredients[t.ingredient]}, {amount(t.amount, t.unit)}:{' '}
-          <b>{t.buy ? text.buy(amount(t.buy, t.unit)) : text.there}</b>
+          <b>{t.buy ? text.buy(amount(up(t.buy), t.unit)) : text.there}</b>
         </li>
       ))}
     </ul>

@@ -52,7 +52,7 @@ export const text = {
   there: 'in stock',
   buy: (amount: string) => `buy ${amount}`,
   unknown: (methods: string) => `Not reckoned: ${methods}. Mix says what is missing.`,
-  acidUnknown: 'not known: look how many seams of bees it has',
+  acidUnknown: 'not known',
   unseen: (hives: string) => `Without ${hives}: nobody wrote down how many seams of bees they have.`,
   out: (on: string) => `out ${on}`,
   slider: (what: string, plan: string) => `${what}, ${plan}`,
