@@ -2,6 +2,8 @@ package e2e
 
 import (
 	"fmt"
+	"net/http"
+	"sync/atomic"
 	"testing"
 
 	"github.com/chromedp/chromedp"
@@ -215,17 +217,37 @@ func TestDemoClock(t *testing.T) {
 }
 
 // Who signs in from a page that is open to all goes on there; what was wrong at a field is told
-// until the field is changed, and no longer.
+// until the field is changed, and no longer. Who was refused is asked who he is: an answer to that
+// which comes after he is in does not put him out again.
 func TestSigningInGoesBack(t *testing.T) {
 	s := up(t, true)
-	p := open(t, s.URL+"/help", browser.Desk)
+	in, late := make(chan struct{}), make(chan struct{})
+	var refused atomic.Bool
+	p := open(t, between(t, s.URL, func(w http.ResponseWriter, r *http.Request, onward http.Handler) {
+		switch {
+		case r.URL.Path == "/api/session":
+			refused.Store(true)
+		case r.URL.Path == "/api/start" && refused.CompareAndSwap(true, false):
+			defer close(late)
+			select {
+			case <-in: // the cookie that it came with is nobody's still
+			case <-r.Context().Done(): // the page has let go of it
+			}
+		}
+		onward.ServeHTTP(w, r)
+	})+"/help", browser.Desk)
 	p.click("[data-who]")
 	p.write(`input[autocomplete="username"]`, "Nobody")
 	p.write(`input[autocomplete="current-password"]`, "nothing of the kind")
 	p.choose("Sign in")
-	p.says("main", "Enter the demo")
+	p.says("main", "This name and password do not go together")
 	p.click("[data-demo-helper]")
 	p.says("h1", "Help")
+	p.says("[data-who]", "Demo helper")
+	close(in)
+	<-late
+	p.click(`a[href="/mix"]`) // what has come by now is shown with the next page
+	p.says("[data-docket]", "Weigh for")
 	p.says("[data-who]", "Demo helper")
 
 	p.do(chromedp.Navigate(s.URL + "/people"))

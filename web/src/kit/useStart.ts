@@ -28,10 +28,9 @@ export function useStart(): Start {
   return data
 }
 
-/** Puts another person into the page; what the one before had loaded is forgotten. */
-export function useEnter() {
-  return (start: Start) => {
-    queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'start' })
-    queries.setQueryData(['start'], arrived(start))
-  }
+/** Puts another person into the page; what the one before had loaded, or has still asked for, is forgotten. */
+export function enter(start: Start) {
+  void queries.cancelQueries({ queryKey: ['start'] }) // its answer would tell of the one before
+  queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'start' })
+  queries.setQueryData(['start'], arrived(start))
 }

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
-import { Form, type Panel, Press, Said, useEnter, useSaving, useStart, useTyped } from '../kit'
+import { enter, Form, type Panel, Press, Said, useSaving, useStart, useTyped } from '../kit'
 import { CREDENTIALS } from './credentials'
 import shared from './people.module.css'
 import styles from './Gate.module.css'
@@ -46,7 +46,6 @@ const WITH_CODE: typeof SIGN_IN = {
 
 /** Who signs in from a page that anybody may open goes on where he was. */
 function useReturn() {
-  const enter = useEnter()
   const navigate = useNavigate()
   const state = useLocation().state as { back?: string } | null
   return (start: Schemas['Start']) => {
@@ -56,17 +55,17 @@ function useReturn() {
 }
 
 function SignIn({ demo }: { demo: boolean }) {
-  const enter = useReturn()
+  const entered = useReturn()
   const [withCode, setWithCode] = useState(false)
   const form = useTyped(withCode ? WITH_CODE : SIGN_IN)
   const trying = useSaving(
     () => data(client.POST('/api/session', { body: form.body as Schemas['SignIn'] })),
-    enter,
+    entered,
   )
   if (trying.faults['code'] !== undefined && !withCode) setWithCode(true)
   const demoEntry = useSaving(
     (as: 'keeper' | 'helper') => data(client.POST('/api/demo', { params: { query: { as } } })),
-    enter,
+    entered,
   )
   return (
     <main className={shared.gate}>
@@ -129,7 +128,6 @@ const CLAIM: Panel<keyof Schemas['Claim']> = {
 }
 
 function Claim() {
-  const enter = useEnter()
   const form = useTyped(CLAIM)
   const claiming = useSaving(
     () => data(client.POST('/api/claim', { body: form.body as Schemas['Claim'] })),

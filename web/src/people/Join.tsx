@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useNavigate, useParams } from 'react-router'
-import { ask, Form, type Panel, useEnter, useSaving, useTyped, Waiting } from '../kit'
+import { ask, enter, Form, type Panel, useSaving, useTyped, Waiting } from '../kit'
 import { client, data, type Schemas } from '../api/client'
 import { CREDENTIALS } from './credentials'
 import styles from './people.module.css'
@@ -12,7 +12,6 @@ const JOIN: Panel<'login' | 'password'> = { title: '', entries: CREDENTIALS }
 export default function Join() {
   const { token = '' } = useParams()
   const navigate = useNavigate()
-  const enter = useEnter()
   const form = useTyped(JOIN)
   const invited = useQuery(ask(['join', token], '/api/join/{token}', { path: { token } }))
   const joining = useSaving(

@@ -7,12 +7,12 @@ import {
   Asking,
   Choice,
   date,
+  enter,
   Faults,
   Field,
   Press,
   readOne,
   Said,
-  useEnter,
   useSaving,
   useStart,
   Waiting,
@@ -38,7 +38,6 @@ export default function SeasonPage() {
 function Begin({ again }: { again: boolean }) {
   const [level, setLevel] = useState<Level>(2)
   const [typed, setTyped] = useState('')
-  const enter = useEnter()
   const navigate = useNavigate()
   const seed = readOne('seed', typed)
   const beginning = useSaving(
@@ -88,7 +87,6 @@ function Begin({ again }: { again: boolean }) {
 
 function Playing({ season }: { season: Schemas['Practice'] }) {
   const [shown, setShown] = useState(false)
-  const enter = useEnter()
   const navigate = useNavigate()
   const verdict = useQuery({ ...ask(['practice', 'verdict'], '/api/practice/verdict'), enabled: shown })
   const leaving = useSaving(

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem'
 import { useColorScheme } from '@mui/material/styles'
 import { useNavigate } from 'react-router'
 import { client, data } from '../api/client'
-import { keepUnits, Said, stale, type System, useEnter, useSaving, useStart, useWays } from '../kit'
+import { enter, keepUnits, Said, stale, type System, useSaving, useStart, useWays } from '../kit'
 import { useSignOut } from '../people/useSignOut'
 import { text } from './text'
 
@@ -22,7 +22,6 @@ export default function OperationMenu({ anchor, onClose, onKeys, onFind }: Props
   const { colorScheme, setMode } = useColorScheme()
   const { waiting, leaving } = useSignOut()
   const navigate = useNavigate()
-  const enter = useEnter()
   const going = useSaving(
     (operation: number) => data(client.POST('/api/session/operation', { body: { operation } })),
     (start) => {
