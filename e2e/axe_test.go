@@ -155,6 +155,7 @@ func (p page) turn(path string) {
 func (p page) held(where string) {
 	p.t.Helper()
 	p.axe()
+	p.whole()
 	// At dusk nothing but the colours is another.
 	for scheme, rules := range map[string]string{"light": "", "dark": ", runOnly: ['color-contrast']"} {
 		if _, err := chromedp.Call(p.ctx, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{

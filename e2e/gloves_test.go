@@ -44,17 +44,25 @@ func (p page) goes(url, selector string) {
 	p.do(chromedp.Navigate(url), shown(selector))
 }
 
+// whole waits for what comes late, such as the calendar of a day.
+func (p page) whole() {
+	p.t.Helper()
+	p.until(`!document.querySelector('[aria-busy="true"]')`)
+}
+
 // fits fails where something to press is smaller than a gloved finger, type is smaller than
 // reads at arm's length, or what acts is out of sight.
 func (p page) fits(where string, acts ...string) {
 	p.t.Helper()
+	p.whole()
 	p.do(chromedp.Evaluate[chromedp.Void](`scrollTo(0, 0)`))
 	wrong, err := look(p, chromedp.Evaluate[[]string](`(() => {
 		const seen = (e) => e.checkVisibility({ visibilityProperty: true }) && !e.closest('.skip')
 		const name = (e) => e.tagName + ' ' + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 40) + ' ' + JSON.stringify(e.dataset) + ' ' + (e.closest('[data-path]')?.dataset.path ?? '')
 		const targets = [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="button"], [role="radio"], [role="checkbox"], [role="slider"], [data-gap]')]
 		const small = targets.filter(seen).flatMap((e) => {
-			const labelled = e.closest('label, [data-target]') ?? e.closest('.MuiInputBase-root') ?? e
+			const field = e.matches('button') ? null : e.closest('.MuiInputBase-root, .MuiPickersInputBase-root')
+			const labelled = e.closest('label, [data-target]') ?? field ?? e
 			const { width, height } = labelled.getBoundingClientRect()
 			return width > 0 && (width < 55.5 || height < 55.5) ? [Math.round(width) + ' x ' + Math.round(height) + ': ' + name(e)] : []
 		})

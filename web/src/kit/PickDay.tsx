@@ -17,7 +17,7 @@ export function PickDay(props: DayProps) {
 
 /** The day as it stands, until the field is there. */
 const Soon = ({ label, value }: DayProps) => (
-  <div className={`${shared.field} ${styles.soon}`}>
+  <div className={`${shared.field} ${styles.soon}`} aria-busy>
     <small>{label}</small>
     <span>{/^\d/.test(value) && date(value)}</span>
   </div>
