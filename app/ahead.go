@@ -51,7 +51,8 @@ type miteYear struct {
 	counts        []mites.Count
 	given         []outlook.Dose
 	neighbours    []outlook.Drift // what is known of the hives beside it
-	stood         mites.Standing  // by the newest count, while it is fresh and nothing was given since; empty: not known
+	counted       fit.Counted     // by the newest count
+	stood         mites.Standing  // by it, while it is fresh and nothing was given since; empty: not known
 	threshold     func(calendar.Day) float64
 }
 
@@ -79,8 +80,12 @@ func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []stor
 	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
 	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	m.given = lo.Filter(outlook.Given(m.bees.Treatments, d.today()), func(o outlook.Dose, _ int) bool { return max(o.To, o.From+1) > m.begins })
-	if last := m.newest(); len(m.counts) > 0 && on-last.On <= outlook.Fresh && lo.NoneBy(m.given, func(o outlook.Dose) bool { return o.From >= last.On }) {
-		m.stood = thresholds.Stand(last, yard.Latitude).Stands
+	m.counted = fit.Counted{Standing: mites.Uncounted}
+	if len(m.counts) > 0 {
+		m.counted = countedOf(m.newest(), yard.Latitude, thresholds)
+		if last := m.counted.On; on-last <= outlook.Fresh && lo.NoneBy(m.given, func(o outlook.Dose) bool { return o.From >= last }) {
+			m.stood = m.counted.Standing
+		}
 	}
 	return m
 }
@@ -196,10 +201,10 @@ func (m miteYear) tell(f lived) wire.MiteYear {
 	coming := f.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: last, Every: everyDays, Given: m.given, Threshold: m.threshold})[0]
 	crossing := coming.Crossing
 	out := wire.MiteYear{
-		Today: written(m.today), Words: words.Ahead(m.lead(crossing), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()) + words.Narrowed(len(m.counts), f.narrowed),
+		Today: written(m.today), Words: words.Ahead(string(m.lead(crossing)), crossing.From, cmp.Or(crossing.To, last), crossing.Now, crossing.Chance), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()) + words.Narrowed(len(m.counts), f.narrowed),
 		From: knownDay(crossing.From), To: knownDay(crossing.To), Chance: wire.Round(crossing.Chance),
 		Points: m.points(slices.Concat(f.points, coming.Points)), Boards: []wire.TurnedBoard{},
-		Telling: lo.FilterMap(f.Counts(m.yard.Latitude, m.given), func(t outlook.Telling, _ int) (string, bool) {
+		Telling: lo.FilterMap(f.Counts(m.yard.Latitude, m.given, outlook.ThisMonth), func(t outlook.Telling, _ int) (string, bool) {
 			return words.Telling(t.Of, t.Narrows, m.today), t.Narrows >= outlook.WorthTelling
 		}),
 	}
@@ -225,8 +230,8 @@ func (m miteYear) points(of []outlook.Point) []wire.MitePoint {
 var broodNames = lo.MapEntries(broodSeen, func(b fit.Brood, as outlook.Brood) (outlook.Brood, string) { return as, string(b) })
 
 // lead is which sentence leads.
-func (m miteYear) lead(c outlook.Crossing) string {
-	return string(c.Lead(m.today, len(m.counts), m.stood))
+func (m miteYear) lead(c outlook.Crossing) fit.Lead {
+	return c.Lead(m.today, len(m.counts), m.stood)
 }
 
 // newest is the newest count; an empty one without any.
@@ -234,8 +239,5 @@ func (m miteYear) newest() mites.Count {
 	return lo.MaxBy(m.counts, func(a, b mites.Count) bool { return a.On > b.On })
 }
 
-// lastCount is its day; 0 without one.
-func (m miteYear) lastCount() calendar.Day { return m.newest().On }
-
 // sinceCount is how many days ago that was.
-func (m miteYear) sinceCount() int { return int(m.today - m.lastCount()) }
+func (m miteYear) sinceCount() int { return int(m.today - m.counted.On) }

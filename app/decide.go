@@ -72,7 +72,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	forecasts := d.forecasts(ctx, yards)
 	told := reasons{places: map[string]int{}, day: day, met: map[string]float64{}}
 	for i, y := range yards {
-		m := matrix{yard: y, forecast: forecasts[i], under: under, day: day, today: d.today(), people: q.People, helps: d.helps(standing[y.ID])}
+		m := matrix{yard: y, forecast: forecasts[i], under: under, day: day, today: d.today(), people: q.People}
 		yard := m.write(standing[y.ID], &told)
 		if e, typed := expected[yardDay{y.ID, day}]; typed {
 			yard.Expected = &e
@@ -81,6 +81,7 @@ func (d Desk) Decide(ctx context.Context, q Question) (wire.Decide, error) {
 	}
 	out.Reasons = append(out.Reasons, told.list...)
 	if of.soFar == nil && len(colonies) <= wholeAtOnce {
+		out.Foreseeing = !lo.EveryBy(colonies, func(k situation) bool { return k.foretold })
 		d.foreseeAll(yards)
 	}
 	return out, nil
@@ -99,7 +100,6 @@ type matrix struct {
 	under      [len(method.All)]chosen
 	day, today calendar.Day
 	people     int
-	helps      map[string]bool // the colonies whose counts would tell most
 }
 
 func (m matrix) write(colonies []situation, told *reasons) wire.DecideYard {
@@ -116,7 +116,7 @@ func (m matrix) write(colonies []situation, told *reasons) wire.DecideYard {
 	for i, k := range colonies {
 		row := wire.DecideColony{
 			ID: k.row.ID, Name: k.row.Name, Nuc: k.row.Nuc, Boxes: len(k.row.Boxes), Seams: seamsOf(k.bees),
-			Need: string(need[i]), Count: k.count, Helps: m.helps[k.row.ID], Cells: make([]wire.Cell, len(cases)),
+			Need: string(need[i]), Count: k.count, Helps: k.bees.Ahead.Count.Kind != "", Cells: make([]wire.Cell, len(cases)),
 		}
 		for j, c := range cases {
 			c.Colony = k.bees

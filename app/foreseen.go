@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"keeler/core/calendar"
+	"keeler/core/fit"
 	"keeler/core/outlook"
 	"keeler/store"
 	"keeler/wire"
@@ -19,12 +20,30 @@ import (
 
 // foreseen is what the model made of a colony, in short.
 type foreseen struct {
-	key   uint64 // of all that it was made of
-	today calendar.Day
-	last  calendar.Day // the newest count
+	key uint64 // of all that it was made of
+	grounds
 	outlook.Prospect
+	ahead  fit.Ahead // what it says to who decides, once all of its yard were made
 	points []outlook.Point
 	drift  outlook.Drift
+}
+
+// grounds are of what a forecast was made, as far as who decides knows it too: the day, the newest count, and the newest dose of
+// the last year, 0 without one.
+type grounds struct{ today, counted, given calendar.Day }
+
+func (d Desk) grounds(counted fit.Counted, bees fit.Colony) grounds {
+	b := grounds{today: d.today()}
+	const year = 365
+	if counted.On >= b.today-year {
+		b.counted = counted.On
+	}
+	for _, t := range bees.Treatments {
+		if t.Given >= b.today-year {
+			b.given = max(b.given, t.Given, t.Out)
+		}
+	}
+	return b
 }
 
 func prospect(f foreseen, _ int) outlook.Prospect { return f.Prospect }
@@ -76,7 +95,7 @@ func (k *foresight) begin(operation uint64) (done func(), free bool) {
 // key is a sum over all that the model goes by.
 func (m miteYear) key() uint64 {
 	sum := fnv.New64a()
-	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.neighbours, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts)
+	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.neighbours, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts, m.stood)
 	for _, l := range m.looks {
 		_, _ = fmt.Fprint(sum, l.On, lo.FromPtr(l.Quarters), l.Brood)
 	}
@@ -94,9 +113,34 @@ func (d Desk) foresee(m miteYear) foreseen {
 	}
 	of := m.follow(inSmall, false)
 	come := of.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: m.today + aheadFor, Every: 2 * everyDays, Given: m.given, Threshold: m.threshold})[0]
-	f := foreseen{key: key, today: m.today, last: m.lastCount(), points: come.Points, Prospect: outlook.Prospect{Crossing: come.Crossing, Telling: of.Counts(m.yard.Latitude, m.given)}}
+	f := foreseen{
+		key: key, grounds: d.grounds(m.counted, m.bees), points: come.Points,
+		Prospect: outlook.Prospect{Crossing: come.Crossing, Lead: m.lead(come.Crossing), Telling: of.Counts(m.yard.Latitude, m.given, outlook.ThisWeek)},
+	}
 	d.app.foresight.put(m.row.ID, f)
 	return f
+}
+
+// compare keeps what the forecasts of all hives of a yard, held against each other, say to who decides.
+func (d Desk) compare(years []miteYear, of []foreseen) {
+	needs, _ := fit.Needs(lo.Map(years, func(m miteYear, _ int) fit.Counted {
+		m.counted.Colony = &m.bees
+		return m.counted
+	}), d.today())
+	for i, a := range outlook.Ahead(lo.Map(of, prospect), needs, d.today()+aheadFor) {
+		of[i].ahead = a
+		d.app.foresight.put(years[i].row.ID, of[i])
+	}
+}
+
+// foretell puts into what is known of a colony what a forecast says of it, if there is one of all that is known.
+func (d Desk) foretell(k *situation) bool {
+	f, has := d.app.foresight.get(k.row.ID)
+	if !has || f.ahead.Lead == "" || f.grounds != d.grounds(k.stands, k.bees) {
+		return false
+	}
+	k.bees.Ahead = f.ahead
+	return true
 }
 
 // miteYears are what is known of the colonies of a yard.
@@ -140,10 +184,13 @@ func (d Desk) YardAhead(ctx context.Context, id string) (wire.YardAhead, error) 
 		})
 	}
 	all.Wait()
+	if out.More == 0 {
+		d.compare(years, of)
+	}
 	for i, m := range years {
 		f := of[i]
 		out.Hives = append(out.Hives, wire.HiveAhead{
-			ID: m.row.ID, Name: m.row.Name, Words: words.AheadInShort(m.lead(f.Crossing), f.From, f.To, f.Now), Chance: wire.Round(f.Chance),
+			ID: m.row.ID, Name: m.row.Name, Words: words.AheadInShort(string(f.Lead), f.From, f.To, f.Now), Chance: wire.Round(f.Chance),
 			Counts: len(m.counts), Points: m.points(f.points),
 		})
 	}
@@ -165,31 +212,15 @@ func (d Desk) foreseeAll(yards []store.Yard) {
 		defer done()
 		for _, y := range yards {
 			r := reading{ctx: context.Background()}
-			for _, m := range d.miteYears(&r, y.ID) {
+			years := d.miteYears(&r, y.ID)
+			d.compare(years, lo.Map(years, func(m miteYear, _ int) foreseen {
 				begun := time.Now()
-				d.foresee(m)
-				time.Sleep(time.Since(begun)) // half of a processor is left to those who wait
-			}
+				defer func() { time.Sleep(time.Since(begun)) }() // half of a processor is left to those who wait
+				return d.foresee(m)
+			}))
 			if r.err != nil {
 				return // who asks for it next is told
 			}
 		}
 	}()
-}
-
-// helps are the colonies of a yard whose counts would tell most, as far as that was reckoned today from the counts that
-// there are.
-func (d Desk) helps(colonies []situation) map[string]bool {
-	var of []outlook.Prospect
-	var ids []string
-	for _, k := range colonies {
-		if f, has := d.app.foresight.get(k.row.ID); has && f.today == d.today() && f.last == k.stands.On {
-			of, ids = append(of, f.Prospect), append(ids, k.row.ID)
-		}
-	}
-	out := map[string]bool{}
-	for _, i := range outlook.Sample(of) {
-		out[ids[i]] = true
-	}
-	return out
 }

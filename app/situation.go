@@ -22,6 +22,8 @@ type situation struct {
 	count  *wire.Standing
 	stands fit.Counted
 	board  calendar.Day // since when a clean board lies under it; 0: nobody said
+	// foretold: the forecast of its mites in bees is of all that is known.
+	foretold bool
 }
 
 // situations tells of living colonies, in a fixed number of statements. those are the same
@@ -38,6 +40,9 @@ func (d Desk) situations(r *reading, rows []store.Colony, those store.Among, lat
 		if i, here := at[c.ColonyID]; here {
 			out[i].counted(c, latitudes[out[i].row.YardID], thresholds)
 		}
+	}
+	for i := range out {
+		out[i].foretold = d.foretell(&out[i])
 	}
 	return out
 }

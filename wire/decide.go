@@ -15,6 +15,7 @@ type Decide struct {
 	Reasons    []Reason     `json:"reasons" doc:"Every reason that occurs, once; cells name them by their place here."`
 	Yards      []DecideYard `json:"yards"`
 	SoFar      *SoFar       `json:"so_far,omitempty"`
+	Foreseeing bool         `json:"foreseeing,omitempty" doc:"The mites to come are being reckoned for some of its hives: asked again, it has the reasons that come of it."`
 }
 
 // Reason is why a method fits or does not.
@@ -59,7 +60,7 @@ type DecideColony struct {
 	Seams *float64  `json:"seams,omitempty" doc:"Full seams as last seen."`
 	Need  string    `json:"need" enum:"treat,with_yard,watch,none,count,count_again"`
 	Count *Standing `json:"count,omitempty"`
-	Helps bool      `json:"count_helps,omitempty" doc:"A count of it this week would tell most in its yard, by the model of mites; left out where that was not reckoned yet."`
+	Helps bool      `json:"count_helps,omitempty" doc:"A count of it would tell more than one of most hives of its yard, by the forecast of mites; left out where that was not reckoned yet."`
 	Cells []Cell    `json:"cells" doc:"dribble, strip, pad."`
 }
 

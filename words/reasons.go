@@ -35,6 +35,10 @@ func variant(r fit.Reason) string {
 		if r.To != 0 {
 			return "to"
 		}
+	case "count_first", "count_helps":
+		if r.Figures[1] == 0 {
+			return "wash"
+		}
 	}
 	return ""
 }
@@ -62,6 +66,8 @@ func filled(what string, r fit.Reason, day calendar.Day) string {
 		return days(int(r.Figures[i] + 0.5))
 	case "seams":
 		return Quarters(r.Figures[i])
+	case "chances":
+		return chances(r.Figures[i])
 	}
 	return tenths(r.Figures[i])
 }

@@ -89,6 +89,7 @@ type Colony struct {
 	Break      Break
 	Treatments []treatment.Treatment
 	Jobs       []OpenJob
+	Ahead      Ahead // what a forecast of its mites says
 }
 
 // Unite is what is known of a colony that another was united with on a day: of each

@@ -38,6 +38,8 @@ var Rules = []Rule{
 	{"days to walk", []method.Name{method.Strip}, walking},
 	{"frost at night", []method.Name{method.Dribble}, frost},
 	{"weather", nil, weather},
+	{"mites to come", nil, mitesAhead},
+	{"a count first", nil, countHelps},
 }
 
 // How long what was seen holds, in days: seams and stores change slowly, supers by the

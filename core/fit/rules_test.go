@@ -1,10 +1,12 @@
 package fit
 
 import (
+	"slices"
 	"testing"
 
 	"keeler/core/calendar"
 	"keeler/core/method"
+	"keeler/core/mites"
 	"keeler/core/treatment"
 )
 
@@ -68,6 +70,13 @@ func broken(began, ended, looked calendar.Day) func(*Case) {
 			c.Colony.Break.Resumed = c.On - ended
 		}
 		opened(c.On+looked, false, false)(c)
+	}
+}
+
+// foretold is a forecast of mites with what leads, and the kind of the count that would tell most.
+func foretold(lead Lead, kind mites.Kind) func(*Case) {
+	return func(c *Case) {
+		c.Colony.Ahead = Ahead{Lead: lead, Count: mites.Count{Kind: kind, On: c.On + 7, Days: 7}, Narrows: 0.3}
 	}
 }
 
@@ -311,6 +320,23 @@ func TestEachRule(t *testing.T) {
 		{"weather", "frost", func() Case { return fit(method.Dribble, december, -1) }, func(*Case) {}, DoesNotFit, "too_cold"},
 		{"weather", "28 °C, formic acid", warmFormic, func(*Case) {}, WithCare, "window_fair"},
 		{"weather", "8 °C, formic acid", coldFormic, func(*Case) {}, DoesNotFit, "too_cold"},
+
+		// A forecast of mites never makes a method fit or not.
+		{"mites to come", "over already", winter, foretold(OverNow, ""), Fits, "ahead_now"},
+		{"mites to come", "in spring, strips", strips, foretold(OverBetween, ""), Fits, "ahead_between"},
+		{"mites to come", "nobody counted", winter, foretold(Uncounted, ""), Fits, ""},
+		{"mites to come", "counted this week", winter, foretold(CountedOver, ""), Fits, ""},
+		{"mites to come", "nothing reckoned", winter, func(*Case) {}, Fits, ""},
+		{"a count first", "nobody counted", winter, foretold(Uncounted, mites.Board), WithCare, "count_first"},
+		{"a count first", "perhaps over", formic, foretold(PerhapsNow, mites.Wash), WithCare, "count_first"},
+		{"a count first", "perhaps over, and more so in another hive", winter, foretold(PerhapsNow, ""), Fits, ""},
+		{"a count first", "perhaps over, in a yard that is treated", winter, func(c *Case) {
+			foretold(PerhapsNow, mites.Board)(c)
+			c.Colony.Ahead.Settled = true
+		}, Fits, "count_helps"},
+		{"a count first", "surely over", winter, foretold(OverNow, mites.Board), Fits, "count_helps"},
+		{"a count first", "under by a fresh count", winter, foretold(CountedUnder, mites.Board), Fits, "count_helps"},
+		{"a count first", "under for months", winter, foretold(NotBefore, mites.Board), Fits, "count_helps"},
 	} {
 		exercised[c.rule] = true
 		k := c.from()
@@ -353,6 +379,22 @@ func TestOverdueStandsFirst(t *testing.T) {
 	j := Judge(c)
 	if r := j.Reasons[0]; r.Code != "overdue" || r.Figures[0] != 14 || r.Figures[1] != 70 || j.Verdict != DoesNotFit {
 		t.Errorf("got %+v", j)
+	}
+}
+
+// A board is told by the day it is put in, with what it would tell; what holds until the last day that was reckoned, by that.
+func TestForetold(t *testing.T) {
+	c := winter()
+	c.Colony.Ahead = Ahead{
+		Lead: NotBefore, Now: 0.02, Chance: 0.07, By: december + 200,
+		Count: mites.Count{Kind: mites.Board, On: december + 14, Days: 7}, Narrows: 0.314,
+	}
+	to, count := Judge(c).Reasons[2], Judge(c).Reasons[3]
+	if to.Code != "ahead_not_before" || to.From != 0 || to.To != december+200 || !slices.Equal(to.Figures, []float64{0.02, 0.07}) {
+		t.Errorf("got %+v", to)
+	}
+	if count.Code != "count_helps" || count.From != december+7 || !slices.Equal(count.Figures, []float64{31, 7, 0}) {
+		t.Errorf("got %+v", count)
 	}
 }
 

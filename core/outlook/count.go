@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"keeler/core/calendar"
 	"keeler/core/mites"
 )
 
@@ -13,22 +14,27 @@ type Telling struct {
 	Narrows float64     // 0 to 1
 }
 
+// For how many days counts are weighed against each other.
 const (
-	countWithin  = 28 // days
-	countEvery   = 7
+	ThisWeek  = 7
+	ThisMonth = 28
+)
+
+const (
+	countEvery   = 7   // days
 	lookedAt     = 60  // days ahead, for which the band is to be narrow
 	sampleBees   = 300 // of a wash
 	boardLies    = 7   // days
 	boardIsWorth = 0.8 // of what a wash would tell: it opens no hive and kills no bee
 )
 
-// Counts are the counts that could be made in the coming weeks, if nothing is done until then: of each kind the one that
+// Counts are the counts that could be made within so many days, if nothing is done until then: of each kind the one that
 // narrows the band most, a board first where it tells about as much. In the cold half-year no bees are taken for a wash.
-func (f *Filter) Counts(latitude float64, given []Dose) []Telling {
+func (f *Filter) Counts(latitude float64, given []Dose, within calendar.Day) []Telling {
 	on := f.copy()
 	var of []mites.Count
 	var logs [][]float64 // of each, what each colony would have it be
-	for day := f.Day; day <= f.Day+countWithin; day += countEvery {
+	for day := f.Day; day <= f.Day+within; day += countEvery {
 		on.Live(day, given, nil)
 		if day-f.Day >= boardLies {
 			of = append(of, mites.Count{Kind: mites.Board, Days: boardLies, On: day})

@@ -14,7 +14,7 @@ import (
 func TestCounts(t *testing.T) {
 	begins := Begins{Latitude: 50, Day: newYear + 120, Low: 5, High: 500}
 	f := NewFilter(begins, 300, 7)
-	said := f.Counts(50, nil)
+	said := f.Counts(50, nil, ThisMonth)
 	if len(said) != 2 || said[0].Narrows <= 0.1 || said[0].Narrows >= 1 {
 		t.Fatalf("%+v", said)
 	}
@@ -36,11 +36,16 @@ func TestCounts(t *testing.T) {
 		}
 		within(t, "what a "+string(s.Of.Kind)+" leaves open, to what was said", sum/times/(1-s.Narrows), 0.6, 1.34)
 	}
+	for i, s := range f.Counts(50, nil, ThisWeek) {
+		if begun := s.Of.Began(); begun < f.Day || begun > f.Day+ThisWeek || s.Narrows > said[i].Narrows && s.Of.Kind == said[i].Of.Kind {
+			t.Errorf("this week %+v, and this month %+v", s, said[i])
+		}
+	}
 	f.Count(mites.Count{Kind: mites.Wash, Mites: 4, Bees: 300, On: f.Day})
-	if again := f.Counts(50, nil); again[0].Narrows >= said[0].Narrows {
+	if again := f.Counts(50, nil, ThisMonth); again[0].Narrows >= said[0].Narrows {
 		t.Errorf("counted, another would tell %.2f, of %.2f", again[0].Narrows, said[0].Narrows)
 	}
-	for _, s := range NewFilter(Begins{Latitude: 57, Day: calendar.Of(2026, 12, 4), Low: 5, High: 500}, 100, 1).Counts(57, nil) {
+	for _, s := range NewFilter(Begins{Latitude: 57, Day: calendar.Of(2026, 12, 4), Low: 5, High: 500}, 100, 1).Counts(57, nil, ThisMonth) {
 		if s.Of.Kind != mites.Board {
 			t.Error("bees are washed in December")
 		}

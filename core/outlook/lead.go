@@ -2,22 +2,8 @@ package outlook
 
 import (
 	"keeler/core/calendar"
+	"keeler/core/fit"
 	"keeler/core/mites"
-)
-
-// Lead is which sentence about a colony leads.
-type Lead string
-
-// The leads. Without a count nothing is told but that, and what a fresh count says goes before all that a model does.
-const (
-	Uncounted    Lead = "uncounted"
-	CountedOver  Lead = "counted_over"
-	CountedUnder Lead = "counted_under" // though the model has it over
-	OverNow      Lead = "now"
-	PerhapsNow   Lead = "perhaps:now"
-	OverBetween  Lead = "between"
-	PerhapsLater Lead = "perhaps"
-	NotBefore    Lead = "not_before"
 )
 
 // Fresh is for how many days a count goes before the model, where nothing was given since.
@@ -28,22 +14,22 @@ const probably = 0.8
 
 // Lead tells a crossing that was reckoned on a day from so many counts; stood is how the newest of them stands while it is
 // fresh, or else empty.
-func (c Crossing) Lead(today calendar.Day, counts int, stood mites.Standing) Lead {
+func (c Crossing) Lead(today calendar.Day, counts int, stood mites.Standing) fit.Lead {
 	switch {
 	case counts == 0:
-		return Uncounted
+		return fit.Uncounted
 	case stood == mites.Over:
-		return CountedOver
+		return fit.CountedOver
 	case stood == mites.Under && c.From == today:
-		return CountedUnder
+		return fit.CountedUnder
 	case c.Now >= probably:
-		return OverNow
+		return fit.OverNow
 	case c.From == today:
-		return PerhapsNow
+		return fit.PerhapsNow
 	case c.To != 0:
-		return OverBetween
+		return fit.OverBetween
 	case c.From != 0:
-		return PerhapsLater
+		return fit.PerhapsLater
 	}
-	return NotBefore
+	return fit.NotBefore
 }

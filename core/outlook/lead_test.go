@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/fit"
 	"keeler/core/mites"
 )
 
@@ -16,18 +17,18 @@ func TestLead(t *testing.T) {
 		of     Crossing
 		counts int
 		stood  mites.Standing
-		want   Lead
+		want   fit.Lead
 	}{
-		{over, 0, "", Uncounted},
-		{over, 3, mites.Over, CountedOver},
-		{over, 3, mites.Under, CountedUnder},
-		{over, 3, "", OverNow},
-		{Crossing{From: today, To: today + 20, Now: 0.5, Chance: 1}, 3, "", PerhapsNow},
-		{Crossing{From: today, To: today + 20, Now: 0.79, Chance: 1}, 3, "", PerhapsNow},
-		{Crossing{From: today + 5, To: today + 20, Now: 0.05, Chance: 1}, 3, mites.Under, OverBetween},
-		{Crossing{From: today + 5, Chance: 0.4}, 3, "", PerhapsLater},
-		{Crossing{Chance: 0.05}, 3, "", NotBefore},
-		{Crossing{Chance: 0.05}, 3, mites.Over, CountedOver},
+		{over, 0, "", fit.Uncounted},
+		{over, 3, mites.Over, fit.CountedOver},
+		{over, 3, mites.Under, fit.CountedUnder},
+		{over, 3, "", fit.OverNow},
+		{Crossing{From: today, To: today + 20, Now: 0.5, Chance: 1}, 3, "", fit.PerhapsNow},
+		{Crossing{From: today, To: today + 20, Now: 0.79, Chance: 1}, 3, "", fit.PerhapsNow},
+		{Crossing{From: today + 5, To: today + 20, Now: 0.05, Chance: 1}, 3, mites.Under, fit.OverBetween},
+		{Crossing{From: today + 5, Chance: 0.4}, 3, "", fit.PerhapsLater},
+		{Crossing{Chance: 0.05}, 3, "", fit.NotBefore},
+		{Crossing{Chance: 0.05}, 3, mites.Over, fit.CountedOver},
 	} {
 		if got := c.of.Lead(today, c.counts, c.stood); got != c.want {
 			t.Errorf("%+v after %d counts that stand %q: %s, want %s", c.of, c.counts, c.stood, got, c.want)
@@ -39,7 +40,7 @@ func TestLead(t *testing.T) {
 // next to nothing.
 func TestSample(t *testing.T) {
 	hive := func(chance, narrows float64) Prospect {
-		return Prospect{Crossing{Chance: chance}, []Telling{{Narrows: narrows}}}
+		return Prospect{Crossing: Crossing{Chance: chance}, Telling: []Telling{{Narrows: narrows}}}
 	}
 	yard := []Prospect{hive(0.5, 0.04), hive(0.99, 0.3), {}, hive(0.5, 0.2), hive(0.5, 0.3), hive(0, 0.5), hive(0.1, 0.1)}
 	// By hand: 0.3 × 0.35 = 0.105; 0.2 × 0.35 = 0.07; 0.5 × 0.1 = 0.05; 0.3 × 0.11 = 0.033; three of seven.
@@ -51,6 +52,26 @@ func TestSample(t *testing.T) {
 	}
 	if got := Sample(nil); len(got) != 0 {
 		t.Errorf("of none %v", got)
+	}
+}
+
+// Who decides is told what leads, and in one hive of three which count would tell most; where one is over, the yard is settled.
+func TestSaidToWhoDecides(t *testing.T) {
+	board := mites.Count{Kind: mites.Board, Days: 7, On: 20}
+	open := Prospect{Crossing{From: 10, Now: 0.4, Chance: 0.6}, fit.PerhapsNow, []Telling{{board, 0.3}}}
+	sure := Prospect{Crossing{Chance: 0.02}, fit.NotBefore, []Telling{{board, 0.1}}}
+	got := Ahead([]Prospect{sure, open}, []fit.Need{fit.NeedNone, fit.NeedWatch}, 210)
+	want := []fit.Ahead{
+		{Lead: fit.NotBefore, Chance: 0.02, By: 210},
+		{Lead: fit.PerhapsNow, Now: 0.4, Chance: 0.6, From: 10, By: 210, Count: board, Narrows: 0.3},
+	}
+	if !slices.Equal(got, want) {
+		t.Errorf("got %+v", got)
+	}
+	for _, a := range Ahead([]Prospect{sure, open}, []fit.Need{fit.NeedTreat, fit.NeedYard}, 210) {
+		if !a.Settled {
+			t.Errorf("of a yard that is treated: %+v", a)
+		}
 	}
 }
 

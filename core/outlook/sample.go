@@ -3,6 +3,9 @@ package outlook
 import (
 	"cmp"
 	"slices"
+
+	"keeler/core/calendar"
+	"keeler/core/fit"
 )
 
 // WorthTelling is by which share a count must narrow the band to be worth a word.
@@ -16,6 +19,7 @@ const (
 // Prospect is what is ahead of a colony, and what counts of it would tell, the best first.
 type Prospect struct {
 	Crossing
+	Lead    fit.Lead
 	Telling []Telling
 }
 
@@ -38,4 +42,21 @@ func Sample(of []Prospect) []int {
 	}
 	slices.SortStableFunc(places, func(a, b int) int { return cmp.Compare(of[b].worth(), of[a].worth()) })
 	return places[:min(len(places), (len(of)+aHiveIn-1)/aHiveIn)]
+}
+
+// Ahead are what the forecasts of the colonies of a yard, by a last day, say to who decides. needs are what they need by their
+// counts: where one is over its threshold the whole yard is treated, and no further count decides that.
+func Ahead(of []Prospect, needs []fit.Need, by calendar.Day) []fit.Ahead {
+	out := make([]fit.Ahead, len(of))
+	for i, p := range of {
+		out[i] = fit.Ahead{
+			Lead: p.Lead, Now: p.Now, Chance: p.Chance, By: by, From: p.From, To: p.To,
+			Settled: needs[i] == fit.NeedTreat || needs[i] == fit.NeedYard,
+		}
+	}
+	for _, i := range Sample(of) {
+		best := of[i].Telling[0]
+		out[i].Count, out[i].Narrows = best.Of, best.Narrows
+	}
+	return out
 }
