@@ -97,6 +97,17 @@ func (o owner) stands(yards, hives int) {
 	_ = response.Body.Close()
 }
 
+// Forecasts of mites come in the background: what they make of a hive weighs with its other reasons as soon as it is there,
+// on a page that is open already.
+func TestForecastsComeIntoDecide(t *testing.T) {
+	p := entered(t, up(t, true).URL+"/decide", browser.Desk)
+	p.says(`[data-row="S8"]`, "with care", "count it first", "a count here would tell most")
+	p.until(`!document.querySelector('[data-foreseeing]')`)
+	p.click(`[data-row="S8"] [data-cell="dribble"]`)
+	p.says("[data-reasons]", "Nobody can say yet whether it is over the threshold", "If there is time, count it first", "By the forecast of mites it may be over the threshold already")
+	p.says(`[data-row="R3"]`, "treat", "in a job") // counted over, as all of its yard are treated: no forecast weighs
+}
+
 // Of more than 500 hives the first yards are shown first, and say so, and all of them after it; what
 // goes over all is told of all alone.
 func TestManyHivesComeInTwo(t *testing.T) {

@@ -55,7 +55,7 @@ var views = []view{
 	{name: "pad-desk", size: browser.Desk, path: "/mix", wait: "[data-dose]", do: []browser.Action{
 		click(`[data-choose="pad"]`), shown("[data-given]"),
 	}},
-	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "[data-tick-all]", member: true, do: []browser.Action{
+	{name: "decide-desk", size: browser.Desk, path: "/decide", wait: "main:not(:has([data-foreseeing])) [data-tick-all]", member: true, do: []browser.Action{
 		script(`document.querySelector('[data-jobs]').scrollIntoView()`), shown(saltmarsh + "[data-tick-all]"),
 		click(saltmarsh + "[data-tick-all]"), shown("[data-shares] li"), click(saltmarsh + `[data-row="S7"] [data-cell="dribble"]`),
 		script(`document.querySelector('[data-decide-yard="Saltmarsh Hut"]').scrollIntoView()`),

@@ -16,11 +16,11 @@ import {
   useStart,
   Waiting,
 } from '../kit'
-import { useQuery } from '@tanstack/react-query'
+import { type Query, useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { FACTS, type Method, METHODS } from '../method/facts'
-import { Problem } from '../api/client'
+import { Problem, type Schemas } from '../api/client'
 import styles from './DecideScreen.module.css'
 import { Expected } from './Expected'
 import { JobDocket } from './JobDocket'
@@ -33,6 +33,10 @@ import { YardMatrix } from './YardMatrix'
 
 const ALL: Narrowed = { ways: [], find: '' }
 const NONE: string[] = []
+
+/** ms: forecasts of mites come in the background; the longer they take, the more seldom they are asked for. */
+const untilForeseen = ({ state }: Query<Schemas['Decide']>) =>
+  state.data?.foreseeing ? 500 * 2 ** Math.min(state.dataUpdateCount, 7) : false
 
 /** Decide: which colony needs what, which method fits each, on which day. */
 export default function DecideScreen() {
@@ -58,7 +62,10 @@ export default function DecideScreen() {
   const set = choice.set
   const query = { day: c.day, people, ...c.under }
   const decide = useShownFirst(
-    (first) => ask(['decide', { ...query, first }], '/api/decide', { query: { ...query, first } }),
+    (first) => ({
+      ...ask(['decide', { ...query, first }], '/api/decide', { query: { ...query, first } }),
+      refetchInterval: untilForeseen,
+    }),
     { enabled: reader.readable, keep: true },
   )
   const { error } = decide.query
@@ -107,6 +114,11 @@ export default function DecideScreen() {
       <main className={styles.main}>
         <div className={styles.head}>
           <h1>{text.title}</h1>
+          {d?.foreseeing && (
+            <small className="quiet" role="status" data-foreseeing>
+              {text.foreseeing}
+            </small>
+          )}
           <div className={styles.day}>
             <Faults value={error instanceof Problem ? error.faults : {}}>
               {(d ?? error) && (
