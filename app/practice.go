@@ -126,8 +126,8 @@ func (d Desk) settle(ctx context.Context) error {
 	if _, err = d.AddColonies(ctx, all); err != nil {
 		return err
 	}
-	for ingredient, l := range practiceLots {
-		l.ID, l.Ingredient, l.Name = uuid.NewString(), ingredient, words.PracticeLot()
+	for _, l := range practiceLots {
+		l.ID, l.Name = uuid.NewString(), words.PracticeLot()
 		if _, err := d.AddLot(ctx, l); err != nil {
 			return err
 		}
@@ -136,9 +136,9 @@ func (d Desk) settle(ctx context.Context) error {
 }
 
 // practiceLots are in stock when a season begins, at prices of about what is paid, in any money.
-var practiceLots = map[string]wire.Lot{
-	"acid": {Amount: 1000, Price: 15}, "sugar": {Amount: 10_000, Price: 1.5}, "glycerol": {Amount: 5000, Price: 6},
-	"carrier": {Amount: 200, Price: 0.2}, "formic": {Amount: 10_000, Price: 8},
+var practiceLots = []wire.Lot{
+	{Ingredient: "acid", Amount: 1000, Price: 15}, {Ingredient: "sugar", Amount: 10_000, Price: 1.5}, {Ingredient: "glycerol", Amount: 5000, Price: 6},
+	{Ingredient: "carrier", Amount: 200, Price: 0.2}, {Ingredient: "formic", Amount: 10_000, Price: 8},
 }
 
 // endPractices throws the person's seasons of practice away.

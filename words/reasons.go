@@ -27,7 +27,7 @@ func Because(r fit.Reason, day calendar.Day) Reason {
 // variant tells apart the sentences of one code.
 func variant(r fit.Reason) string {
 	switch r.Code {
-	case "brood_present", "supers_on":
+	case "brood_present", "supers_on", "dribbled_already", "vaporised_already":
 		return strconv.Itoa(int(r.Figures[0]))
 	case "overdue":
 		return strconv.Itoa(int(r.Figures[2]))

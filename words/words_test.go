@@ -149,6 +149,8 @@ func TestBecause(t *testing.T) {
 		{fit.Reason{Code: "break_window", To: calendar.Of(2027, 1, 9)}, "In its brood break, until 9 Jan 2027."},
 		{fit.Reason{Code: "in_job", Words: "Ropewalk", On: day}, "Already in the open job Ropewalk, for 4 Dec 2026."},
 		{fit.Reason{Code: "too_cold", Figures: []float64{-2.04, 1.5, 3, 8}}, "Too cold: -2 to 1.5 °C; it needs 3 to 8 °C."},
+		{fit.Reason{Code: "dribbled_already", On: day - 12, Figures: []float64{1}}, "Already dribbled in this broodless period. A second dribble harms the same bees."},
+		{fit.Reason{Code: "dribbled_already", On: day - 112, Figures: []float64{0}}, "Already dribbled on 14 Aug 2026. A second dribble so soon harms the same bees."},
 		{fit.Reason{Code: "ahead_perhaps", From: day + 30, To: day + 200, Figures: []float64{0, 0.42}}, "By the forecast of mites it may go over the threshold from 3 Jan 2027 on if nothing is done: 4 chances in 10 by 22 Jun 2027."},
 		{fit.Reason{Code: "count_first", From: day, Figures: []float64{31, 7, 0}}, "Nobody can say yet whether it is over the threshold. A board put in on 4 Dec 2026 and read after 7 days would tell more here than in most other hives of the yard."},
 		{fit.Reason{Code: "count_helps", From: day, Figures: []float64{31, 0, 300}}, "A count here would tell more than in most other hives of the yard: a wash of 300 bees on 4 Dec 2026 would make the band of its forecast about 31 % narrower."},
