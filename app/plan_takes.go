@@ -1,12 +1,12 @@
 package app
 
 import (
+	"slices"
+
 	"keeler/core/calendar"
-	"keeler/core/method"
 	"keeler/core/stock"
 	"keeler/store"
 	"keeler/wire"
-	"slices"
 
 	"github.com/samber/lo"
 )
@@ -89,10 +89,10 @@ func takes(plan []planned, bench []wire.Colony, lots []stock.Lot) wire.PlanTakes
 	return out
 }
 
-// unseenOn are the hives that get nothing by their seams, since nobody knows those; formic acid goes by combs and boxes.
+// unseenOn are the hives that get nothing by their seams, since nobody knows those.
 func unseenOn(bench []wire.Colony, plan []planned) []string {
 	out := []string{}
-	if !lo.SomeBy(plan, func(p planned) bool { return p.under.Method != method.Pad }) {
+	if !lo.SomeBy(plan, func(p planned) bool { return p.under.Method.BySeams() }) {
 		return out
 	}
 	for _, c := range bench {

@@ -20,12 +20,9 @@ func (r *PadRequest) bare() Recipe { return Recipe{Pad: &PadRequest{Request: r.R
 
 // beginPad is formic acid to begin with: the shipped defaults, or what a card says.
 func beginPad(under string, colonies []Colony, name string, k CardContent) Recipe {
-	weakest, protocol := pad.WeakestWorking, pad.DefaultProtocol
-	if under == fit.FormicBottle {
-		protocol = pad.BottleWick
-	}
+	weakest := pad.WeakestWorking
 	r := PadRequest{Colonies: colonies, Request: pad.Request{
-		Hold: PadHold{Kind: pad.Acid, Label: weakest}, Working: weakest, Aim: pad.Aim{Protocol: protocol},
+		Hold: PadHold{Kind: pad.Acid, Label: weakest}, Working: weakest, Aim: pad.Aim{Protocol: fit.PadRecipe(under)},
 		Size: PadSize{By: pad.SizeVisit}, Balance: mixing.Balance{}.Settled(),
 	}}
 	switch {

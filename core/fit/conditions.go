@@ -4,6 +4,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/method/pad"
 	"keeler/core/treatment"
 	"slices"
 )
@@ -66,6 +67,14 @@ var stripDays, padDays = treatment.UsualDays[method.Strip], treatment.UsualDays[
 
 // FormicBottle is the protocol of one filling that lasts.
 const FormicBottle = "formic-bottle"
+
+// PadRecipe is the recipe that formic acid under conditions begins with, by its id among those of pad.
+func PadRecipe(under string) string {
+	if under == FormicBottle {
+		return pad.BottleWick
+	}
+	return pad.DefaultProtocol
+}
 
 // Protocols are the established conditions (docs/sources.md). The first of a
 // method and half-year is the default.

@@ -21,3 +21,6 @@ func (n Name) Oxalic() bool { return n == Dribble || n == Vapour }
 
 // Stays reports whether what is given stays in the hive until it is taken out.
 func (n Name) Stays() bool { return n == Strip || n == Pad }
+
+// BySeams reports whether its dose goes by the seams of bees; formic acid goes by combs and boxes.
+func (n Name) BySeams() bool { return n == Dribble || n == Strip }
