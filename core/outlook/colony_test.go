@@ -9,6 +9,14 @@ import (
 	"keeler/core/calendar"
 )
 
+// middling are the middle values.
+func middling() (p Params) {
+	for i, s := range spans {
+		p[i] = s.middle
+	}
+	return p
+}
+
 // lives brings a colony to the end of a day.
 func lives(c *Colony, to calendar.Day, given ...Dose) {
 	for c.Day < to {
@@ -30,7 +38,7 @@ func TestYear(t *testing.T) {
 		latitude float64
 		january  calendar.Day
 	}{{50, calendar.Of(2026, 1, 1)}, {-50, calendar.Of(2026, 7, 2)}} {
-		c := NewColony(Middle(), At(place.latitude), 1, place.january, 50)
+		c := NewColony(middling(), At(place.latitude), 1, place.january, 50)
 		within(t, "mites to begin with", c.Mites(), 49.9, 50.1)
 		within(t, "bees on 1 January", c.Bees(), 8_000, 15_000)
 		lives(&c, place.january+90)
@@ -60,7 +68,7 @@ func TestYear(t *testing.T) {
 func TestLongWinters(t *testing.T) {
 	for _, latitude := range []float64{42, 50, 54, 57.5, 61, 65} {
 		january := calendar.Of(2026, 1, 1)
-		c := NewColony(Middle(), At(latitude), 1, january, 50)
+		c := NewColony(middling(), At(latitude), 1, january, 50)
 		fewest, most := c.Bees(), 0.0
 		for day := range calendar.Day(240) {
 			lives(&c, january+day)
@@ -88,7 +96,7 @@ func TestTreatments(t *testing.T) {
 		{"a dribble in December, half of it", Dose{Dribble, december, december, 0.5}, 1, 0.70, 0.73}, // 1 - 0.08^0.5 = 0.717
 		{"strips that were taken out at once", Dose{Strips, august, august, 1}, 60, 0, 0},
 	} {
-		twin := NewColony(Middle(), At(50), 1, calendar.Of(2026, 1, 1), 50)
+		twin := NewColony(middling(), At(50), 1, calendar.Of(2026, 1, 1), 50)
 		lives(&twin, c.dose.From-1)
 		treated := twin
 		lives(&twin, c.dose.From+c.after)
@@ -100,7 +108,7 @@ func TestTreatments(t *testing.T) {
 // What a dribble in December killed is on the board within three weeks, most of it in one, with the one in 400 a day of
 // those that live. Source: docs/sources.md, Year of a colony.
 func TestFall(t *testing.T) {
-	c := NewColony(Middle(), At(50), 1, calendar.Of(2026, 12, 9), 1000)
+	c := NewColony(middling(), At(50), 1, calendar.Of(2026, 12, 9), 1000)
 	on := c.Day
 	lives(&c, on+21, Dose{Dribble, on, on, 1})
 	within(t, "killed", c.Killed, 900, 925) // 92 % of some 1,000
@@ -143,7 +151,7 @@ func TestNoMiteIsLost(t *testing.T) {
 
 // A queen that does not lay leaves no sealed brood after 21 days, 24 with drones, and all mites on bees.
 func TestBroodBreak(t *testing.T) {
-	c := NewColony(Middle(), At(50), 1, calendar.Of(2026, 7, 1), 500)
+	c := NewColony(middling(), At(50), 1, calendar.Of(2026, 7, 1), 500)
 	for range 25 {
 		c.Step(nil, true)
 	}
@@ -157,7 +165,7 @@ func TestLatitudes(t *testing.T) {
 		latitude float64
 		days     int // with sealed brood: 12 more than those of laying, less the first and last eggs
 	}{{0, 365}, {29, 365}, {50, 289}, {59, 247}, {75, 172}, {90, 172}, {-50, 289}} {
-		colony := NewColony(Middle(), At(c.latitude), 1, calendar.Of(2025, 1, 1), 10)
+		colony := NewColony(middling(), At(c.latitude), 1, calendar.Of(2025, 1, 1), 10)
 		n := 0
 		for range 365 {
 			colony.Step(nil, false)
@@ -172,7 +180,7 @@ func TestLatitudes(t *testing.T) {
 }
 
 func BenchmarkYear(b *testing.B) {
-	p, place := Middle(), At(50)
+	p, place := middling(), At(50)
 	for b.Loop() {
 		c := NewColony(p, place, 1, calendar.Of(2026, 1, 1), 50)
 		lives(&c, c.Day+365)

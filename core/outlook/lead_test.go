@@ -119,7 +119,7 @@ func TestLivesThroughWinter(t *testing.T) {
 		{2000, nil, true},
 		{2000, []Dose{{Strips, august, august + 56, 1}}, false},
 	} {
-		of := NewColony(Middle(), At(50), 1, august-1, c.mites)
+		of := NewColony(middling(), At(50), 1, august-1, c.mites)
 		days := 0
 		most, dead := of.Live(calendar.Of(2027, 3, 1), 50, c.given, laying, func() { days++ })
 		if dead != c.dead || dead != (most >= Unborne) {

@@ -46,14 +46,6 @@ var spans = [params]span{
 	ByDribble: {0.85, 0.92, 0.97}, ByStrips: {0.10, 0.20, 0.28}, ByFormic: {0.09, 0.16, 0.25}, ByFormicCap: {0.07, 0.12, 0.20}, ByVapour: {0.80, 0.90, 0.96},
 }
 
-// Middle are the middle values.
-func Middle() (p Params) {
-	for i, s := range spans {
-		p[i] = s.middle
-	}
-	return p
-}
-
 // Draw takes every figure from its range, below its middle as often as above it.
 func Draw(r *rand.Rand) (p Params) {
 	for i, s := range spans {

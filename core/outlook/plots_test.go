@@ -44,7 +44,7 @@ func TestPlots(t *testing.T) {
 	dribble := Dose{Dribble, newYear + 340, newYear + 340, 1}
 	marks := []string{months()}
 	for i, plan := range [][]Dose{nil, {strips}, {strips, dribble}} {
-		c := NewColony(Middle(), At(50), 1, newYear, 50)
+		c := NewColony(middling(), At(50), 1, newYear, 50)
 		var bees, mites []string
 		for day := range 365 {
 			for int(c.Day-newYear) < day {
