@@ -113,12 +113,14 @@ export default function DecideScreen() {
     <div className={styles.screen}>
       <main className={styles.main}>
         <div className={styles.head}>
-          <h1>{text.title}</h1>
-          {d?.foreseeing && (
-            <small className="quiet" role="status" data-foreseeing>
-              {text.foreseeing}
-            </small>
-          )}
+          <div className={styles.title}>
+            <h1>{text.title}</h1>
+            {d?.foreseeing && (
+              <small role="status" data-foreseeing>
+                {text.foreseeing}
+              </small>
+            )}
+          </div>
           <div className={styles.day}>
             <Faults value={error instanceof Problem ? error.faults : {}}>
               {(d ?? error) && (

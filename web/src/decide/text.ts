@@ -17,7 +17,7 @@ export const text = {
     n === 1
       ? 'One is over the threshold: treat the whole yard.'
       : `${n} are over the threshold: treat the whole yard.`,
-  foreseeing: 'Forecasts of mites are still to come: they may add a reason.',
+  foreseeing: 'Forecasts of mites are on their way',
   narrow: 'Which hives are shown',
   ways: {
     over: () => 'Over the threshold',
