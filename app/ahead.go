@@ -53,7 +53,7 @@ type miteYear struct {
 	neighbours    []outlook.Drift // what is known of the hives beside it
 	counted       fit.Counted     // by the newest count
 	stood         mites.Standing  // by it, while it is fresh and nothing was given since; empty: not known
-	threshold     func(calendar.Day) float64
+	thresholds    mites.Thresholds
 }
 
 func (d Desk) miteYear(r *reading, id string, on calendar.Day) miteYear {
@@ -76,8 +76,7 @@ func lately(colonies []string, on calendar.Day) store.Among {
 
 // known puts together what is known of a colony on a day.
 func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []store.MiteCount, thresholds mites.Thresholds, on calendar.Day) miteYear {
-	m := miteYear{row: row, yard: yard, today: on, bees: h.colony(row.ID)}
-	m.threshold = func(day calendar.Day) float64 { return thresholds.On(day, yard.Latitude).Wash }
+	m := miteYear{row: row, yard: yard, today: on, bees: h.colony(row.ID), thresholds: thresholds}
 	m.know(dayOf(row.StartedOn), h.seen[row.ID], lo.FilterMap(counted, func(c store.MiteCount, _ int) (mites.Count, bool) { return mitesOf(c), c.VoidedAt == nil }))
 	m.given = lo.Filter(outlook.Given(m.bees.Treatments, d.today()), func(o outlook.Dose, _ int) bool { return max(o.To, o.From+1) > m.begins })
 	m.counted = fit.Counted{Standing: mites.Uncounted}
@@ -89,6 +88,9 @@ func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []stor
 	}
 	return m
 }
+
+// threshold is that of a day, mites on 100 bees.
+func (m miteYear) threshold(on calendar.Day) float64 { return m.thresholds.On(on, m.yard.Latitude).Wash }
 
 // know takes in what was seen and counted within a year or so. A hive that was written down late is as old as what is
 // known of it.

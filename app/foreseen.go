@@ -95,7 +95,7 @@ func (k *foresight) begin(operation uint64) (done func(), free bool) {
 // key is a sum over all that the model goes by.
 func (m miteYear) key() uint64 {
 	sum := fnv.New64a()
-	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.neighbours, m.threshold(m.today), m.threshold(m.today+aheadFor/2), m.counts, m.stood)
+	_, _ = fmt.Fprint(sum, m.row.ID, m.row.Nuc, m.inASeam(), m.yard.Latitude, m.begins, m.today, m.bees.Break, m.given, m.neighbours, m.thresholds, m.counts, m.stood)
 	for _, l := range m.looks {
 		_, _ = fmt.Fprint(sum, l.On, lo.FromPtr(l.Quarters), l.Brood)
 	}

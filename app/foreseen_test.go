@@ -8,6 +8,11 @@ import (
 
 	"github.com/google/uuid"
 
+	"keeler/core/calendar"
+	"keeler/core/fit"
+	"keeler/core/mites"
+	"keeler/core/outlook"
+	"keeler/store"
 	"keeler/wire"
 )
 
@@ -98,5 +103,42 @@ func TestYardAhead(t *testing.T) {
 	told(false)
 	if f, _ := d.app.foresight.get(open); f.counted.String() != "2026-12-03" || f.given.String() != "2026-12-03" {
 		t.Errorf("A3 is known by %+v", f.grounds)
+	}
+}
+
+// Whatever a forecast goes by, another value of it is another forecast.
+func TestForecastIsMadeAnew(t *testing.T) {
+	from := func(change func(*miteYear)) uint64 {
+		quarters := 20
+		m := miteYear{
+			row: store.Colony{ID: "a", Boxes: []store.ColonyBox{{Kind: "deep"}}}, yard: store.Yard{Latitude: 50}, today: 1000, begins: 700, thresholds: mites.Trade,
+			looks: []fit.Inspection{{On: 900, Quarters: &quarters, Brood: fit.BroodMuch}}, counts: []mites.Count{{Kind: mites.Wash, Mites: 3, Bees: 300, On: 900}},
+			given: []outlook.Dose{{Way: outlook.Strips, From: 800, To: 840, Strength: 1}},
+		}
+		change(&m)
+		return m.key()
+	}
+	as := from(func(*miteYear) {})
+	if again := from(func(*miteYear) {}); again != as {
+		t.Error("nothing changed, and it is made anew")
+	}
+	for what, change := range map[string]func(*miteYear){
+		"a nuc":                func(m *miteYear) { m.row.Nuc = true },
+		"other boxes":          func(m *miteYear) { m.row.Boxes[0].Kind = "medium" },
+		"elsewhere":            func(m *miteYear) { m.yard.Latitude = 51 },
+		"tomorrow":             func(m *miteYear) { m.today++ },
+		"known for longer":     func(m *miteYear) { m.begins-- },
+		"a threshold":          func(m *miteYear) { m.thresholds[calendar.EarlySummer].Wash = 2.5 },
+		"a board's threshold":  func(m *miteYear) { m.thresholds[calendar.Winter].Board = 2 },
+		"more seams":           func(m *miteYear) { *m.looks[0].Quarters = 24 },
+		"no brood":             func(m *miteYear) { m.looks[0].Brood = fit.BroodNone },
+		"another count":        func(m *miteYear) { m.counts[0].Mites = 4 },
+		"half the dose":        func(m *miteYear) { m.given[0].Strength = 0.5 },
+		"a brood break":        func(m *miteYear) { m.bees.Break = fit.Break{Stopped: 950} },
+		"mites from next door": func(m *miteYear) { m.neighbours = []outlook.Drift{{}} },
+	} {
+		if from(change) == as {
+			t.Errorf("%s: the forecast stays as it was", what)
+		}
 	}
 }
