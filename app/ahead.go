@@ -90,7 +90,9 @@ func (d Desk) known(row store.Colony, yard store.Yard, h history, counted []stor
 }
 
 // threshold is that of a day, mites on 100 bees.
-func (m miteYear) threshold(on calendar.Day) float64 { return m.thresholds.On(on, m.yard.Latitude).Wash }
+func (m miteYear) threshold(on calendar.Day) float64 {
+	return m.thresholds.On(on, m.yard.Latitude).Wash
+}
 
 // know takes in what was seen and counted within a year or so. A hive that was written down late is as old as what is
 // known of it.
