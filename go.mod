@@ -16,6 +16,7 @@ require (
 	github.com/gin-gonic/gin v1.12.0
 	github.com/go-sql-driver/mysql v1.10.1
 	github.com/google/uuid v1.6.0
+	github.com/hashicorp/golang-lru/v2 v2.0.7
 	github.com/makiuchi-d/gozxing v0.1.1
 	github.com/mileusna/useragent v1.3.5
 	github.com/pquerna/otp v1.5.0

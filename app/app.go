@@ -11,6 +11,7 @@ import (
 	"github.com/alexedwards/scs/v2"
 
 	"keeler/core/mites"
+	"keeler/core/outlook"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -63,6 +64,7 @@ type App struct {
 	bell      bell
 	times     stamps
 	foresight foresight
+	tried     tried
 
 	refused atomic.Int64 // lines of rounds
 }
@@ -81,7 +83,11 @@ func New(s *store.Store, set Settings) *App {
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}
 	}
-	return &App{store: s, clock: set.Work, now: set.Wall, set: set, began: set.Work()}
+	return &App{
+		store: s, clock: set.Work, now: set.Wall, set: set, began: set.Work(),
+		foresight: foresight{of: kept[foreseen](mostKept), going: map[uint64]bool{}},
+		tried:     tried{kept[lived](hivesKept), kept[outlook.Comes](plansKept)},
+	}
 }
 
 // Start is what a page needs to begin; m is nil while nobody is signed in.

@@ -52,10 +52,10 @@ func (d Desk) neighbours(m miteYear, near []miteYear) []outlook.Drift {
 			continue
 		}
 		key := n.key()
-		f, has := d.app.foresight.get(drifts + n.row.ID)
+		f, has := d.app.foresight.of.Get(drifts + n.row.ID)
 		if !has || f.key != key {
 			f = foreseen{key: key, drift: n.follow(asked, false).Drift()}
-			d.app.foresight.put(drifts+n.row.ID, f)
+			d.app.foresight.of.Add(drifts+n.row.ID, f)
 		}
 		out = append(out, f.drift)
 	}

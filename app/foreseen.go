@@ -15,6 +15,7 @@ import (
 	"keeler/wire"
 	"keeler/words"
 
+	lru "github.com/hashicorp/golang-lru/v2"
 	"github.com/samber/lo"
 )
 
@@ -50,29 +51,13 @@ func prospect(f foreseen, _ int) outlook.Prospect { return f.Prospect }
 
 // foresight keeps what was made of colonies, so that only what changed is made anew.
 type foresight struct {
+	of    *lru.Cache[string, foreseen]
 	mu    sync.Mutex
-	of    map[string]foreseen
 	going map[uint64]bool // the operations of which all are being made
-}
-
-func (k *foresight) get(colony string) (foreseen, bool) {
-	k.mu.Lock()
-	defer k.mu.Unlock()
-	f, has := k.of[colony]
-	return f, has
 }
 
 // mostKept are more than an operation has colonies, twice.
 const mostKept = 20_000
-
-func (k *foresight) put(colony string, f foreseen) {
-	k.mu.Lock()
-	defer k.mu.Unlock()
-	if k.of == nil || len(k.of) >= mostKept {
-		k.of = map[string]foreseen{}
-	}
-	k.of[colony] = f
-}
 
 // begin reports whether nobody makes those of an operation yet; done is called once they are.
 func (k *foresight) begin(operation uint64) (done func(), free bool) {
@@ -80,9 +65,6 @@ func (k *foresight) begin(operation uint64) (done func(), free bool) {
 	defer k.mu.Unlock()
 	if k.going[operation] {
 		return nil, false
-	}
-	if k.going == nil {
-		k.going = map[uint64]bool{}
 	}
 	k.going[operation] = true
 	return func() {
@@ -108,7 +90,7 @@ const inSmall = 250
 // foresee is what the model makes of a colony: as it was kept, where nothing changed.
 func (d Desk) foresee(m miteYear) foreseen {
 	key := m.key()
-	if f, has := d.app.foresight.get(m.row.ID); has && f.key == key {
+	if f, has := d.app.foresight.of.Get(m.row.ID); has && f.key == key {
 		return f
 	}
 	of := m.follow(inSmall, false)
@@ -117,7 +99,7 @@ func (d Desk) foresee(m miteYear) foreseen {
 		key: key, grounds: d.grounds(m.counted, m.bees), points: come.Points,
 		Prospect: outlook.Prospect{Crossing: come.Crossing, Lead: m.lead(come.Crossing), Telling: of.Counts(m.yard.Latitude, m.given, outlook.ThisWeek)},
 	}
-	d.app.foresight.put(m.row.ID, f)
+	d.app.foresight.of.Add(m.row.ID, f)
 	return f
 }
 
@@ -129,13 +111,13 @@ func (d Desk) compare(years []miteYear, of []foreseen) {
 	}), d.today())
 	for i, a := range outlook.Ahead(lo.Map(of, prospect), needs, d.today()+aheadFor) {
 		of[i].ahead = a
-		d.app.foresight.put(years[i].row.ID, of[i])
+		d.app.foresight.of.Add(years[i].row.ID, of[i])
 	}
 }
 
 // foretell puts into what is known of a colony what a forecast says of it, if there is one of all that is known.
 func (d Desk) foretell(k *situation) bool {
-	f, has := d.app.foresight.get(k.row.ID)
+	f, has := d.app.foresight.of.Get(k.row.ID)
 	if !has || f.ahead.Lead == "" || f.grounds != d.grounds(k.stands, k.bees) {
 		return false
 	}

@@ -41,11 +41,11 @@ func TestYardAhead(t *testing.T) {
 			t.Errorf("%+v", h)
 		}
 	}
-	kept, _ := d.app.foresight.get(known)
+	kept, _ := d.app.foresight.of.Get(known)
 	if again := ahead(); again.Hives[0].Words != first.Hives[0].Words {
 		t.Errorf("%+v", again)
 	}
-	if now, _ := d.app.foresight.get(known); &now.points[0] != &kept.points[0] {
+	if now, _ := d.app.foresight.of.Get(known); &now.points[0] != &kept.points[0] {
 		t.Error("what did not change is made anew")
 	}
 	made := func() {
@@ -101,7 +101,7 @@ func TestYardAhead(t *testing.T) {
 	}
 	told(true)
 	told(false)
-	if f, _ := d.app.foresight.get(open); f.counted.String() != "2026-12-03" || f.given.String() != "2026-12-03" {
+	if f, _ := d.app.foresight.of.Get(open); f.counted.String() != "2026-12-03" || f.given.String() != "2026-12-03" {
 		t.Errorf("A3 is known by %+v", f.grounds)
 	}
 }

@@ -54,8 +54,7 @@ func (d Desk) WhatIf(ctx context.Context, id string, in wire.WhatIf) (wire.Plans
 		many, weather = possible, d.forecasts(ctx, []store.Yard{m.yard})[0]
 	}
 	out := wire.PlansCome{Since: written(h.Since), Winter: written(h.Winter), Rests: words.RestsOn(len(m.counts), len(m.looks), m.sinceCount()), Plans: []wire.PlanComes{}}
-	come := m.follow(many, false).WhatIf(lo.Map(plans, doses), h)
-	for i, c := range come {
+	for i, c := range d.try(m, many, plans) {
 		told := wire.PlanComes{
 			Points: m.points(c.Points), Words: words.PlanChance(c.Chance, h.Since, h.To), Chance: wire.Round(c.Chance),
 			Mites: wire.MiteBand{Low: wire.Round(c.Winter.Low), Middle: wire.Round(c.Winter.Middle), High: wire.Round(c.Winter.High)},

@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"reflect"
 	"slices"
 	"strings"
 	"testing"
@@ -249,5 +250,46 @@ func TestAheadOfWhatCannotBe(t *testing.T) {
 		if err != nil || latitude == 0 && (len(offers.Offers) > 0 || !strings.Contains(offers.Words, "Near the equator")) || latitude != 0 && len(offers.Offers) < 2 {
 			t.Errorf("at %g°: %+v, %v", latitude, offers, err)
 		}
+	}
+}
+
+// While a treatment is dragged only its own plan is tried again, and comes to what it would come to alone; with the next count
+// all of them are.
+func TestOnlyWhatIsDraggedIsTriedAgain(t *testing.T) {
+	d := own(t, Settings{})
+	y := yard(t, d, "A")
+	id := counted(t, d, y, "A1", map[string]int{"2026-09-10": 4, "2026-11-20": 6})
+	kept := d.app.tried.plans
+	ask := func(on string) wire.PlansCome {
+		t.Helper()
+		got, err := d.WhatIf(t.Context(), id, wire.WhatIf{Rough: true, Plans: []wire.MitePlan{
+			{}, {Steps: []wire.PlanStep{{Under: "strips", On: "2027-08-10"}}}, {Steps: []wire.PlanStep{{Under: "winter", On: on}}},
+		}})
+		if err != nil {
+			t.Fatal(err)
+		}
+		return got
+	}
+	before := ask("2026-12-10")
+	if n := kept.Len(); n != 3 {
+		t.Errorf("%d plans are kept, want 3", n)
+	}
+	after := ask("2027-03-10")
+	if n := kept.Len(); n != 4 {
+		t.Errorf("%d plans are kept, want 4", n)
+	}
+	if !reflect.DeepEqual(before.Plans[:2], after.Plans[:2]) || after.Plans[2].Mites == before.Plans[2].Mites {
+		t.Errorf("%+v and %+v: the others differ, or the dragged one does not", before.Plans[2].Mites, after.Plans[2].Mites)
+	}
+	kept.Purge()
+	if alone := ask("2027-03-10"); !reflect.DeepEqual(alone, after) {
+		t.Error("tried for itself it comes to something else")
+	}
+	count := wire.MiteCount{ID: uuid.NewString(), ColonyID: id, Kind: "wash", Mites: 9, Bees: 300, On: "2026-12-03"}
+	if _, err := d.Count(t.Context(), wire.MiteCounts{Counts: []wire.MiteCount{count}}); err != nil {
+		t.Fatal(err)
+	}
+	if counted := ask("2027-03-10"); counted.Plans[0].Mites == after.Plans[0].Mites {
+		t.Errorf("counted, and still %+v", counted.Plans[0].Mites)
 	}
 }

@@ -1,0 +1,50 @@
+package app
+
+import (
+	"fmt"
+
+	"keeler/core/outlook"
+
+	lru "github.com/hashicorp/golang-lru/v2"
+	"github.com/samber/lo"
+)
+
+// tried keeps what was tried last: while a treatment of one plan is dragged, the hive and its other plans stay as they are.
+type tried struct {
+	hives *lru.Cache[string, lived]
+	plans *lru.Cache[string, outlook.Comes]
+}
+
+// How much of it is kept. A hive of all possible colonies takes half a megabyte.
+const (
+	hivesKept = 32
+	plansKept = 256
+)
+
+// kept is room for so many, of which the ones that were asked for last stay.
+func kept[Made any](many int) *lru.Cache[string, Made] {
+	room, _ := lru.New[string, Made](many) // fails for no number above 0
+	return room
+}
+
+// try tells what plans for a hive come to, of which so many possible colonies are followed.
+func (d Desk) try(m miteYear, many int, plans [][]planned) []outlook.Comes {
+	hive := fmt.Sprint(m.key(), many)
+	of := once(d.app.tried.hives, hive, func() lived { return m.follow(many, false) })
+	return lo.Map(plans, func(p []planned, i int) outlook.Comes {
+		doses := doses(p, i)
+		return once(d.app.tried.plans, fmt.Sprint(hive, doses), func() outlook.Comes {
+			return of.WhatIf([][]outlook.Dose{doses}, m.horizon())[0]
+		})
+	})
+}
+
+// once makes what is not kept yet.
+func once[Made any](kept *lru.Cache[string, Made], key string, make func() Made) Made {
+	made, has := kept.Get(key)
+	if !has {
+		made = make()
+		kept.Add(key, made)
+	}
+	return made
+}
