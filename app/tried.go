@@ -15,7 +15,7 @@ type tried struct {
 	plans *lru.Cache[string, outlook.Comes]
 }
 
-// How much of it is kept. A hive of all possible colonies takes half a megabyte.
+// How much of it is kept. A hive of all possible colonies takes a megabyte.
 const (
 	hivesKept = 32
 	plansKept = 256
@@ -39,12 +39,12 @@ func (d Desk) try(m miteYear, many int, plans [][]planned) []outlook.Comes {
 	})
 }
 
-// once makes what is not kept yet.
-func once[Made any](kept *lru.Cache[string, Made], key string, make func() Made) Made {
-	made, has := kept.Get(key)
+// once is what is kept under a key, made where it is not there yet.
+func once[Made any](room *lru.Cache[string, Made], key string, made func() Made) Made {
+	of, has := room.Get(key)
 	if !has {
-		made = make()
-		kept.Add(key, made)
+		of = made()
+		room.Add(key, of)
 	}
-	return made
+	return of
 }

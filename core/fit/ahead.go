@@ -29,7 +29,7 @@ type Ahead struct {
 	Chance   float64      // that it comes to be by the last day, if nothing is done
 	By       calendar.Day // the last day
 	From, To calendar.Day // it comes to be by From in one of ten cases, in nine by To; each 0 where not by the last day
-	Count    mites.Count  // the next one that would tell most, where it tells most in this colony of its yard; empty in others
+	Count    mites.Count  // the one to make, where it tells more than in most colonies of the yard; empty in others
 	Narrows  float64      // by which share that would narrow the band, 0 to 1
 	Settled  bool         // its yard is treated, whatever a count of it would say
 }
