@@ -19,8 +19,9 @@ func visits(r routes) {
 		func(ctx context.Context, desk app.Desk, in *struct {
 			ByDay
 			Act string `query:"act" doc:"give, out, move, weigh, check or board; when left out, give on a day of the job, else out."`
+			On  string `query:"on" doc:"The day on which it was done, 2006-01-02, where it is entered afterwards; today when left out."`
 		}) (wire.Visit, error) {
-			return desk.Visit(ctx, in.ID, in.Day, in.Act)
+			return desk.Visit(ctx, app.VisitQuery{Job: in.ID, Day: in.Day, Act: in.Act, On: in.On})
 		})
 	answer(r, r.much().describe(post+" jobs/{id}/applications", "apply", "Write what was done, each line alone; sent twice, it counts once", 404, 422), app.Helper,
 		func(ctx context.Context, desk app.Desk, in *struct {

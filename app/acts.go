@@ -62,7 +62,7 @@ func (d Desk) onlyDue(r *reading, v *visit) {
 	due := map[string]bool{}
 	for _, k := range colonies {
 		due[k.row.ID] = slices.ContainsFunc(k.all, func(f followup.Followup) bool {
-			return f.Job == v.job.ID && f.Kind == followup.Visit && f.N > 1 && (f.Open() || f.On == v.day)
+			return f.Job == v.job.ID && f.Kind == followup.Visit && f.N > 1 && (f.Open() || f.On == v.day || f.On == v.on)
 		})
 	}
 	maps.DeleteFunc(v.colonies, func(id string, _ store.JobColony) bool { return !due[id] })

@@ -28,7 +28,7 @@ func (d Desk) Apply(ctx context.Context, job, day string, in wire.Applications) 
 	out := wire.Sent{Results: make([]wire.Applied, len(in.Applications))}
 	for i, a := range in.Applications {
 		out.Results[i] = wire.Applied{ID: a.ID, State: "saved"}
-		done, err := d.apply(ctx, v, a, nil)
+		done, err := d.apply(ctx, &v, a, nil)
 		var l fault.List
 		switch {
 		case errors.As(err, &l):
@@ -69,7 +69,7 @@ func (d Desk) Amend(ctx context.Context, id string, in wire.Application) (wire.A
 	in.ColonyID = was.ColonyID
 	v, err := d.visitOf(ctx, *was.JobID, was.VisitDay.Format(dateForm), in.ColonyID)
 	if err == nil {
-		_, err = d.apply(ctx, v, in, &was)
+		_, err = d.apply(ctx, &v, in, &was)
 		d.ring(*was.JobID)
 	}
 	return after(ctx, err, d.line, in.ID)
@@ -82,9 +82,12 @@ func (d Desk) takeBack(ctx context.Context, was store.Application, in wire.Appli
 		return wire.Application{}, fault.List{{Field: "kind", Reason: fault.NotFitting}}
 	}
 	row := was
-	row.ID, row.AmendsID, row.EndsID, row.Kind, row.Reason, row.Amount = in.ID, &was.ID, nil, in.Kind, in.Reason, 0
+	row.ID, row.EndsID, row.Kind, row.Reason, row.Amount = in.ID, nil, in.Kind, in.Reason, 0
 	row.Extra, row.Swaps, row.Board, row.Eggs = false, false, false, nil
-	row.OADMG, row.FormicMG, row.UserID, row.CreatedAt = 0, 0, d.who.User, d.stamp()
+	row.OADMG, row.FormicMG = 0, 0
+	if err := d.stampChange(ctx, &row, was, in); err != nil {
+		return wire.Application{}, err
+	}
 	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID) })
 	return after(ctx, err, d.line, in.ID)
 }
@@ -95,22 +98,23 @@ func (d Desk) line(ctx context.Context, id string) (wire.Application, error) {
 	if err != nil {
 		return wire.Application{}, err
 	}
-	return wire.ApplicationOf(row.Detail, d.plainLine(row)), nil
+	lines, err := d.describeLines(ctx, []store.Application{row})
+	if err != nil {
+		return wire.Application{}, err
+	}
+	return lines[0], nil
 }
 
 // apply writes a line with all that goes with it; was is the line it amends.
-func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *store.Application) (bool, error) {
+func (d Desk) apply(ctx context.Context, v *visit, in wire.Application, was *store.Application) (bool, error) {
 	in.AirC, in.HighC = nil, nil
 	if was != nil {
 		detail := wire.ApplicationOf(was.Detail, wire.Application{})
 		in.Amends, in.AirC, in.HighC = was.ID, detail.AirC, detail.HighC
 	}
-	row, err := d.newLine(ctx, v, in)
+	row, err := d.newLine(ctx, v, in, was)
 	if err != nil {
 		return false, err
-	}
-	if was != nil {
-		row.AmendsID, row.GivenAt, row.YardID = &was.ID, was.GivenAt, was.YardID
 	}
 	return d.op.Apply(ctx, &row, func(op store.Operation) error {
 		if was != nil {
@@ -118,35 +122,33 @@ func (d Desk) apply(ctx context.Context, v visit, in wire.Application, was *stor
 				return err
 			}
 		}
-		return d.follow(ctx, op, v, row, in)
+		return d.follow(ctx, op, *v, row, in)
 	})
 }
 
-// newLine works a line out from what was sent.
-func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.Application, error) {
+// newLine works a line out from what was sent; was is the line it amends.
+func (d Desk) newLine(ctx context.Context, v *visit, in wire.Application, was *store.Application) (store.Application, error) {
 	var l fault.List
-	now := d.clock()
-	if in.Kind != string(treatment.Given) && in.Kind != string(treatment.Skipped) && v.day > d.today() {
-		l.Add("kind", fault.Future)
-	}
 	timing, flags := treatment.Timing{Ago: in.AgoS, Open: in.OpenS}.Believed()
 	ago := time.Duration(timing.Ago * float64(time.Second))
 	kind := treatment.Kind(in.Kind)
+	given := kind == treatment.Given
 	row := store.Application{
 		ID: in.ID, JobID: &v.job.ID, VisitDay: timeOf(v.day), ColonyID: in.ColonyID, Kind: in.Kind, Reason: in.Reason,
 		Method: v.job.Method, Amount: in.Amount, Asked: in.Asked, Unit: v.giving.Unit, RuleKind: v.job.RuleKind, RuleWords: v.job.RuleWords,
 		DaysLow: v.under.DaysInLow, DaysHigh: v.under.DaysInHigh, OverrideReason: v.colonies[in.ColonyID].OverrideReason,
-		Extra: in.Extra && kind == treatment.Given, Swaps: v.under.Swap && !v.planned && !in.Extra && kind == treatment.Given,
-		Board: kind == treatment.Board || kind == treatment.Given && slices.Contains(in.Extras, treatment.BoardIn),
-		OpenS: int(timing.Open), GivenAt: now.Add(-ago), UserID: d.who.User, CreatedAt: d.stamp(),
+		Extra: in.Extra && given, Swaps: v.under.Swap && !v.planned && !in.Extra && given,
+		Board:  kind == treatment.Board || given && slices.Contains(in.Extras, treatment.BoardIn),
+		OpenS:  int(timing.Open),
+		CardID: v.job.CardID,
 	}
-	if in.Kind == string(treatment.Other) {
+	if kind == treatment.Other {
 		l.Add("kind", fault.NotFitting)
 	}
 	if v.card != nil {
 		row.Product, row.WithdrawalDays = v.card.Name, v.card.Content.Withdrawal
 	}
-	if in.Kind == string(treatment.Given) && strings.TrimSpace(in.Against) != "" {
+	if given && strings.TrimSpace(in.Against) != "" {
 		row.OverrideReason = strings.TrimSpace(in.Against)
 	}
 	if kind == treatment.Checked {
@@ -157,46 +159,94 @@ func (d Desk) newLine(ctx context.Context, v visit, in wire.Application) (store.
 			row.Unit = method.Millilitres
 		}
 	}
-	flags = append(flags, d.flags(v, in, ago)...)
-	besides, err := d.besides(ctx, v, row, in)
+	if err := d.date(ctx, v, &row, in, was, ago, &l); err != nil {
+		return row, err
+	}
+	flags = append(flags, d.flags(*v, in, ago)...)
+	besides, err := d.besides(ctx, *v, row, in)
 	if err != nil {
 		return row, err
 	}
 	flags = append(flags, besides...)
-	if err := d.from(ctx, v, in, &row, &flags, &l); err != nil {
+	if err := d.from(ctx, *v, in, &row, &flags, &l); err != nil {
 		return row, err
 	}
+	flags = append(flags, d.before(*v, row)...)
 	treatment.Record{
-		Kind: treatment.Kind(in.Kind), Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
+		Kind: kind, Dribble: method.Name(v.job.Method) == method.Dribble, Reason: in.Reason, Amount: in.Amount, Unit: row.Unit,
 		Area: in.AreaCM2, Gaps: in.Gaps, Came: in.Came, Missing: in.Missing, Chewed: in.Chewed,
 	}.Check(&l)
 	treatment.CheckExtras(in.Extras, &l)
 	if err := l.Err(); err != nil {
 		return row, err
 	}
-	colony, err := d.op.Colony(ctx, in.ColonyID)
+	moved, err := d.standAt(ctx, &row, in, was)
 	if err != nil {
 		return row, err
 	}
+	flags = append(flags, moved...)
+	if given && in.AirC == nil && d.dayGiven(row) == d.today() {
+		in.AirC, in.HighC = v.sky.at(v.yards[row.YardID], d.local(row.GivenAt))
+	}
+	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
+	row.Detail, err = in.Kept()
+	return row, err
+}
+
+// date writes into a line when it happened, who gave and who wrote it: of an amendment, what the
+// line that it corrects says, but for what is corrected.
+func (d Desk) date(ctx context.Context, v *visit, row *store.Application, in wire.Application, was *store.Application, ago time.Duration, l *fault.List) error {
+	at, told := d.whenGiven(in, l)
+	switch {
+	case told:
+		row.GivenAt = at
+	case was != nil:
+		row.GivenAt = was.GivenAt
+	default:
+		row.GivenAt = d.clock().Add(-ago)
+	}
+	if was != nil {
+		return d.stampChange(ctx, row, *was, in)
+	}
+	if told {
+		row.Entered = store.Afterwards
+	}
+	if v.giver == nil || v.giver.said != in.Giver { // as a rule one gives all of a round
+		g, err := d.findGiver(ctx, in.Giver)
+		if err != nil {
+			return err
+		}
+		v.giver = &g
+	}
+	d.stampGiver(row, *v.giver)
+	return nil
+}
+
+// standAt writes into a line in which yard the colony stood: where the phone was, or where it
+// stands now.
+func (d Desk) standAt(ctx context.Context, row *store.Application, in wire.Application, was *store.Application) ([]treatment.Flag, error) {
+	var flags []treatment.Flag
+	colony, err := d.op.Colony(ctx, row.ColonyID)
+	if err != nil {
+		return nil, err
+	}
 	row.YardID = colony.YardID
-	if in.YardID != "" && in.YardID != colony.YardID {
+	switch {
+	case was != nil && was.ColonyID == row.ColonyID:
+		row.YardID = was.YardID
+	case in.YardID != "" && in.YardID != colony.YardID:
 		switch _, err := d.op.Yard(ctx, in.YardID); {
 		case err == nil:
-			row.YardID = in.YardID // where the phone stood
+			row.YardID = in.YardID
 		case !errors.Is(err, store.ErrNotFound):
-			return row, err
+			return nil, err
 		}
 		flags = append(flags, treatment.Moved)
 	}
 	if colony.EndedOn != nil {
 		flags = append(flags, treatment.Ended)
 	}
-	if kind == treatment.Given && in.AirC == nil && dayOf(row.GivenAt) == v.day {
-		in.AirC, in.HighC = v.sky.at(v.yards[row.YardID], d.local(row.GivenAt))
-	}
-	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
-	row.Detail, err = in.Kept()
-	return row, err
+	return flags, nil
 }
 
 // from takes what it was given from into a line: the unit, the acids, the product.
@@ -234,7 +284,7 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	if batch.State != store.IsMade && !in.ByHand {
 		*flags = append(*flags, treatment.NotMade)
 	}
-	if batch.UseBy != nil && v.day > dayOf(*batch.UseBy) {
+	if batch.UseBy != nil && d.dayGiven(*row) > dayOf(*batch.UseBy) {
 		*flags = append(*flags, treatment.PastDay)
 	}
 	return nil
@@ -244,15 +294,22 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 func (d Desk) plainLine(r store.Application) wire.Application {
 	out := wire.Application{
 		ID: r.ID, ColonyID: r.ColonyID, YardID: r.YardID, Kind: r.Kind, Reason: r.Reason, Amount: r.Amount, Asked: r.Asked,
-		OpenS: float64(r.OpenS), Day: r.VisitDay.Format(dateForm), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
+		OpenS: float64(r.OpenS), Day: written(d.dayGiven(r)), Colony: r.Colony, Yard: r.Yard, Method: r.Method, Product: r.Product,
 		BatchNumber: r.BatchNumber, Unit: r.Unit, OADMg: wire.Round(r.OADMG), FormicMg: wire.Round(r.FormicMG), Rule: words.Rule(r.RuleKind, r.RuleWords),
-		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: d.local(r.GivenAt), By: r.Login,
+		Withdrawal: r.WithdrawalDays, Override: r.OverrideReason, GivenAt: d.local(r.GivenAt), By: r.Giver, RecordedBy: r.Recorder,
 		Amends: lo.FromPtr(r.AmendsID), JobID: lo.FromPtr(r.JobID), BatchID: lo.FromPtr(r.BatchID),
 	}
 	if r.Product == "" && r.BatchID != nil {
 		out.Product = words.Product(r.RuleKind, r.RuleWords)
 	}
 	out.Extra, out.Eggs = r.Extra, r.Eggs
+	out.RecordedAt, out.Entered, out.EnteredFrom = d.local(lo.FromPtrOr(r.RecordedAt, r.CreatedAt)), r.Entered, r.EnteredFrom
+	if planned := dayOf(r.VisitDay); r.JobID != nil && planned != d.dayGiven(r) {
+		out.PlannedFor = written(planned)
+	}
+	if r.AmendsID != nil {
+		out.ChangedBy, out.ChangedAt, out.ChangeWhy = r.Login, d.local(r.CreatedAt), r.ChangeReason
+	}
 	out.ReasonWords = words.Outcome(r.Reason)
 	if r.Flags != "" {
 		out.Flags = strings.Split(r.Flags, ",")

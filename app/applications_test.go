@@ -31,7 +31,7 @@ func TestRoundOfAcid(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := d.Visit(t.Context(), job, outOn, "")
+	r, err := d.Visit(t.Context(), VisitQuery{Job: job, Day: outOn, Act: ""})
 	if err != nil || r.Gear[0] != "butyl_gloves" || r.CapML != 0 || len(r.Batches) != 1 || off(r.Batches[0].OnHand.Left, 100, 0.5) || off(r.Batches[0].FormicMg, 685.5, 2) {
 		t.Fatalf("%+v %v", r, err)
 	}
@@ -87,7 +87,7 @@ func TestAmendRefused(t *testing.T) {
 	for field, change := range map[string]func(*wire.OtherTreatment){
 		"given_on":        func(o *wire.OtherTreatment) { o.GivenOn = "2027-06-01" },
 		"amount":          func(o *wire.OtherTreatment) { o.Amount = -2 },
-		"withdrawal_days": func(o *wire.OtherTreatment) { o.Withdrawal = 1000 },
+		"withdrawal_days": func(o *wire.OtherTreatment) { o.Withdrawal = new(1000) },
 	} {
 		wrong := other
 		change(&wrong)
@@ -103,7 +103,7 @@ func TestAmendRefused(t *testing.T) {
 		t.Errorf("refused alone: %v", err)
 	}
 	stranger := own(t, Settings{Work: Pinned(work), Wall: Pinned(wall)})
-	if _, err := stranger.Visit(t.Context(), v.job, outOn, ""); !errors.Is(err, store.ErrNotFound) {
+	if _, err := stranger.Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""}); !errors.Is(err, store.ErrNotFound) {
 		t.Errorf("another operation's round: %v", err)
 	}
 	if page, err := stranger.Register(t.Context(), RegisterQuery{}); err != nil || len(page.Lines) != 0 {

@@ -26,7 +26,7 @@ func TestRoundDosesByTheBatch(t *testing.T) {
 	if _, _, err := v.d.SaveBatch(t.Context(), save); err != nil {
 		t.Fatal(err)
 	}
-	r, err := v.d.Visit(t.Context(), v.job, outOn, "")
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""})
 	if err != nil {
 		t.Fatal(err)
 	}

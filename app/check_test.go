@@ -160,12 +160,12 @@ func TestCheckCourse(t *testing.T) {
 	given := wire.Application{ColonyID: v.hives[0], Kind: "given", Amount: 20, Asked: 20}
 	v.writes(outOn, given)
 	v.d = later(v.d, 2*aDay)
-	r, err := v.d.Visit(t.Context(), v.job, "2026-12-06", "give")
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: "2026-12-06", Act: "give"})
 	if err != nil || !r.Next || !r.Swaps || len(r.Colonies) != 1 || r.Colonies[0].ID != v.hives[0] || len(r.Colonies[0].Stop) != 1 {
 		t.Fatalf("two days after: %+v %v", r.Colonies, err)
 	}
 	v.d = later(v.d, 3*aDay)
-	if r, err = v.d.Visit(t.Context(), v.job, "2026-12-09", "give"); err != nil || len(r.Colonies) != 1 || len(r.Colonies[0].Stop) != 0 || r.Colonies[0].InHive != 1 {
+	if r, err = v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: "2026-12-09", Act: "give"}); err != nil || len(r.Colonies) != 1 || len(r.Colonies[0].Stop) != 0 || r.Colonies[0].InHive != 1 {
 		t.Fatalf("five days after: %+v %v", r, err)
 	}
 	sent := v.writes("2026-12-09", given)
@@ -196,15 +196,15 @@ func TestCheckVisits(t *testing.T) {
 	v.d = later(v.d, 7*aDay)
 	const day = "2026-12-11"
 	for act, hives := range map[string]int{"out": 1, "move": 1, "weigh": 1, "check": 2, "board": 2} {
-		r, err := v.d.Visit(t.Context(), v.job, day, act)
+		r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: day, Act: act})
 		if err != nil || r.Act != act || len(r.Colonies) != hives || (act == "move") != (len(r.Batches) > 0 && act != "weigh") {
 			t.Errorf("%s: %+v %v", act, r, err)
 		}
 	}
-	if _, err := v.d.Visit(t.Context(), v.job, day, "give"); err == nil {
+	if _, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: day, Act: "give"}); err == nil {
 		t.Error("strips have no next dose")
 	}
-	if _, err := v.d.Visit(t.Context(), v.job, day, "dance"); err == nil {
+	if _, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: day, Act: "dance"}); err == nil {
 		t.Error("nobody goes out for that")
 	}
 	if got := v.stands("hang"); got != "due" {
@@ -402,7 +402,7 @@ func TestReadOffTheBottle(t *testing.T) {
 	if e := c.Colonies[0].Evaporation; err != nil || e == nil || off(e.DayG, 22.85, 0.02) || e.Pace != "fast" || len(e.Weighed) != 2 || off(e.Weighed[0].G, 228.5, 0.1) {
 		t.Errorf("%+v %v", e, err)
 	}
-	r, err := v.d.Visit(t.Context(), v.job, "2026-12-06", weigh)
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: "2026-12-06", Act: weigh})
 	if err != nil || r.Colonies[0].ReadML != 160 || r.Colonies[0].WeightG != 0 {
 		t.Errorf("%+v %v", r.Colonies, err)
 	}
@@ -456,10 +456,11 @@ func TestGapsAreKept(t *testing.T) {
 		v.writes(day, wire.Application{ColonyID: v.hives[0], Kind: kind, Amount: amount, ApplicationDetail: wire.ApplicationDetail{Gaps: [][]int{gaps}}})
 	}
 	put(outOn, "given", 2, 3, 6)
-	v.d = later(v.d, 42*aDay)
+	v.d = later(v.d, 24*aDay)
 	put("2026-12-28", "moved", 0, 4, 7)
+	v.d = later(v.d, 18*aDay)
 	for act, day := range map[string]string{move: "2027-01-15", takeOut: "2027-01-15"} {
-		r, err := v.d.Visit(t.Context(), v.job, day, act)
+		r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: day, Act: act})
 		if err != nil || len(r.Colonies) != 1 || !slices.Equal(r.Colonies[0].Gaps[0], []int{4, 7}) || r.Colonies[0].GapsOn != "2026-12-28" {
 			t.Errorf("%s: %+v %v", act, r.Colonies, err)
 		}

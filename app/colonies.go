@@ -12,6 +12,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -180,8 +181,11 @@ func (d Desk) Colony(ctx context.Context, id string) (wire.ColonyWhole, error) {
 	for _, i := range slices.Backward(inspections) {
 		out.Inspections = append(out.Inspections, inspectionOf(i))
 	}
+	doubled := treatment.DoubleDoses(k.bees.Treatments)
 	for _, t := range slices.Backward(k.bees.Treatments) {
-		out.Treatments = append(out.Treatments, treatmentOf(t, d.today()))
+		told := treatmentOf(t, d.today())
+		told.Twice = doubled[t.ID]
+		out.Treatments = append(out.Treatments, told)
 	}
 	for _, c := range counts {
 		if c.VoidedAt == nil {

@@ -84,6 +84,12 @@ func (d Desk) clock() time.Time {
 // local is an instant as it is told in the operation.
 func (d Desk) local(t time.Time) time.Time { return t.In(d.who.Zone) }
 
+// dayGiven is the day on which what a line tells happened.
+func (d Desk) dayGiven(a store.Application) calendar.Day { return d.dayOf(a.GivenAt) }
+
+// dayOf is the day of an instant, where the operation is.
+func (d Desk) dayOf(t time.Time) calendar.Day { return calendar.On(d.local(t)) }
+
 // today is the day of the work.
 func (d Desk) today() calendar.Day { return calendar.On(d.worked()) }
 

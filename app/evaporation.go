@@ -116,7 +116,7 @@ func (d devices) filling(k comeback, lines []store.Application) filling {
 			}
 		}
 	}
-	f.whole = len(f.gross) > 0 && !f.given.Extra && calendar.On(f.first) == dayOf(f.given.VisitDay)
+	f.whole = len(f.gross) > 0 && !f.given.Extra && calendar.On(f.first) == d.sky.d.dayGiven(f.given)
 	return f
 }
 

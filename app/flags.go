@@ -5,10 +5,14 @@ import (
 	"slices"
 	"time"
 
+	"keeler/core/chem"
 	"keeler/core/method"
+	"keeler/core/method/pad"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+
+	"github.com/samber/lo"
 )
 
 // besides is what about a line should be looked at by what was written of the hive before:
@@ -21,7 +25,7 @@ func (d Desk) besides(ctx context.Context, v visit, row store.Application, in wi
 	r := reading{ctx: ctx}
 	switch treatment.Kind(row.Kind) {
 	case treatment.Out:
-		there, some := treatment.Standing(d.givenTo(&r, []string{row.ColonyID}).Of(row.ColonyID), method.Name(row.Method), v.day)
+		there, some := treatment.Standing(d.givenTo(&r, []string{row.ColonyID}).Of(row.ColonyID), method.Name(row.Method), d.dayGiven(row))
 		if !some {
 			out = append(out, treatment.NoneIn)
 		} else if in.Came+in.Missing > v.pieces(there) {
@@ -66,11 +70,25 @@ func (d Desk) flags(v visit, in wire.Application, ago time.Duration) []treatment
 	if in.PhoneAt != nil && treatment.Off(float64(in.PhoneAt.Unix()), float64(wall.Unix())) {
 		out = append(out, treatment.Clock)
 	}
-	if in.Kind != string(treatment.Given) {
-		return out
+	return out
+}
+
+// before is what about a dose should be looked at by what its bees had before it: the same acid not
+// long ago, or more formic acid in 28 days than any course brings.
+func (d Desk) before(v visit, row store.Application) []treatment.Flag {
+	colony, here := lo.Find(v.rows, func(c store.Colony) bool { return c.ID == row.ColonyID })
+	if row.Kind != string(treatment.Given) || !here {
+		return nil
 	}
-	if !in.Extra && slices.ContainsFunc(v.stops[in.ColonyID], func(s wire.Stop) bool { return s.Code == "given_already" }) {
+	var out []treatment.Flag
+	day := d.dayGiven(row)
+	if !row.Extra && slices.ContainsFunc(v.stops(colony, day), func(s wire.Stop) bool { return s.Code != "in_job" }) {
 		out = append(out, treatment.Again)
+	}
+	bees := v.bees[colony.ID]
+	all := append(slices.Clone(bees.Treatments), treatment.Treatment{Given: day, Formic: chem.Milligrams(row.FormicMG)})
+	if row.FormicMG > 0 && treatment.FormicAdded(all, bees.Boxes, day) > pad.CourseHigh && len(bees.Treatments) > 0 {
+		out = append(out, treatment.Formic)
 	}
 	return out
 }

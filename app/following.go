@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"fmt"
 
 	"keeler/core/stock"
 	"keeler/core/treatment"
@@ -22,7 +23,7 @@ func (d Desk) follow(ctx context.Context, op store.Operation, v visit, row store
 		if row.BatchID != nil {
 			in := wire.StockEntry{ID: row.ID, Kind: string(stock.Used), Amount: row.Amount, ColonyID: row.ColonyID}
 			if sent.ByHand {
-				if err := d.madeByHand(ctx, op, *row.BatchID); err != nil {
+				if err := d.madeByHand(ctx, op, *row.BatchID, sent.Keeping); err != nil {
 					return err
 				}
 			}
@@ -40,7 +41,8 @@ func (d Desk) closeDead(ctx context.Context, op store.Operation, row store.Appli
 	if err != nil || colony.EndedOn != nil {
 		return err
 	}
-	return op.End(ctx, colony.ID, colony.Version, row.VisitDay, "dead", d.event(colony.ID, "ended", "", "dead", dayOf(row.VisitDay)))
+	day := d.dayGiven(row)
+	return op.End(ctx, colony.ID, colony.Version, timeOf(day), "dead", d.event(colony.ID, "ended", "", "dead", day))
 }
 
 // reopen takes that back: the colony was not dead.
@@ -49,12 +51,13 @@ func (d Desk) reopen(ctx context.Context, op store.Operation, was store.Applicat
 	if err != nil || colony.EndedOn == nil {
 		return err
 	}
-	return op.Reopen(ctx, colony.ID, colony.Version, d.event(colony.ID, "reopened", "", "", dayOf(was.VisitDay)))
+	return op.Reopen(ctx, colony.ID, colony.Version, d.event(colony.ID, "reopened", "", "", d.dayGiven(was)))
 }
 
-// madeByHand opens the account of a batch that is said to be mixed without the bench,
-// with what was planned.
-func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) error {
+// madeByHand opens the account of a batch that is said to be mixed without the bench, with what
+// was planned. Where nobody says how it is kept it is taken for the way that keeps it shortest:
+// there is no syrup without a last good day.
+func (d Desk) madeByHand(ctx context.Context, op store.Operation, id, keeping string) error {
 	batch, err := op.Batch(ctx, id)
 	if err != nil || batch.State != store.Planned {
 		return err
@@ -63,10 +66,22 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id string) err
 	if amount <= 0 {
 		return nil
 	}
-	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, byHand); err != nil {
-		return err
+	mixing, err := mixingOf(batch, "")
+	if err != nil {
+		return fmt.Errorf("batch %s made by hand: %w", id, err)
 	}
-	return op.SetState(ctx, id, store.IsMade)
+	kept := mixing.Keepings[0]
+	for _, k := range mixing.Keepings {
+		if k.Store == keeping {
+			kept = k
+		}
+	}
+	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, byHand); err != nil {
+		return fmt.Errorf("batch %s made by hand: open its account: %w", id, err)
+	}
+	return op.FinishBatch(ctx, id, store.Finished{
+		State: store.IsMade, VolumeML: batch.VolumeML, Pieces: batch.Pieces, Keeping: kept.Store, UseBy: d.useBy(kept), MadeOn: d.worked().Format(workTime),
+	})
 }
 
 // undo takes back what a line meant, before the one that amends it does.

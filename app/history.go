@@ -2,8 +2,10 @@ package app
 
 import (
 	"slices"
+	"time"
 
 	"keeler/core/calendar"
+	"keeler/core/chem"
 	"keeler/core/fit"
 	"keeler/core/followup"
 	"keeler/core/method"
@@ -36,6 +38,7 @@ func ever(colony string) store.Among {
 // history is what was seen of colonies, what happened to them and what they were given,
 // by their ids.
 type history struct {
+	zone   *time.Location // of the operation: it tells on which day a dose was given
 	seen   map[string][]fit.Inspection
 	events map[string][]store.Event
 	given  treatment.Book
@@ -46,13 +49,13 @@ type history struct {
 // number of statements for each time that bees came from others.
 func (d Desk) historyOf(r *reading, of store.Among) history {
 	those, events := d.among(r, of)
-	return d.withGiven(r, remembered(by(r, d.op.Inspections, those), events), those)
+	return d.withGiven(r, d.remembered(by(r, d.op.Inspections, those), events), those)
 }
 
 // givenTo is the part of history that tells what is in a hive: what they were given.
 func (d Desk) givenTo(r *reading, colonies []string) treatment.Book {
 	those, events := d.among(r, d.remembering(colonies))
-	return d.withGiven(r, remembered(nil, events), those).given
+	return d.withGiven(r, d.remembered(nil, events), those).given
 }
 
 // withGiven adds to what is known of some colonies what they were given.
@@ -96,9 +99,9 @@ const (
 func camefrom(kind string) bool { return kind == splitOff || kind == joined }
 
 // remembered is history without what was given.
-func remembered(inspections []store.Inspection, events []store.Event) history {
+func (d Desk) remembered(inspections []store.Inspection, events []store.Event) history {
 	h := history{
-		map[string][]fit.Inspection{}, map[string][]store.Event{},
+		d.who.Zone, map[string][]fit.Inspection{}, map[string][]store.Event{},
 		treatment.Book{Applications: map[string][]treatment.Application{}, Moves: map[string][]treatment.Move{}},
 		map[string][]followup.Line{},
 	}
@@ -114,24 +117,26 @@ func remembered(inspections []store.Inspection, events []store.Event) history {
 	return h
 }
 
-// add takes in a line of the register, which must come in the order in which they were written.
+// add takes in a line of the register, which must come in the order in which they happened.
 func (h history) add(a store.Application) {
+	on := calendar.On(a.GivenAt.In(h.zone))
 	if a.Board {
-		h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: treatment.Board, On: dayOf(a.VisitDay)})
+		h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: treatment.Board, On: on})
 	}
 	if a.Eggs != nil {
-		h.seen[a.ColonyID] = append(h.seen[a.ColonyID], fit.Inspection{On: dayOf(a.VisitDay), Order: a.CreatedAt.UnixMicro(), Eggs: a.Eggs})
+		h.seen[a.ColonyID] = append(h.seen[a.ColonyID], fit.Inspection{On: on, Order: a.CreatedAt.UnixMicro(), Eggs: a.Eggs})
 	}
 	if kind := treatment.Kind(a.Kind); kind != treatment.Given && kind != treatment.Other && kind != treatment.Out {
 		if kind != treatment.Board {
-			h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: kind, On: dayOf(a.VisitDay)})
+			h.lines[a.ColonyID] = append(h.lines[a.ColonyID], followup.Line{Act: kind, On: on})
 		}
 		return
 	}
 	h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
 		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount, Meant: a.Asked,
-		On: dayOf(a.VisitDay), Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
-		Extra: a.Extra, Swaps: a.Swaps, Withdrawal: a.WithdrawalDays,
+		On: on, Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
+		Extra: a.Extra, Swaps: a.Swaps, Withdrawal: lo.FromPtr(a.WithdrawalDays), Card: lo.FromPtr(a.CardID),
+		OAD: chem.Milligrams(a.OADMG), Formic: chem.Milligrams(a.FormicMG),
 	})
 }
 

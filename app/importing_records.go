@@ -219,10 +219,13 @@ func (in *recordsImport) inspection(r record, colony store.Colony, id string, l 
 func (in *recordsImport) treatment(r record, colony store.Colony, id string, l *fault.List) func() {
 	o := wire.OtherTreatment{
 		Method: r.cell("method"), Product: r.cell("product"), GivenOn: r.cell("on"), Amount: figure("amount", r, l), Unit: r.cell("unit"),
-		Rule: r.cell("rule"), Withdrawal: whole("withdrawal_days", r, l), Note: r.cell("note"),
+		Rule: r.cell("rule"), Note: r.cell("note"),
 	}
 	if o.Method != string(method.Other) && o.Method != string(method.Vapour) && !slices.Contains(method.All[:], method.Name(o.Method)) {
 		l.Add("method", fault.Unknown)
+	}
+	if r.cell("withdrawal_days") != "" {
+		o.Withdrawal = new(whole("withdrawal_days", r, l))
 	}
 	l.Length("product", o.Product, 120)
 	l.Length("rule", o.Rule, 200)

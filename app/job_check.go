@@ -91,7 +91,7 @@ const lookBack = 90
 
 // tell puts a job together with its colonies and those left untreated.
 func (d Desk) tell(job store.Job, under fit.Conditions, colonies []comeback, controls []string, thresholds mites.Thresholds) told {
-	t := told{job: job, terms: followup.TermsOf(under), today: d.today(), thresholds: thresholds}
+	t := told{job: job, terms: followup.TermsOf(under), today: d.today(), zone: d.who.Zone, thresholds: thresholds}
 	in := lo.SliceToMap(job.Colonies, func(c store.JobColony) (string, bool) { return c.ColonyID, true })
 	for _, k := range colonies {
 		if in[k.row.ID] {
@@ -193,7 +193,7 @@ func (t told) circumstances(c treated, lines []store.Application, under fit.Cond
 		}
 		detail := wire.ApplicationOf(l.Detail, wire.Application{})
 		dose := mites.Dose{
-			On: dayOf(l.VisitDay), Method: method.Name(l.Method), Amount: l.Amount, Asked: l.Asked, Acid: l.OADMG + l.FormicMG,
+			On: calendar.On(l.GivenAt.In(t.zone)), Method: method.Name(l.Method), Amount: l.Amount, Asked: l.Asked, Acid: l.OADMG + l.FormicMG,
 			PastDay: slices.Contains(strings.Split(l.Flags, ","), string(treatment.PastDay)), Boxes: detail.Boxes, Missing: missing,
 			Air: detail.AirC, High: detail.HighC, Cold: under.MinC, Warm: under.MaxC,
 		}

@@ -88,7 +88,7 @@ func (d Desk) withJobs(r *reading, colonies []situation, those store.Among, but 
 func (d Desk) open(j store.JobDays, in bool) bool {
 	given := calendar.Day(0)
 	if j.LastGiven != nil {
-		given = dayOf(*j.LastGiven)
+		given = d.dayOf(*j.LastGiven)
 	}
 	return fit.Open(dayOf(j.LastDay), given, in, d.today())
 }

@@ -2,6 +2,7 @@ package app
 
 import (
 	"slices"
+	"time"
 
 	"keeler/core/calendar"
 	"keeler/core/followup"
@@ -21,6 +22,7 @@ type told struct {
 	all        []comeback
 	controls   []comeback
 	today      calendar.Day
+	zone       *time.Location // of the operation
 	thresholds mites.Thresholds
 }
 

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"keeler/core/fault"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -73,7 +74,7 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 		return out, err
 	}
 	rows = lo.Filter(rows, func(r store.Application, _ int) bool { return medicine(r, before) })
-	lines, err := d.registered(ctx, rows)
+	lines, err := d.describeLines(ctx, rows)
 	if err != nil {
 		return out, err
 	}
@@ -94,7 +95,7 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 			yard.Colonies = append(yard.Colonies, wire.RecordColony{ID: r.ColonyID, Name: r.Colony})
 		}
 		colony := &yard.Colonies[len(yard.Colonies)-1]
-		colony.Lines = append(colony.Lines, wire.RecordLine{Cells: write.cells(lines[i]), Changes: write.changes(r, before)})
+		colony.Lines = append(colony.Lines, wire.RecordLine{Cells: write.cells(lines[i]), Remarks: write.remarks(lines[i]), Changes: write.changes(r, before)})
 	}
 	out.Lines = len(rows)
 	return out, nil
@@ -167,14 +168,18 @@ func recorded(a wire.Application) string {
 // withdrawal tells until when honey waits. What stays in the hive counts from when it comes
 // out, as labels mean it.
 func (w recordWriter) withdrawal(a wire.Application) string {
-	stays := a.Kind != "out" && (a.Method == "strip" || a.Method == "pad")
+	stays := a.Method == "strip" || a.Method == "pad"
 	switch {
-	case a.Withdrawal <= 0 || a.Kind == "skipped":
+	case a.Kind != "given" && a.Kind != "other":
 		return ""
+	case a.Withdrawal == nil:
+		return words.WithdrawalUnstated()
+	case *a.Withdrawal == 0:
+		return words.WithdrawalNone()
 	case stays:
-		return words.WithdrawalAfter(a.Withdrawal)
+		return words.WithdrawalAfter(*a.Withdrawal)
 	}
-	return words.WithdrawalUntil(a.Withdrawal, w.day(a.GivenAt.AddDate(0, 0, a.Withdrawal)))
+	return words.WithdrawalUntil(*a.Withdrawal, w.day(a.GivenAt.AddDate(0, 0, *a.Withdrawal)))
 }
 
 func (w recordWriter) day(t time.Time) string { return t.Format(w.dayForm) }
@@ -194,6 +199,30 @@ func (w recordWriter) changes(r store.Application, before map[string]store.Appli
 	return out
 }
 
+// remarked are the flags that a medicine record tells of.
+var remarked = []treatment.Flag{treatment.Twice, treatment.Again, treatment.TooMuch, treatment.Strong, treatment.PastDay, treatment.Formic}
+
+// remarks tells what about a line should be known to who reads it.
+func (w recordWriter) remarks(a wire.Application) []string {
+	var flags []string
+	for _, f := range remarked {
+		if slices.Contains(a.Flags, string(f)) {
+			flags = append(flags, string(f))
+		}
+	}
+	out := words.Flags(flags)
+	if len(out) > 0 && a.Override != "" {
+		out = append(out, words.Overridden(a.Override))
+	}
+	if apart := a.RecordedAt.Sub(a.GivenAt); a.Entered != "" || apart > recordedLate {
+		out = append(out, words.Entered(a.Entered, w.day(a.RecordedAt), a.RecordedBy, a.EnteredFrom))
+	}
+	return out
+}
+
+// recordedLate is how long after it was given a line says when it was written.
+const recordedLate = 24 * time.Hour
+
 // was is what stood in a line before it was amended.
 func (w recordWriter) was(a wire.Application) string {
 	if amount := w.cell("amount", a); amount != "" {
@@ -212,7 +241,7 @@ func (d Desk) BeginRecordFile(ctx context.Context, q RecordQuery) error {
 
 // RecordFile writes the record as CSV, yard by yard, with what was amended in the last column.
 func (d Desk) RecordFile(ctx context.Context, q RecordQuery, to io.Writer) error {
-	table, err := newSheet(to, slices.Concat([]string{"yard", "colony"}, templates[q.Template], []string{"amended"}))
+	table, err := newSheet(to, slices.Concat([]string{"yard", "colony"}, templates[q.Template], []string{"remarks", "amended"}))
 	if err != nil {
 		return err
 	}
@@ -237,7 +266,7 @@ func writeLines(table *sheet, record wire.Record) error {
 	for _, y := range record.Yards {
 		for _, c := range y.Colonies {
 			for _, l := range c.Lines {
-				if err := table.row(slices.Concat([]string{y.Name, c.Name}, l.Cells, []string{strings.Join(l.Changes, " ")})...); err != nil {
+				if err := table.row(slices.Concat([]string{y.Name, c.Name}, l.Cells, []string{strings.Join(l.Remarks, "; "), strings.Join(l.Changes, " ")})...); err != nil {
 					return err
 				}
 			}

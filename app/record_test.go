@@ -36,7 +36,7 @@ func TestMedicineRecord(t *testing.T) {
 	}
 	amend(first.ID, "given", "", "=misread", 25)
 	amend(slip.ID, "skipped", "taken_back", "", 0)
-	if _, err := v.d.RecordOther(t.Context(), wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-11-20", Withdrawal: 7, Rule: "permit 12",
+	if _, err := v.d.RecordOther(t.Context(), wire.OtherTreatment{Method: "vapour", Product: "Vaporised", GivenOn: "2026-11-20", Withdrawal: new(7), Rule: "permit 12",
 		Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: v.hives[0]}}}); err != nil {
 		t.Fatal(err)
 	}
@@ -50,7 +50,7 @@ func TestMedicineRecord(t *testing.T) {
 		t.Errorf("%q", vapour)
 	}
 	// 25 mL of 35.05 g/L hold 876 mg.
-	if !strings.HasPrefix(given[0], "4 Dec 2026 ") || given[1] != "Dribble: own mixture" || given[2] != "25 mL" || given[3] != "876 mg oxalic acid dihydrate" || given[4] != "1" || given[6] != "" {
+	if !strings.HasPrefix(given[0], "4 Dec 2026 ") || given[1] != "Dribble: own mixture" || given[2] != "25 mL" || given[3] != "876 mg oxalic acid dihydrate" || given[4] != "1" || given[6] != "not stated" {
 		t.Errorf("%q", given)
 	}
 	if len(one[1].Changes) != 1 || !strings.Contains(one[1].Changes[0], "before: 30 mL. Why: =misread") {
@@ -65,7 +65,7 @@ func TestMedicineRecord(t *testing.T) {
 		t.Fatal(err)
 	}
 	table, err := csv.NewReader(&text).ReadAll()
-	if err != nil || len(table) != 5 || !slices.Equal(table[0], []string{"yard", "colony", "day", "treatment", "amount", "withdrawal", "person", "amended"}) ||
+	if err != nil || len(table) != 5 || !slices.Equal(table[0], []string{"yard", "colony", "day", "treatment", "amount", "withdrawal", "person", "remarks", "amended"}) ||
 		table[1][2] != "2026-11-20" || table[1][5] != "7 days, until 2026-11-27" || table[4][1] != "3" {
 		t.Errorf("%q %v", table, err)
 	}
@@ -78,7 +78,7 @@ func TestMedicineRecordTellsWhenHoneyMayBeTaken(t *testing.T) {
 	for method, want := range map[string]string{
 		"strip": "14 days after it comes out", "pad": "14 days after it comes out", "vapour": "14 days, until 4 Dec 2026", "dribble": "14 days, until 4 Dec 2026",
 	} {
-		in := wire.OtherTreatment{Method: method, Product: "Bought", GivenOn: "2026-11-20", Withdrawal: 14, Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: v.hives[0]}}}
+		in := wire.OtherTreatment{Method: method, Product: "Bought", GivenOn: "2026-11-20", Withdrawal: new(14), Colonies: []wire.OtherColony{{ID: uuid.NewString(), ColonyID: v.hives[0]}}}
 		if _, err := v.d.RecordOther(t.Context(), in); err != nil {
 			t.Fatal(err)
 		}

@@ -4,15 +4,21 @@ import (
 	"context"
 	"encoding/base64"
 	"encoding/json"
+	"fmt"
 	"io"
 	"strconv"
 	"strings"
 	"time"
 
+	"keeler/core/chem"
 	"keeler/core/fault"
+	"keeler/core/method"
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
+	"keeler/words"
+
+	"github.com/samber/lo"
 )
 
 // RegisterPage is how many lines a page of the register holds.
@@ -46,7 +52,7 @@ func (d Desk) Register(ctx context.Context, q RegisterQuery) (wire.Register, err
 			return out, err
 		}
 	}
-	out.Lines, err = d.registered(ctx, rows)
+	out.Lines, err = d.describeLines(ctx, rows)
 	return out, err
 }
 
@@ -108,8 +114,9 @@ func readCursor(text string) (line store.Line, err error) {
 	return line, json.Unmarshal(raw, &line)
 }
 
-// registered writes lines with the lots that their batches were mixed from.
-func (d Desk) registered(ctx context.Context, rows []store.Application) ([]wire.Application, error) {
+// describeLines writes lines with the lots that their batches were mixed from, and what about them is
+// only seen beside other lines.
+func (d Desk) describeLines(ctx context.Context, rows []store.Application) ([]wire.Application, error) {
 	var batches []string
 	for _, r := range rows {
 		if r.BatchID != nil {
@@ -119,9 +126,13 @@ func (d Desk) registered(ctx context.Context, rows []store.Application) ([]wire.
 	lots := map[string][]string{}
 	if len(batches) > 0 {
 		var err error
-		if lots, err = d.op.LotsOf(ctx, batches); err != nil {
-			return nil, err
+		if lots, err = d.op.LotsOf(ctx, lo.Uniq(batches)); err != nil {
+			return nil, fmt.Errorf("read the lots of batches: %w", err)
 		}
+	}
+	twice, err := d.onOneDay(ctx, rows)
+	if err != nil {
+		return nil, err
 	}
 	out := make([]wire.Application, len(rows))
 	for i, r := range rows {
@@ -129,8 +140,45 @@ func (d Desk) registered(ctx context.Context, rows []store.Application) ([]wire.
 		if r.BatchID != nil {
 			out[i].Lots = lots[*r.BatchID]
 		}
+		if twice[r.ID] {
+			out[i].Flags = append([]string{string(treatment.Twice)}, out[i].Flags...)
+			out[i].FlagWords = words.Flags(out[i].Flags)
+		}
 	}
 	return out, nil
+}
+
+// onOneDay finds those of some lines whose colony got one acid twice on a day, by their ids.
+func (d Desk) onOneDay(ctx context.Context, rows []store.Application) (map[string]bool, error) {
+	given := lo.Filter(rows, func(r store.Application, _ int) bool { return isDose(r) })
+	if len(given) == 0 {
+		return nil, nil
+	}
+	colonies := lo.Uniq(lo.Map(given, func(r store.Application, _ int) string { return r.ColonyID }))
+	first, last := given[0].GivenAt, given[0].GivenAt
+	for _, r := range given {
+		if first.After(r.GivenAt) {
+			first = r.GivenAt
+		}
+		if last.Before(r.GivenAt) {
+			last = r.GivenAt
+		}
+	}
+	doses, err := d.op.Doses(ctx, colonies, d.dayOf(first).Begins(d.who.Zone), (d.dayOf(last) + 1).Begins(d.who.Zone))
+	if err != nil {
+		return nil, fmt.Errorf("read doses of the same days: %w", err)
+	}
+	return treatment.OnOneDay(lo.Map(doses, func(r store.Application, _ int) treatment.Dose {
+		return treatment.Dose{
+			ID: r.ID, Colony: r.ColonyID, On: d.dayGiven(r),
+			Acids: treatment.AcidsOf(method.Name(r.Method), chem.Milligrams(r.OADMG), chem.Milligrams(r.FormicMG)),
+		}
+	})), nil
+}
+
+// isDose reports whether a line tells of a dose: not of what only replaced a part of what was in.
+func isDose(r store.Application) bool {
+	return (r.Kind == string(treatment.Given) || r.Kind == string(treatment.Other)) && !r.Extra
 }
 
 // RegisterHead is the first row of the register as CSV.
@@ -158,7 +206,7 @@ func (d Desk) ExportRegister(ctx context.Context, q RegisterQuery, w io.Writer) 
 		if err != nil {
 			return err
 		}
-		lines, err := d.registered(ctx, rows)
+		lines, err := d.describeLines(ctx, rows)
 		if err != nil {
 			return err
 		}
@@ -190,9 +238,17 @@ func csvLine(a wire.Application) []string {
 	}
 	return []string{
 		a.ID, a.GivenAt.Format(time.RFC3339), a.Yard, a.Colony, a.Kind, a.Method, a.Product, batch, strings.Join(a.Lots, "; "),
-		number(a.Amount), a.Unit, number(a.OADMg), number(a.FormicMg), a.By, a.Rule, strconv.Itoa(a.Withdrawal), a.Reason, a.Override,
+		number(a.Amount), a.Unit, number(a.OADMg), number(a.FormicMg), a.By, a.Rule, optionalNumber(a.Withdrawal), a.Reason, a.Override,
 		strings.Join(a.Extras, " "), a.Note, strings.Join(a.Flags, " "), a.Amends,
 	}
+}
+
+// optionalNumber is a number of a table; empty where it is not stated.
+func optionalNumber(n *int) string {
+	if n == nil {
+		return ""
+	}
+	return strconv.Itoa(*n)
 }
 
 // RecordOther writes down what was given outside a job: vapour, bought strips and the
@@ -223,7 +279,9 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 func (d Desk) readOther(in wire.OtherTreatment, l *fault.List) func(id string, colony store.Colony) store.Application {
 	product := l.Said("product", in.Product)
 	day := readDay("given_on", in.GivenOn, d.today(), d.today(), l)
-	l.Within("withdrawal_days", float64(in.Withdrawal), 0, 365, "days")
+	if in.Withdrawal != nil {
+		l.Within("withdrawal_days", float64(*in.Withdrawal), 0, 365, "days")
+	}
 	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(l)
 	detail, err := wire.ApplicationDetail{Note: in.Note}.Kept()
 	if err != nil {

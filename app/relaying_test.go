@@ -75,7 +75,7 @@ func TestRoundIsToldAtAnotherServer(t *testing.T) {
 		if told := today.Changed(); !slices.Equal(told, []string{store.Whole}) {
 			t.Errorf("Today is told of %v", told)
 		}
-		seen, err := there.Desk(v.d.who).Visit(t.Context(), v.job, outOn, "")
+		seen, err := there.Desk(v.d.who).Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""})
 		if err != nil || len(seen.Records) != n+1 {
 			t.Errorf("%d lines can be read of %d: %v", len(seen.Records), n+1, err)
 		}

@@ -17,10 +17,12 @@ import (
 
 // noted is a line of the register that belongs to no job.
 func (d Desk) noted(id string, kind treatment.Kind, colony store.Colony, m, product string, on calendar.Day) store.Application {
-	return store.Application{
+	row := store.Application{
 		ID: id, VisitDay: timeOf(on), ColonyID: colony.ID, YardID: colony.YardID, Kind: string(kind), Method: m, Product: product,
-		Detail: []byte("{}"), GivenAt: on.Noon(d.who.Zone).UTC(), UserID: d.who.User, CreatedAt: d.stamp(),
+		Detail: []byte("{}"), GivenAt: on.Noon(d.who.Zone).UTC(),
 	}
+	d.stampGiver(&row, giver{member: &d.who.User})
+	return row
 }
 
 // Treat records something given; what stays in the hive has no end yet, unless its day

@@ -34,13 +34,13 @@ func TestOneMorningOneDose(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := v.d.Visit(t.Context(), second, outOn, "")
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: second, Day: outOn, Act: ""})
 	if err != nil || len(r.Colonies[0].Stop) != 1 || r.Colonies[0].Stop[0].Code != "in_job" || r.Colonies[0].Stop[0].Job != "Round" {
 		t.Fatalf("before anything was given: %+v %v", r.Colonies, err)
 	}
 	v.sends(wire.Application{ColonyID: first, Kind: "given", BatchID: v.batch, Amount: 30, Asked: 30})
-	r, err = v.d.Visit(t.Context(), second, outOn, "")
-	if err != nil || len(r.Colonies[0].Stop) != 1 || r.Colonies[0].Stop[0].Code != "given_already" || r.Colonies[0].Stop[0].On != outOn {
+	r, err = v.d.Visit(t.Context(), VisitQuery{Job: second, Day: outOn, Act: ""})
+	if err != nil || len(r.Colonies[0].Stop) != 1 || r.Colonies[0].Stop[0].Code != "same_day" || r.Colonies[0].Stop[0].On != outOn {
 		t.Fatalf("after it was given: %+v %v", r.Colonies, err)
 	}
 	sent, err := v.d.Apply(t.Context(), second, outOn, wire.Applications{Applications: []wire.Application{
@@ -53,7 +53,7 @@ func TestOneMorningOneDose(t *testing.T) {
 		t.Errorf("a second dose of another job: %+v", line)
 	}
 	// The job's own dose stops nobody in its own round.
-	if r, err = v.d.Visit(t.Context(), v.job, outOn, ""); err != nil || len(r.Colonies[0].Stop) == 0 || r.Colonies[0].Stop[0].Code != "given_already" {
+	if r, err = v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""}); err != nil || len(r.Colonies[0].Stop) == 0 || r.Colonies[0].Stop[0].Code != "same_day" {
 		t.Errorf("the first job sees the second's dose: %+v %v", r.Colonies[0], err)
 	}
 	if c := r.Colonies[1]; len(c.Stop) != 0 {
@@ -110,7 +110,7 @@ func TestOnlyWhatWasMadeIsPoured(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := v.d.Visit(t.Context(), v.job, outOn, "")
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""})
 	if err != nil || len(r.Batches) != 1 || r.Batches[0].ID != v.batch || r.Batches[0].Made {
 		t.Fatalf("%+v %v", r.Batches, err)
 	}
@@ -156,7 +156,7 @@ func TestMilligramsAreFlagged(t *testing.T) {
 func TestRegisterCountsEveryAcid(t *testing.T) {
 	d, _, hives := ready(t, 5)
 	copied := wire.LabelCard{ID: uuid.NewString(), Name: "Two acids", Method: "dribble", Content: wire.CardContent{
-		Content: card.Content{MinC: 0, MaxC: 15, Supers: "off", Withdrawal: 14},
+		Content: card.Content{MinC: 0, MaxC: 15, Supers: "off", Withdrawal: new(14)},
 		Dribble: &wire.Card{Actives: []wire.Active{{Acid: "oxalic", Strength: 39, Basis: "dihydrate"}, {Acid: "formic", Strength: 5}}, Rows: []wire.CardRow{{Volume: 12}}},
 	}}
 	if _, err := d.AddCard(t.Context(), copied); err != nil {
@@ -186,10 +186,10 @@ func TestRegisterCountsEveryAcid(t *testing.T) {
 		t.Fatal(err)
 	}
 	line := sent.Records[0]
-	if off(line.OADMg, 468, 0.1) || off(line.FormicMg, 60, 0.1) || line.Product != "Two acids" || line.Withdrawal != 14 || len(line.Flags) != 0 {
+	if off(line.OADMg, 468, 0.1) || off(line.FormicMg, 60, 0.1) || line.Product != "Two acids" || *line.Withdrawal != 14 || len(line.Flags) != 0 {
 		t.Errorf("%+v", line)
 	}
-	r, err := d.Visit(t.Context(), job.ID, outOn, "")
+	r, err := d.Visit(t.Context(), VisitQuery{Job: job.ID, Day: outOn, Act: ""})
 	if err != nil || r.Gear[0] != "butyl_gloves" || off(r.MeantMg, 44, 0.01) {
 		t.Errorf("gear %v, meant %v mg: %v", r.Gear, r.MeantMg, err)
 	}
@@ -258,7 +258,7 @@ func TestBroodSinceTheLastDoseStopsNoRound(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := v.d.Visit(t.Context(), v.job, outOn, "")
+	r, err := v.d.Visit(t.Context(), VisitQuery{Job: v.job, Day: outOn, Act: ""})
 	if err != nil || len(r.Colonies[0].Stop) != 0 || len(r.Colonies[1].Stop) != 1 || r.Colonies[1].Stop[0].Code != "given_already" {
 		t.Fatalf("%+v %v", r.Colonies, err)
 	}

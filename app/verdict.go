@@ -76,7 +76,7 @@ func (d Desk) verdictOf(r *reading, id string, lines []store.Application) wire.V
 	out.Lives, out.Most = atMost < outlook.Unborne, math.Round(atMost)
 	washed, visits, oxalic, formic := 0, map[calendar.Day]bool{}, 0.0, 0.0
 	for _, a := range lines {
-		visits[dayOf(a.VisitDay)] = true
+		visits[d.dayGiven(a)] = true
 		oxalic, formic = oxalic+a.OADMG/1000, formic+a.FormicMG/1000
 	}
 	for _, n := range counts {

@@ -3,6 +3,7 @@ package app
 import (
 	"cmp"
 	"context"
+	"fmt"
 	"maps"
 	"slices"
 
@@ -13,17 +14,29 @@ import (
 	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
-	"keeler/words"
 
 	"github.com/samber/lo"
 )
 
+// VisitQuery is which round is wanted.
+type VisitQuery struct {
+	Job string
+	Day string // as it was planned; empty: today
+	Act string // what it goes out for; empty: see goesFor
+	On  string // the day on which it was done, where it is entered afterwards; empty: today
+}
+
 // Visit is a day of a job in the yard: its colonies in stand order as they were last
 // seen, what can be given from, and what was done so far.
-func (d Desk) Visit(ctx context.Context, job, day, act string) (wire.Visit, error) {
-	v, err := d.visit(ctx, job, day)
+func (d Desk) Visit(ctx context.Context, q VisitQuery) (wire.Visit, error) {
+	v, err := d.visit(ctx, q.Job, q.Day)
 	if err == nil {
-		err = v.goesFor(act)
+		err = v.goesFor(q.Act)
+	}
+	if err == nil && q.On != "" {
+		var l fault.List
+		v.on = readDay("on", q.On, v.on, v.on, &l)
+		err = l.Err()
 	}
 	r := reading{ctx, err}
 	if r.err == nil && v.act == give && !v.planned {
@@ -36,11 +49,12 @@ func (d Desk) Visit(ctx context.Context, job, day, act string) (wire.Visit, erro
 // visit is a day of a job with all that records of it are held against.
 type visit struct {
 	job      store.Job
-	day      calendar.Day
+	day      calendar.Day // as it was planned
 	colonies map[string]store.JobColony
 	recipe   wire.JobRecipe
 	card     *wire.LabelCard
 	giving   wire.Giving
+	on       calendar.Day // on which what is written now is said to happen: today, or an earlier day
 	chosen   chosen
 	under    fit.Conditions
 	planned  bool   // the day is one of the job's own
@@ -48,14 +62,16 @@ type visit struct {
 	yards    map[string]store.Yard
 	rows     []store.Colony // in stand order, yard by yard
 	latitude float64
-	stops    map[string][]wire.Stop // what to stop at before anything is given, by colony
+	bees     map[string]fit.Colony // as they were last seen, with their other open jobs
 	sky      skies
+	giver    *giver // who gave what was written last
 }
 
 func (d Desk) visit(ctx context.Context, id, day string) (visit, error) {
 	v := visit{colonies: map[string]store.JobColony{}, sky: skies{d, ctx, map[string]fit.Forecast{}}}
 	var l fault.List
-	v.day = readDay("day", day, d.today(), d.today()+366, &l)
+	v.on = d.today()
+	v.day = readDay("day", day, v.on, v.on+366, &l)
 	if err := l.Err(); err != nil {
 		return v, err
 	}
@@ -103,34 +119,31 @@ func (d Desk) around(r *reading, v *visit, colonies []string, jobs bool) {
 	if len(v.rows) > 0 {
 		v.latitude = v.yards[v.rows[0].YardID].Latitude
 	}
-	v.under = v.chosen.on(v.day, v.latitude)
+	v.under = v.chosen.on(v.on, v.latitude)
 	if v.act == give {
-		d.stopAt(r, v, jobs)
+		d.lookBack(r, v, jobs)
 	}
 }
 
-// stopAt finds what to stop at before anything is given: the same acid given before, and
-// with jobs, other open jobs that the colonies are in.
-func (d Desk) stopAt(r *reading, v *visit, jobs bool) {
+// lookBack reads what a dose of the visit is held against: what the bees had before, the brood
+// seen since, which ends a broodless time, and with jobs other open jobs that they are in.
+func (d Desk) lookBack(r *reading, v *visit, jobs bool) {
 	those := d.remembering(v.ids())
-	h := d.historyOf(r, those) // brood seen since then ends a broodless time
-	bees := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h) })
+	h := d.historyOf(r, those)
+	colonies := lo.Map(v.rows, func(r store.Colony, _ int) situation { return begin(r, h) })
 	if jobs {
-		d.withJobs(r, bees, those, v.job.ID)
+		d.withJobs(r, colonies, those, v.job.ID)
 	}
-	own := map[string]bool{} // what this visit gave stops nobody
-	for _, all := range h.given.Applications {
-		for _, a := range all {
-			own[a.ID] = own[a.ID] || a.Job == v.job.ID && a.On == v.day
-		}
-	}
-	v.stops = map[string][]wire.Stop{}
-	for _, k := range bees {
-		c := v.chosen.caseOf(v.day, v.yards[k.row.YardID], nil)
-		c.Colony = k.bees
-		c.Colony.Treatments = slices.DeleteFunc(c.Colony.Treatments, func(t treatment.Treatment) bool { return own[t.ID] })
-		v.stops[k.row.ID] = stopsOf(c)
-	}
+	v.bees = lo.SliceToMap(colonies, func(k situation) (string, fit.Colony) { return k.row.ID, k.bees })
+}
+
+// stops tells what to stop at before a colony is given anything on a day. What the job itself
+// gave it that day is told by the lines of the round.
+func (v visit) stops(colony store.Colony, day calendar.Day) []wire.Stop {
+	c := v.chosen.caseOf(day, v.yards[colony.YardID], nil)
+	c.Colony = v.bees[colony.ID]
+	c.Colony.Treatments = slices.DeleteFunc(slices.Clone(c.Colony.Treatments), func(t treatment.Treatment) bool { return t.Job == v.job.ID && t.Given == day })
+	return stopsOf(c)
 }
 
 // ids are the colonies of the visit that live, in stand order.
@@ -142,9 +155,9 @@ func (v visit) ids() []string {
 func stopsOf(c fit.Case) []wire.Stop {
 	var out []wire.Stop
 	for _, r := range fit.Stops(c) {
-		stop := wire.Stop{Code: "given_already", On: written(r.On)}
+		stop := wire.Stop{Code: lo.Ternary(r.Code == "same_day", r.Code, "given_already"), On: written(r.On)}
 		for _, t := range c.Colony.Treatments {
-			if t.Given == r.On {
+			if t.Given == r.On && t.Acids().Share(c.Under.Acids()) {
 				stop.Method, stop.What = string(t.Method), t.Product
 			}
 		}
@@ -160,13 +173,13 @@ func stopsOf(c fit.Case) []wire.Stop {
 
 func (d Desk) roundOf(ctx context.Context, v visit) (wire.Visit, error) {
 	out := wire.Visit{
-		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Rule: v.recipe.Rule, CapML: v.giving.CapML,
+		JobID: v.job.ID, Name: v.job.Name, Method: v.job.Method, Day: written(v.day), Today: written(v.on), Planned: v.planned, Rule: v.recipe.Rule, CapML: v.giving.CapML,
 		Base: v.recipe.Recipe.Bare(), Colonies: []wire.VisitColony{}, Batches: []wire.VisitBatch{}, All: wire.Choices(),
 		Gear: v.giving.Gear, MeantMg: v.giving.MeantMg, Act: v.act,
 		Next: !v.planned && v.act == give, Swaps: v.under.Swap && !v.planned && v.act == give,
 	}
 	if v.under.DaysInLow > 0 && v.act == give {
-		out.DueOut, out.DueLast = written(v.day+calendar.Day(v.under.DaysInLow)), written(v.day+calendar.Day(v.under.DaysInHigh))
+		out.DueOut, out.DueLast = written(v.on+calendar.Day(v.under.DaysInLow)), written(v.on+calendar.Day(v.under.DaysInHigh))
 	}
 	r := reading{ctx: ctx}
 	out.Season = seasonName(v.day, v.latitude)
@@ -193,31 +206,17 @@ func (v visit) pieces(in treatment.InHive) int {
 	return int(in.Amount)
 }
 
-// visited is what stands of a day; a colony that has two is flagged on both.
+// visited is what stands of a round.
 func (d Desk) visited(ctx context.Context, v visit) (out wire.Visited, err error) {
 	rows, err := d.op.Visited(ctx, v.job.ID, timeOf(v.day))
 	if err != nil {
-		return out, err
+		return out, fmt.Errorf("read the lines of the round: %w", err)
 	}
 	if len(rows) > 0 {
 		out.Newest = rows[len(rows)-1].Seq
 	}
-	given := map[string]int{}
-	for _, r := range rows {
-		if r.Kind == string(treatment.Given) {
-			given[r.ColonyID]++
-		}
-	}
-	out.Records = make([]wire.Application, len(rows))
-	for i, r := range rows {
-		a := wire.ApplicationOf(r.Detail, d.plainLine(r))
-		if r.Kind == string(treatment.Given) && given[r.ColonyID] > 1 {
-			a.Flags = append(a.Flags, string(treatment.Twice))
-			a.FlagWords = words.Flags(a.Flags)
-		}
-		out.Records[i] = a
-	}
-	return out, nil
+	out.Records, err = d.describeLines(ctx, rows)
+	return out, err
 }
 
 // visitColonies tells of the colonies of a visit in stand order, as they are now.
@@ -238,19 +237,19 @@ func (d Desk) visitColonies(ctx context.Context, v visit) ([]wire.VisitColony, e
 	out := make([]wire.VisitColony, len(v.rows))
 	for i, r := range v.rows {
 		out[i] = wire.VisitColony{
-			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops[r.ID],
+			ID: r.ID, YardID: r.YardID, Yard: v.yards[r.YardID].Name, Hive: hives[i], Override: v.colonies[r.ID].OverrideReason, Stop: v.stops(r, v.on),
 		}
-		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.day); there {
+		if in, there := treatment.Standing(given.Of(r.ID), method.Name(v.job.Method), v.on); there {
 			if w, weighed := last.weights[r.ID]; weighed && v.act == weigh {
-				out[i].WeighedOn = w.VisitDay.Format(dateForm)
+				out[i].WeighedOn = written(d.dayGiven(w))
 				if out[i].WeightG = w.Amount; w.Unit == method.Millilitres {
 					out[i].WeightG, out[i].ReadML = 0, w.Amount
 				}
 			}
 			if g, placed := last.gaps[r.ID]; placed {
-				out[i].Gaps, out[i].GapsOn = wire.ApplicationOf(g.Detail, wire.Application{}).Gaps, written(dayOf(g.VisitDay))
+				out[i].Gaps, out[i].GapsOn = wire.ApplicationOf(g.Detail, wire.Application{}).Gaps, written(d.dayGiven(g))
 			}
-			out[i].InHive, out[i].DaysIn, out[i].Early = v.pieces(in), int(v.day-in.Since), max(0, int(in.From-v.day))
+			out[i].InHive, out[i].DaysIn, out[i].Early = v.pieces(in), int(v.on-in.Since), max(0, int(in.From-v.on))
 		}
 	}
 	return out, nil

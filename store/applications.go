@@ -20,13 +20,14 @@ type Application struct {
 	AmendsID       *string
 	EndsID         *string // of a removal: the application that comes out; nil: all of the method
 	JobID          *string
-	VisitDay       time.Time
+	VisitDay       time.Time // of the round that it belongs to; when it happened is GivenAt
 	ColonyID       string
 	YardID         string
 	Kind           string
 	Reason         string
 	Method         string
 	Product        string
+	CardID         *string // the label card that it was given under
 	BatchID        *string
 	Amount         float64
 	Asked          float64
@@ -42,24 +43,41 @@ type Application struct {
 	Detail         json.RawMessage
 	RuleKind       string
 	RuleWords      string
-	WithdrawalDays int
+	WithdrawalDays *int // nil: not stated
 	OverrideReason string
 	OpenS          int `gorm:"column:open_s"`
 	Flags          string
 	GivenAt        time.Time
-	UserID         uint64
+	GiverID        *uint64 // the member who gave it
+	GiverName      string  // who gave it and is no member
+	RecorderID     *uint64 // who wrote it first
+	RecordedAt     *time.Time
+	Entered        string // how it came in: Afterwards, Imported, or empty for as it was done
+	EnteredFrom    string // of an import: its file
+	ChangeReason   string // of an amendment
+	UserID         uint64 // who wrote this row: of an amendment, who changed it
 	CreatedAt      time.Time
 	Login          string `gorm:"->;-:migration"`
+	Giver          string `gorm:"->;-:migration"`
+	Recorder       string `gorm:"->;-:migration"`
 	Colony         string `gorm:"->;-:migration"`
 	Yard           string `gorm:"->;-:migration"`
 	BatchNumber    int    `gorm:"->;-:migration"`
 }
 
+// How a line can have come in, when not as it was done.
+const (
+	Afterwards = "afterwards"
+	Imported   = "import"
+)
+
 // named joins the names that a line is read by.
 func (o Operation) named(ctx context.Context) *gorm.DB {
 	return o.db.WithContext(ctx).Table("applications a").
-		Select("a.*, users.login, colonies.name AS colony, yards.name AS yard, batches.number AS batch_number").
+		Select("a.*, users.login, COALESCE(givers.login, a.giver_name) AS giver, COALESCE(recorders.login, users.login) AS recorder, colonies.name AS colony, yards.name AS yard, batches.number AS batch_number").
 		Joins("LEFT JOIN users ON users.id = a.user_id").
+		Joins("LEFT JOIN users givers ON givers.id = a.giver_id").
+		Joins("LEFT JOIN users recorders ON recorders.id = a.recorder_id").
 		Joins("LEFT JOIN colonies ON colonies.operation_id = a.operation_id AND colonies.id = a.colony_id").
 		Joins("LEFT JOIN yards ON yards.operation_id = a.operation_id AND yards.id = a.yard_id").
 		Joins("LEFT JOIN batches ON batches.operation_id = a.operation_id AND batches.id = a.batch_id").
@@ -219,17 +237,24 @@ func (o Operation) LotsOf(ctx context.Context, batches []string) (map[string][]s
 	return out, err
 }
 
-// GivenTo hands over what stands of some colonies, in the order in which it was written, with
-// what tells of what is in a hive.
+// GivenTo hands over what stands of some colonies, in the order in which it happened and, of one
+// time, was written, with what tells of what is in a hive.
 func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application)) error {
 	q := a.in(o.own(ctx).Table(a.from("applications", "newest", "by_colony")), "colony_id").
 		Where("given_at >= ? AND superseded = 0 AND kind <> 'skipped'", a.Since).
-		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "amount", "asked", "visit_day", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
-			"eggs", "board", "created_at").Order("seq")
+		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "card_id", "amount", "asked", "oad_mg", "formic_mg", "given_at", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
+			"eggs", "board", "created_at").Order("given_at, seq")
 	return each(q, func(a *Application) []any {
-		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.Amount, &a.Asked, &a.VisitDay, &a.DaysLow, &a.DaysHigh,
+		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.CardID, &a.Amount, &a.Asked, &a.OADMG, &a.FormicMG, &a.GivenAt, &a.DaysLow, &a.DaysHigh,
 			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt}
 	}, with)
+}
+
+// Doses lists the doses of some colonies between two times that stand, but for what only replaced
+// a part of what was in.
+func (o Operation) Doses(ctx context.Context, colonies []string, from, to time.Time) ([]Application, error) {
+	return all[Application](o.own(ctx).Table("applications FORCE INDEX (by_colony)").Select("id, colony_id, method, oad_mg, formic_mg, given_at").
+		Where("superseded = 0 AND colony_id IN ? AND given_at >= ? AND given_at < ? AND kind IN ('given', 'other') AND NOT extra", colonies, from.UTC(), to.UTC()).Order("given_at, seq"))
 }
 
 // VisitExtras is what is ticked on visits in a season.

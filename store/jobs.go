@@ -168,7 +168,7 @@ func (o Operation) DaysOf(ctx context.Context, jobs []string) (map[string]JobDay
 	var rows []JobDays
 	err := o.db.WithContext(ctx).Table("jobs j").Where("j.operation_id = ? AND j.id IN ?", o.id, jobs).Select(`j.id AS job_id,
 		(SELECT MAX(c.day) FROM job_colonies c WHERE c.operation_id = j.operation_id AND c.job_id = j.id) AS last_day,
-		(SELECT MAX(a.visit_day) FROM applications a FORCE INDEX (by_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id
+		(SELECT MAX(a.given_at) FROM applications a FORCE INDEX (by_job) WHERE a.operation_id = j.operation_id AND a.job_id = j.id
 			AND a.superseded = 0 AND a.kind = 'given') AS last_given`).Scan(&rows).Error
 	return lo.KeyBy(rows, func(r JobDays) string { return r.JobID }), err
 }
@@ -190,14 +190,14 @@ func (o Operation) Waits(ctx context.Context, among Among) ([]Waiting, error) {
 	return out, among.in(q, "c.colony_id").Order("c.day").Scan(&out).Error
 }
 
-// LeftIn lists the colonies that were given something by some jobs since a time, of which no later
-// removal is written: whether it still is in the hive, and stays there at all, is for the rules.
+// LeftIn lists the colonies that were given something by some jobs since a time, of which no removal a
+// day or more later is written: whether it still is in the hive, and stays there at all, is for the rules.
 func (o Operation) LeftIn(ctx context.Context, jobs []string, since time.Time) ([]string, error) {
 	var out []string
 	return out, o.db.WithContext(ctx).Table("applications a FORCE INDEX (by_job)").Distinct("a.colony_id").
 		Where("a.operation_id = ? AND a.job_id IN ? AND a.superseded = 0 AND a.kind = 'given' AND a.given_at >= ?", o.id, jobs, since).
 		Where(`NOT EXISTS (SELECT 1 FROM applications t FORCE INDEX (by_colony) WHERE t.operation_id = a.operation_id AND t.superseded = 0 AND t.colony_id = a.colony_id
-			AND t.kind = 'out' AND t.method = a.method AND t.visit_day > a.visit_day AND COALESCE(t.ends_id, a.id) = a.id)`).Scan(&out).Error
+			AND t.kind = 'out' AND t.method = a.method AND t.given_at >= a.given_at + INTERVAL 1 DAY AND COALESCE(t.ends_id, a.id) = a.id)`).Scan(&out).Error
 }
 
 // DoneOf counts by job and day the colonies that have a line in the register.

@@ -19,13 +19,17 @@ type Application struct {
 	Extra    bool    `json:"extra,omitempty" doc:"Of given: a strip or sponge replaced, a bottle topped up. It is no visit of its course."`
 	Eggs     *bool   `json:"eggs,omitempty" doc:"Of checked: seen, or looked for and not seen; left out when not looked for."`
 	ApplicationDetail
+	Keeping string     `json:"keeping,omitempty" enum:"room,fridge,sealed,closed" doc:"With by_hand: how the batch is kept, which gives its last good day; the way that keeps it shortest when left out."`
 	OpenS   float64    `json:"open_s,omitempty" doc:"How long the hive stood open, s; over 4 hours it is flagged."`
 	AgoS    float64    `json:"ago_s,omitempty" doc:"How long ago it happened when it is sent, s: what waited on a phone without signal."`
 	PhoneAt *time.Time `json:"phone_at,omitempty" doc:"What the phone's clock said then; only to tell when that clock is wrong."`
+	GivenOn string     `json:"given_on,omitempty" maxLength:"16" doc:"Where it is entered afterwards: when it happened, 2006-01-02T15:04 where the yards are, not in the future."`
+	Giver   string     `json:"giver,omitempty" maxLength:"80" doc:"Who gave it: the name of a member, or of anybody else; the sender when left out."`
 
 	Amends      string    `json:"amends,omitempty" readOnly:"true" doc:"The line that this one corrects."`
 	JobID       string    `json:"job_id,omitempty" readOnly:"true"`
-	Day         string    `json:"day,omitempty" readOnly:"true"`
+	Day         string    `json:"day,omitempty" readOnly:"true" doc:"On which it happened, where the yards are."`
+	PlannedFor  string    `json:"planned_for,omitempty" readOnly:"true" doc:"The day of its round, where it happened on another."`
 	Colony      string    `json:"colony,omitempty" readOnly:"true"`
 	Yard        string    `json:"yard,omitempty" readOnly:"true"`
 	Method      string    `json:"method,omitempty" readOnly:"true" enum:"dribble,strip,pad,vapour,other"`
@@ -36,13 +40,20 @@ type Application struct {
 	OADMg       float64   `json:"oad_mg,omitempty" readOnly:"true" doc:"mg oxalic acid dihydrate in it."`
 	FormicMg    float64   `json:"formic_mg,omitempty" readOnly:"true" doc:"mg formic acid in it."`
 	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
-	Withdrawal  int       `json:"withdrawal_days,omitempty" readOnly:"true"`
+	Withdrawal  *int      `json:"withdrawal_days,omitempty" readOnly:"true" doc:"Left out: not stated."`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
 	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day, more_out, none_in, rose."`
 	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
 	ReasonWords string    `json:"reason_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`
-	By          string    `json:"by,omitempty" readOnly:"true"`
+	By          string    `json:"by,omitempty" readOnly:"true" doc:"Who gave it."`
+	RecordedBy  string    `json:"recorded_by,omitempty" readOnly:"true" doc:"Who wrote it first."`
+	RecordedAt  time.Time `json:"recorded_at,omitzero" readOnly:"true" doc:"When, by the clock of the work."`
+	ChangedBy   string    `json:"changed_by,omitempty" readOnly:"true" doc:"Of an amendment: who made it."`
+	ChangedAt   time.Time `json:"changed_at,omitzero" readOnly:"true" doc:"And when."`
+	ChangeWhy   string    `json:"change_reason,omitempty" maxLength:"300" doc:"And why."`
+	Entered     string    `json:"entered,omitempty" readOnly:"true" enum:"afterwards,import" doc:"How it came in, when not as it was done."`
+	EnteredFrom string    `json:"entered_from,omitempty" readOnly:"true" doc:"Of an import: its file."`
 }
 
 // Applications are sent together: what a phone has gathered.
@@ -72,7 +83,8 @@ type OtherTreatment struct {
 	Amount     float64       `json:"amount,omitempty" doc:"For each colony, in unit."`
 	Unit       string        `json:"unit,omitempty" enum:"ml,g,pieces"`
 	Rule       string        `json:"rule_worked_under,omitempty" maxLength:"200"`
-	Withdrawal int           `json:"withdrawal_days,omitempty" doc:"0 to 365 days."`
+	Withdrawal *int          `json:"withdrawal_days,omitempty" doc:"0 to 365 days; left out: not stated."`
+	Giver      string        `json:"giver,omitempty" maxLength:"80" doc:"Who gave it: the name of a member, or of anybody else; left out: the sender."`
 	Note       string        `json:"note,omitempty" maxLength:"500"`
 }
 

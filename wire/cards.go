@@ -56,7 +56,9 @@ type CardTried struct {
 // CoreConditions are what a card asks, as core judges by them; a fault.List when
 // they cannot be.
 func (c LabelCard) CoreConditions() (fit.Conditions, error) {
-	return c.Content.Conditions(c.ID, method.Name(c.Method), c.Content.course())
+	out, err := c.Content.Conditions(c.ID, method.Name(c.Method), c.Content.course())
+	out.Formic = c.Content.Dribble != nil && c.Content.Dribble.HoldsFormic()
+	return out, err
 }
 
 // course is what the dose says of visits.
@@ -93,9 +95,12 @@ func (c LabelCard) Try(colony Colony) (CardTried, error) {
 }
 
 func (c LabelCard) checkContent(l *fault.List) {
-	_, err := c.CoreConditions()
+	conditions, err := c.CoreConditions()
 	of, _ := err.(fault.List)
 	c.Content.Check(&of)
+	if conditions.Visits > 1 && conditions.ApartLow == 0 { // never on one day
+		of.Add("days_apart", fault.Missing)
+	}
 	for _, f := range of {
 		f.Field = "content." + f.Field
 		*l = append(*l, f)

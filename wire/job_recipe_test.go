@@ -107,7 +107,7 @@ func TestCardFaults(t *testing.T) {
 		"content.days_in_low":             func(c *LabelCard) { c.Content.DaysInLow = -1 },
 		"content.repeats":                 func(c *LabelCard) { c.Content.Repeats = 21 },
 		"content.days_apart":              func(c *LabelCard) { c.Content.DaysApart = 61 },
-		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = 366 },
+		"content.withdrawal_days":         func(c *LabelCard) { c.Content.Withdrawal = new(366) },
 		"content.strip.each":              func(c *LabelCard) { c.Content.Strip.Each = 41 },
 		"content.rule.full_seam_ml":       func(c *LabelCard) { c.Method, c.Content.Rule = "dribble", &Rule{FullSeam: new(chem.Millilitres(11))} },
 		"content.dribble.rows[0].dose_ml": func(c *LabelCard) { c.Method, c.Content.Dribble = "dribble", &Card{Rows: []CardRow{{Volume: 501}}} },

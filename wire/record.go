@@ -27,5 +27,6 @@ type RecordColony struct {
 // RecordLine is one thing that was given, or came out.
 type RecordLine struct {
 	Cells   []string `json:"cells" doc:"One a column, in words."`
+	Remarks []string `json:"remarks,omitempty" doc:"What about it should be known: two doses on one day, and why; that it was entered afterwards or imported, by whom and when."`
 	Changes []string `json:"changes,omitempty" doc:"What was amended, by whom, why, and what stood there before; the newest first."`
 }

@@ -37,10 +37,10 @@ type VisitColony struct {
 	Stop      []Stop  `json:"stop,omitempty" doc:"What to stop at before anything is given: it is given only with a reason."`
 }
 
-// Stop is a dose of the same acid that bees had not long ago, or another open job that
-// they are in.
+// Stop is a dose of the same acid that bees had not long ago or on the same day, or another
+// open job that they are in.
 type Stop struct {
-	Code   string `json:"code" enum:"given_already,in_job"`
+	Code   string `json:"code" enum:"same_day,given_already,in_job"`
 	On     string `json:"on"`
 	Method string `json:"method" enum:"dribble,strip,pad,vapour"`
 	Job    string `json:"job,omitempty" doc:"Its name."`
@@ -68,7 +68,9 @@ type Visit struct {
 	JobID    string        `json:"job_id"`
 	Name     string        `json:"name"`
 	Method   string        `json:"method" enum:"dribble,strip,pad"`
-	Day      string        `json:"day"`
+	Day      string        `json:"day" doc:"That it was planned for, or that it goes on."`
+	Planned  bool          `json:"planned,omitempty" doc:"The job planned that day."`
+	Today    string        `json:"today" doc:"On which its lines are recorded: today, or the earlier day that was asked for."`
 	Rule     string        `json:"rule_worked_under"`
 	CapML    float64       `json:"cap_ml,omitempty" doc:"Of a dribble: at most for a colony."`
 	MeantMg  float64       `json:"meant_mg" doc:"mg of acid that were meant in 1 mL or piece; 0 where nobody can say."`

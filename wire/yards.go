@@ -136,6 +136,7 @@ type Treatment struct {
 	GivenOn string `json:"given_on" doc:"2006-01-02"`
 	OutOn   string `json:"out_on,omitempty" doc:"The same day for what does not stay; left out while it is in the hive."`
 	Carried bool   `json:"carried,omitempty" doc:"Given before a split or union, to the same bees."`
+	Twice   bool   `json:"twice_a_day,omitempty" readOnly:"true" doc:"Another dose of the same acid was given on the same day."`
 	DueFrom string `json:"due_from,omitempty" readOnly:"true" doc:"Of what stays: from when it comes out."`
 	DueBy   string `json:"due_by,omitempty" readOnly:"true" doc:"And by when at the latest."`
 	Overdue int    `json:"overdue_days,omitempty" readOnly:"true" doc:"By so many days it is past that."`

@@ -95,3 +95,25 @@ func Amended(on, by, was, why string) string {
 	}
 	return text
 }
+
+// WithdrawalNone tells that honey need not wait.
+func WithdrawalNone() string { return said.Record["withdrawal:none"] }
+
+// WithdrawalUnstated tells that nobody said whether it waits.
+func WithdrawalUnstated() string { return said.Record["withdrawal:unstated"] }
+
+// Overridden tells why something was done although it did not fit.
+func Overridden(why string) string {
+	return fill(said.Record["overridden"], func(string) string { return why })
+}
+
+// Entered tells when and by whom a line was written that was not written as it was done.
+func Entered(how, on, by, file string) string {
+	key := "recorded"
+	if how != "" {
+		key = "entered:" + how
+	}
+	return fill(said.Record[key], func(blank string) string {
+		return map[string]string{"on": on, "by": by, "file": file}[blank]
+	})
+}

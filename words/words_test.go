@@ -147,7 +147,7 @@ func TestBecause(t *testing.T) {
 		{fit.Reason{Code: "overdue", Figures: []float64{1, 57, 1}}, "Strips are 1 day overdue, in for 57 days."},
 		{fit.Reason{Code: "too_small", Figures: []float64{1.25}}, "1¼ seams: too small to treat; it cannot keep itself warm."},
 		{fit.Reason{Code: "break_window", To: calendar.Of(2027, 1, 9)}, "In its brood break, until 9 Jan 2027."},
-		{fit.Reason{Code: "in_job", Words: "Ropewalk", On: day}, "Already in the open job Ropewalk, for 4 Dec 2026."},
+		{fit.Reason{Code: "in_job", Words: "Ropewalk", On: day}, "Already planned in the open job Ropewalk, for 4 Dec 2026."},
 		{fit.Reason{Code: "too_cold", Figures: []float64{-2.04, 1.5, 3, 8}}, "Too cold: -2 to 1.5 °C; it needs 3 to 8 °C."},
 		{fit.Reason{Code: "dribbled_already", On: day - 12, Figures: []float64{1}}, "Already dribbled in this broodless period. A second dribble harms the same bees."},
 		{fit.Reason{Code: "dribbled_already", On: day - 112, Figures: []float64{0}}, "Already dribbled on 14 Aug 2026. A second dribble so soon harms the same bees."},

@@ -12,6 +12,7 @@ import (
 type Kind string
 
 const (
+	DoubleDose Kind = "double_dose" // one acid was given twice on a day
 	Treat      Kind = "treat"       // over the threshold, and in no job
 	CountFirst Kind = "count"       // nobody counted for a year
 	CountMore  Kind = "count_more"  // what was counted is too little to tell
@@ -24,7 +25,7 @@ const (
 )
 
 // Urgent reports whether it is to be seen to now, and not when one comes by next.
-func (k Kind) Urgent() bool { return k == Treat || k == UseUp }
+func (k Kind) Urgent() bool { return k == DoubleDose || k == Treat || k == UseUp }
 
 // Hive is what bears on what one calls for.
 type Hive struct {
@@ -34,6 +35,8 @@ type Hive struct {
 	Seen     calendar.Day
 	Began    calendar.Day // when it was taken on
 	Latitude float64
+	// Doubled is the newest day on which it got one acid twice; 0: none.
+	Doubled calendar.Day
 }
 
 // unseenLong is after how many days without a look a hive is called for: in the season of
@@ -43,6 +46,9 @@ const unseenLong = 30
 // Calls are what a hive calls for on a day, the weightiest first.
 func (h Hive) Calls(today calendar.Day) []Kind {
 	var out []Kind
+	if h.Doubled != 0 {
+		out = append(out, DoubleDose)
+	}
 	switch {
 	case h.InJob: // counting comes after it
 	case h.Need == fit.NeedTreat:

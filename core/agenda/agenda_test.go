@@ -28,6 +28,7 @@ func TestCallsOfAHive(t *testing.T) {
 		"never seen, there a while": {Hive{Need: fit.NeedNone, Count: counted, Began: june - 31, Latitude: 55}, june, []Kind{LookIn}},
 		"unseen in the cluster":     {Hive{Need: fit.NeedNone, Count: counted, Seen: december - 90, Latitude: 55}, december, nil},
 		"unseen, in the south":      {Hive{Need: fit.NeedNone, Count: counted, Seen: december - 90, Latitude: -40}, december, []Kind{LookIn}},
+		"dosed twice, in a job":     {Hive{Doubled: june - 1, Count: counted, Seen: june, InJob: true, Latitude: 55}, june, []Kind{DoubleDose}},
 		"two things":                {Hive{Need: fit.NeedTreat, Count: counted, Seen: june - 40, Latitude: 55}, june, []Kind{Treat, LookIn}},
 	} {
 		if got := c.hive.Calls(c.today); !slices.Equal(got, c.want) {

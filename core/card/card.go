@@ -23,11 +23,11 @@ type Content struct {
 	Repeats     int     `json:"repeats,omitempty" doc:"Further times, 0 to 20."`
 	DaysApart   int     `json:"days_apart,omitempty" doc:"Days between, 0 to 60."`
 	Swap        bool    `json:"swap,omitempty" doc:"The next pads go in while the last are still there."`
-	Withdrawal  int     `json:"withdrawal_days,omitempty" doc:"Days until honey may be taken, 0 to 365."`
+	Withdrawal  *int    `json:"withdrawal_days,omitempty" doc:"Days until honey may be taken, 0 to 365; left out: the label does not say."`
 }
 
 // Prefix stands before the id of a card where a protocol could be named.
-const Prefix = "card:"
+const Prefix = fit.CardPrefix
 
 // Begin is a blank card of a method: what its usual protocol asks.
 func Begin(m method.Name) Content {
@@ -47,7 +47,10 @@ func (k Content) Conditions(id string, m method.Name, dose Course) (fit.Conditio
 	out.Broodless, out.Supers, out.OutOfHoney = k.Broodless, fit.Supers(k.Supers), k.OutOfHoney
 	out.MinC, out.MaxC, out.BestLowC, out.BestHighC = k.MinC, k.MaxC, k.MinC, k.MaxC
 	out.DaysInLow, out.DaysInHigh = k.DaysInLow, k.DaysInHigh
-	out.Label, out.Withdrawal, out.Swap = true, k.Withdrawal, k.Swap
+	out.Label, out.Swap = true, k.Swap
+	if k.Withdrawal != nil {
+		out.Withdrawal = *k.Withdrawal
+	}
 	out.Visits, out.ApartLow, out.ApartHigh = 1+k.Repeats, k.DaysApart, k.DaysApart
 	if dose.Visits > 1 {
 		out.Visits = dose.Visits
@@ -65,5 +68,7 @@ func (k Content) Conditions(id string, m method.Name, dose Course) (fit.Conditio
 func (k Content) Check(l *fault.List) {
 	l.Within("repeats", float64(k.Repeats), 0, 20, "times")
 	l.Within("days_apart", float64(k.DaysApart), 0, 60, "days")
-	l.Within("withdrawal_days", float64(k.Withdrawal), 0, 365, "days")
+	if k.Withdrawal != nil {
+		l.Within("withdrawal_days", float64(*k.Withdrawal), 0, 365, "days")
+	}
 }

@@ -24,10 +24,10 @@ func TestConditions(t *testing.T) {
 		{"twice more", method.Dribble, Content{MinC: 2, MaxC: 12, Supers: "off", Repeats: 2, DaysApart: 7}, Course{Visits: 3}, 3, 7, 0},
 		{"pads with a course of their own", method.Pad, Content{MinC: 10, MaxC: 26, Supers: "off", Repeats: 5, DaysApart: 3}, Course{Visits: 2, Apart: 9}, 2, 9, 26},
 		{"acid whose dose says one visit", method.Pad, Content{MinC: 10, MaxC: 26, Supers: "off", Repeats: 3, DaysApart: 5}, Course{Visits: 1}, 4, 5, 26},
-		{"strips", method.Strip, Content{MinC: 12, MaxC: 30, Supers: "label", DaysInLow: 40, DaysInHigh: 50, Withdrawal: 14}, Course{}, 1, 0, 0},
+		{"strips", method.Strip, Content{MinC: 12, MaxC: 30, Supers: "label", DaysInLow: 40, DaysInHigh: 50, Withdrawal: new(14)}, Course{}, 1, 0, 0},
 	} {
 		got, err := c.k.Conditions("x", c.m, c.dose)
-		if err != nil || got.ID != "card:x" || !got.Label || got.Method != c.m || got.MinC != c.k.MinC || got.BestHighC != c.k.MaxC || got.Withdrawal != c.k.Withdrawal || got.DaysInHigh != c.k.DaysInHigh {
+		if err != nil || got.ID != "card:x" || !got.Label || got.Method != c.m || got.MinC != c.k.MinC || got.BestHighC != c.k.MaxC || c.k.Withdrawal != nil && got.Withdrawal != *c.k.Withdrawal || got.DaysInHigh != c.k.DaysInHigh {
 			t.Errorf("%s: %+v %v", c.what, got, err)
 		}
 		if got.Visits != c.visits || got.ApartLow != c.apart || got.HarmC != c.harm {
@@ -38,7 +38,7 @@ func TestConditions(t *testing.T) {
 		t.Error("a range upside down is taken")
 	}
 	var l fault.List
-	Content{Repeats: 21, DaysApart: 61, Withdrawal: 366}.Check(&l)
+	Content{Repeats: 21, DaysApart: 61, Withdrawal: new(366)}.Check(&l)
 	if len(l) != 3 {
 		t.Errorf("%v", l)
 	}

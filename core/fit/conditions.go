@@ -53,6 +53,18 @@ type Conditions struct {
 	Withdrawal int `json:"-"`
 	// Label: they are a label's own; its repeats are as the label says.
 	Label bool `json:"-"`
+	// Formic: by its label a product that is dribbled or hung holds formic acid, too.
+	Formic bool `json:"-"`
+}
+
+// CardPrefix stands before the id of a label card where a protocol could be named.
+const CardPrefix = "card:"
+
+// Acids are those that a dose under the conditions brings.
+func (c Conditions) Acids() treatment.Acids {
+	a := treatment.AcidsOf(c.Method, 0, 0)
+	a.Formic = a.Formic || c.Formic
+	return a
 }
 
 // Wind and rain that stop work at open hives, by any method; the trade's rule.

@@ -74,8 +74,12 @@ func TestOpenJobs(t *testing.T) {
 func TestStops(t *testing.T) {
 	c := winter()
 	c.Colony.Treatments = []treatment.Treatment{{Method: method.Dribble, Given: december, Out: december}}
-	if s := Stops(c); len(s) != 1 || s[0].Code != "dribbled_already" || s[0].On != december {
+	if s := Stops(c); len(s) != 1 || s[0].Code != "same_day" || s[0].On != december {
 		t.Errorf("dribbled this morning: %+v", s)
+	}
+	c.Colony.Treatments[0].Given--
+	if s := Stops(c); len(s) != 1 || s[0].Code != "dribbled_already" || s[0].On != december-1 {
+		t.Errorf("dribbled yesterday: %+v", s)
 	}
 	c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 20}}
 	if s := Stops(c); len(s) != 0 {

@@ -16,15 +16,19 @@ func Open(lastDay, given calendar.Day, in bool, today calendar.Day) bool {
 }
 
 // Stops are what a round stops at before anything is given to a colony: the same acid
-// by the rules of Judge, given before. It takes the colony as it was seen, for brood ends
-// a broodless time, with its treatments but for those of the round itself.
+// by the rules of Judge, given before or on the day itself. It takes the colony as it was seen,
+// for brood ends a broodless time, with its treatments but for those of the round itself.
 func Stops(c Case) []Reason {
 	rules := map[method.Name][]func(Case) (Reason, bool){
-		method.Dribble: {oxalicAlready}, method.Strip: {stillIn}, method.Pad: {course, stillIn},
+		method.Dribble: {oxalicAlready, repeat}, method.Strip: {stillIn}, method.Pad: {course, stillIn, formicAdded},
 	}
+	same, on := sameDay(c)
 	var out []Reason
+	if on {
+		out = append(out, same)
+	}
 	for _, rule := range rules[c.Under.Method] {
-		if r, holds := rule(c); holds && r.Verdict >= DoesNotFit {
+		if r, holds := rule(c); holds && r.Verdict >= DoesNotFit && !(on && r.On == same.On) {
 			out = append(out, r)
 		}
 	}

@@ -21,10 +21,15 @@ var Rules = []Rule{
 	{"too small", nil, tooSmall},
 	{"brood break", []method.Name{method.Dribble}, broodBreak},
 	{"sealed brood", []method.Name{method.Dribble}, sealedBrood},
+	{"same acid on the day", nil, sameDay},
 	{"oxalic already", []method.Name{method.Dribble}, oxalicAlready},
+	{"repeat by the label", []method.Name{method.Dribble}, repeat},
 	{"strips just out", []method.Name{method.Dribble}, stripsOut},
-	{"other acid", []method.Name{method.Dribble, method.Pad}, otherAcid},
+	{"dribble before strips", []method.Name{method.Strip}, dribbledBeforeStrips},
+	{"other acid", nil, otherAcid},
 	{"course", []method.Name{method.Pad}, course},
+	{"formic again", []method.Name{method.Pad}, formicAgain},
+	{"formic added up", []method.Name{method.Pad}, formicAdded},
 	{"still in the hive", nil, stillIn},
 	{"supers for harvest", nil, supers},
 	{"withdrawal", nil, withdrawal},
@@ -62,13 +67,23 @@ func unseen(code string) (Reason, bool) {
 	return Reason{Code: code, Verdict: LookFirst, Source: FromInspection}, true
 }
 
-// inJob: in_job, for the same method; in_other_job; with its name.
+// How near, in days, a job that is only planned has to be to bear on another: a plan for a
+// later day is a treatment of its own.
+const samePlanNear, otherPlanNear = 42, 28
+
+// inJob: in_job, for the same method; in_other_job; with its name. Nothing of it was given yet.
 func inJob(c Case) (Reason, bool) {
 	var found Reason
 	for _, j := range c.Colony.Jobs {
-		r := Reason{Code: "in_other_job", Verdict: WithCare, Source: FromRecord, On: j.Day, Words: j.Name}
+		r := Reason{Code: "in_other_job", Verdict: WithCare, Source: FromPlan, On: j.Day, Words: j.Name}
+		near := calendar.Day(otherPlanNear)
 		if j.Method == c.Under.Method {
-			r.Code = "in_job"
+			r.Code, near = "in_job", samePlanNear
+		}
+		if j.Day-c.On > near {
+			continue
+		}
+		if r.Code == "in_job" {
 			return r, true
 		}
 		found = r

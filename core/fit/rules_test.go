@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"keeler/core/calendar"
+	"keeler/core/chem"
 	"keeler/core/method"
 	"keeler/core/mites"
 	"keeler/core/treatment"
@@ -87,7 +88,30 @@ func oxalic(m method.Name, on calendar.Day) func(*Case) {
 func repeats(on calendar.Day, visits, apart int) func(*Case) {
 	return func(c *Case) {
 		oxalic(method.Dribble, on)(c)
-		c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh = true, visits, apart, apart
+		byLabel(c, visits, apart)
+	}
+}
+
+// byLabel has the case, and what was given before it, under one label card.
+func byLabel(c *Case, visits, apart int) {
+	c.Under.ID, c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh = "card:x", true, visits, apart, apart
+	for i := range c.Colony.Treatments {
+		c.Colony.Treatments[i].Card = "x"
+	}
+}
+
+// had adds a treatment that came out on a day, 0 for one that is in.
+func had(m method.Name, given, out calendar.Day) func(*Case) {
+	return func(c *Case) {
+		c.Colony.Treatments = append(c.Colony.Treatments, treatment.Treatment{Method: m, Given: given, Out: out})
+	}
+}
+
+// hadFormic adds formic acid of so many grams that came out on a day.
+func hadFormic(grams float64, given, out calendar.Day) func(*Case) {
+	return func(c *Case) {
+		had(method.Pad, given, out)(c)
+		c.Colony.Treatments[len(c.Colony.Treatments)-1].Formic = chem.Milligrams(grams * 1000)
 	}
 }
 
@@ -150,6 +174,9 @@ func TestEachRule(t *testing.T) {
 			c.Colony.Jobs = []OpenJob{{"Autumn", method.Strip, december - 60}, {"Friday", method.Dribble, december}}
 		}, WithCare, "in_job"},
 		{"in another job", "strips, open since autumn", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"Autumn", method.Strip, december - 60}} }, WithCare, "in_other_job"},
+		{"in another job", "a dribble planned in 42 days", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"January", method.Dribble, december + 42}} }, WithCare, "in_job"},
+		{"in another job", "a dribble planned in 43 days", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"January", method.Dribble, december + 43}} }, Fits, ""},
+		{"in another job", "strips planned in 29 days", winter, func(c *Case) { c.Colony.Jobs = []OpenJob{{"January", method.Strip, december + 29}} }, Fits, ""},
 
 		{"sealed brood", "none", winter, func(*Case) {}, Fits, "broodless"},
 		{"sealed brood", "not looked", winter, func(c *Case) { c.Colony.Brood = Observed[Brood]{} }, LookFirst, "brood_unseen"},
@@ -211,9 +238,33 @@ func TestEachRule(t *testing.T) {
 			oxalic(method.Dribble, june-43)(c)
 			c.Colony.Sealed = june - 30
 		}, Fits, ""},
-		{"oxalic already", "by a label that repeats, in time", winter, repeats(december-6, 3, 6), Fits, "repeat"},
-		{"oxalic already", "by a label that repeats, too soon", winter, repeats(december-4, 3, 6), DoesNotFit, "repeat_early"},
+		{"repeat by the label", "in time", winter, repeats(december-6, 3, 6), Fits, "repeat"},
+		{"repeat by the label", "too soon", winter, repeats(december-4, 3, 6), DoesNotFit, "repeat_early"},
 		{"oxalic already", "by a label that does not repeat", winter, repeats(december-6, 1, 0), MustNot, "dribbled_already"},
+		// A label's course is made of its own doses; what was given besides is weighed.
+		{"oxalic already", "an own dribble is no dose of a label", winter, func(c *Case) {
+			repeats(december-6, 3, 6)(c)
+			c.Colony.Treatments[0].Card = ""
+		}, MustNot, "dribbled_already"},
+		{"oxalic already", "vapour beside a label's course", winter, func(c *Case) {
+			repeats(december-6, 3, 6)(c)
+			had(method.Vapour, december-3, december-3)(c)
+		}, DoesNotFit, "vaporised_already"},
+
+		{"same acid on the day", "a dribble, for a dribble", winter, oxalic(method.Dribble, december), MustNot, "same_day"},
+		{"same acid on the day", "a repeat by the label", winter, repeats(december, 3, 6), MustNot, "same_day"},
+		{"same acid on the day", "vapour, for strips", strips, oxalic(method.Vapour, august), MustNot, "same_day"},
+		{"same acid on the day", "strips, for a dribble", winter, had(method.Strip, december, 0), MustNot, "same_day"},
+		{"same acid on the day", "a sheet, for a sheet", formic, pads(august, 0), MustNot, "same_day"},
+		{"same acid on the day", "a sheet, for a dribble of two acids", winter, func(c *Case) { c.Under.Formic = true; pads(december, december)(c) }, MustNot, "same_day"},
+		{"same acid on the day", "a dribble, for formic acid", formic, oxalic(method.Dribble, august), WithCare, ""},
+		{"same acid on the day", "a strip that was replaced, for strips", strips, func(c *Case) {
+			had(method.Strip, august, august)(c)
+			c.Colony.Treatments[0].Extra = true
+		}, Fits, ""},
+
+		{"dribble before strips", "13 days ago", strips, oxalic(method.Dribble, august-13), WithCare, "dribbled_before_strips"},
+		{"dribble before strips", "14 days ago", strips, oxalic(method.Dribble, august-14), Fits, ""},
 
 		{"strips just out", "13 days ago", winter, func(c *Case) {
 			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: december - 60, Out: december - 13}}
@@ -224,6 +275,11 @@ func TestEachRule(t *testing.T) {
 		{"other acid", "formic 7 days ago", winter, func(c *Case) {
 			c.Colony.Treatments = []treatment.Treatment{{Method: method.Pad, Given: december - 7, Out: december - 1}}
 		}, WithCare, "formic_just_given"},
+		{"other acid", "formic given 20 days ago, out for 7", winter, had(method.Pad, december-20, december-7), WithCare, "formic_just_given"},
+		{"other acid", "formic out for 8 days", winter, had(method.Pad, december-20, december-8), Fits, ""},
+		{"other acid", "formic out for 7 days, for strips", strips, had(method.Pad, august-20, august-7), WithCare, "formic_just_given"},
+		{"other acid", "strips out for 7 days, for formic", formic, had(method.Strip, august-60, august-7), WithCare, "oxalic_just_given"},
+		{"other acid", "strips out for 8 days, for formic", formic, had(method.Strip, august-60, august-8), Fits, ""},
 		{"other acid", "a dribble 3 days ago", formic, oxalic(method.Dribble, august-3), WithCare, "oxalic_just_given"},
 		{"other acid", "a dribble 8 days ago", formic, oxalic(method.Dribble, august-8), Fits, ""},
 
@@ -231,15 +287,30 @@ func TestEachRule(t *testing.T) {
 		{"course", "the second after 5 days", formic, pads(august-5, 0), Fits, "course_next"},
 		{"course", "the second after 3", formic, pads(august-3, 0), DoesNotFit, "course_early"},
 		{"course", "late, after 9", formic, pads(august-9, 0), WithCare, "course_late"},
-		{"course", "after 11 it starts again", formic, pads(august-11, august-1), Fits, ""},
+		{"course", "after 11 it starts again", formic, pads(august-11, august-1), WithCare, ""},
+		{"course", "an own sheet is no dose of a label", formic, func(c *Case) {
+			pads(august-5, august-1)(c)
+			byLabel(c, 4, 5)
+			c.Colony.Treatments[0].Card = ""
+		}, WithCare, ""},
+		{"formic again", "a course that began too long ago to go on", formic, pads(august-11, august-1), WithCare, "formic_again"},
+		{"formic again", "a filling that came out 28 days ago", bottle, pads(august-40, august-28), WithCare, "formic_again"},
+		{"formic again", "29 days ago", bottle, pads(august-41, august-29), Fits, ""},
+		{"formic again", "the next of its course", formic, pads(august-5, 0), Fits, ""},
+		// 160 g in 28 days are over 150, the most of an established course; 500 g are refused.
+		{"formic added up", "160 g in the last 28 days", bottle, hadFormic(160, august-27, august-13), WithCare, "formic_added"},
+		{"formic added up", "160 g 28 days ago", bottle, hadFormic(160, august-28, august-29), Fits, ""},
+		{"formic added up", "160 g in two boxes", bottle, func(c *Case) { hadFormic(160, august-27, august-13)(c); c.Colony.Boxes = 2 }, WithCare, ""},
+		{"formic added up", "500 g", bottle, hadFormic(500, august-27, august-13), MustNot, "formic_added"},
 		{"course", "four are enough", formic, func(c *Case) {
 			for i := range 4 {
 				c.Colony.Treatments = append(c.Colony.Treatments, treatment.Treatment{Method: method.Pad, Given: august - calendar.Day(5*i+5), Out: august - 1})
 			}
-		}, Fits, ""},
+		}, WithCare, ""},
 		{"course", "a card that swaps, last pads in", formic, func(c *Case) {
 			pads(august-10, 0)(c)
-			c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh, c.Under.Swap = true, 2, 10, 10, true
+			byLabel(c, 2, 10)
+			c.Under.Swap = true
 		}, Fits, "course_next"},
 
 		{"past its day", "strips, 60 days in, for strips", strips, func(c *Case) {
@@ -260,7 +331,8 @@ func TestEachRule(t *testing.T) {
 		}, WithCare, "other_still_in"},
 		{"still in the hive", "a card's pads that are not swapped", formic, func(c *Case) {
 			pads(august-10, 0)(c)
-			c.Under.Label, c.Under.Visits, c.Under.ApartLow, c.Under.ApartHigh, c.Under.Swap = true, 2, 10, 10, false
+			byLabel(c, 2, 10)
+			c.Under.Swap = false
 		}, DoesNotFit, "same_still_in"},
 		{"still in the hive", "strips that are out", strips, func(c *Case) {
 			c.Colony.Treatments = []treatment.Treatment{{Method: method.Strip, Given: august - 50, Out: august - 1}}

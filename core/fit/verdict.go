@@ -28,6 +28,7 @@ const (
 	FromInspection Source = "inspection"
 	FromColony     Source = "colony"
 	FromRecord     Source = "record"
+	FromPlan       Source = "plan"
 	FromForecast   Source = "forecast"
 )
 

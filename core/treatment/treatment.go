@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"keeler/core/calendar"
+	"keeler/core/chem"
 	"keeler/core/method"
 )
 
@@ -27,9 +28,12 @@ type Treatment struct {
 	DaysLow, DaysHigh int
 	// Withdrawal is for how many days after it honey is not taken, by its label; 0: none.
 	Withdrawal int
+	Card       string // the id of the label card that it was given under
+	// OAD and Formic are the acids in it; 0 where nobody knows.
+	OAD, Formic chem.Milligrams
 
 	arrived calendar.Day // in this hive
-	written int          // its place among the applications of its colony
+	place   int          // among the applications of its colony, in the order in which they happened
 }
 
 // StillFalls is for how many days after a treatment what it killed still falls.
@@ -40,6 +44,12 @@ var UsualDays = map[method.Name]struct{ Low, High int }{method.Strip: {42, 56}, 
 
 // In reports whether it is in the hive on a day.
 func (t Treatment) In(on calendar.Day) bool { return t.Given <= on && (t.Out == 0 || t.Out > on) }
+
+// Ended is the day on which its work was over by a day: when it came out, and of what does
+// not stay its own. over is false while it is in.
+func (t Treatment) Ended(by calendar.Day) (ended calendar.Day, over bool) {
+	return t.Out, t.Out != 0 && t.Out <= by
+}
 
 // days is how long it is to stay; 0 for what does not.
 func (t Treatment) days() (low, high int) {
@@ -79,6 +89,8 @@ type Application struct {
 	Extra             bool // of Given: it replaces or tops up a part of what is in
 	Swaps             bool // of Given: it takes the place of all of its method that was in
 	Withdrawal        int
+	Card              string
+	OAD, Formic       chem.Milligrams
 }
 
 // Move is bees that came from another colony. Alone: without what was in the hive, as a
@@ -89,8 +101,8 @@ type Move struct {
 	Alone bool
 }
 
-// Book is the applications of colonies, in the order in which they were written, and
-// where their bees came from.
+// Book is the applications of colonies, in the order in which they happened, and where
+// their bees came from.
 type Book struct {
 	Applications map[string][]Application
 	Moves        map[string][]Move
@@ -115,7 +127,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 		}
 		t := Treatment{
 			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Meant: a.Meant, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
-			Withdrawal: a.Withdrawal, arrived: a.On, written: i,
+			Withdrawal: a.Withdrawal, Card: a.Card, OAD: a.OAD, Formic: a.Formic, arrived: a.On, place: i,
 		}
 		if !t.Method.Stays() {
 			t.Out = t.Given
@@ -134,7 +146,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 			if m.Alone && t.Out == 0 {
 				t.Out = m.On
 			}
-			t.Carried, t.arrived, t.written = true, m.On, -1
+			t.Carried, t.arrived, t.place = true, m.On, -1
 			own[t.ID] = true
 			out = append(out, t)
 		}
@@ -151,9 +163,9 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 // takeOut ends what an application takes out of what was in the hive on its day; what was
 // put in after it on the same day stays. One that swaps takes nothing of its own day's: a
 // second dose is one.
-func takeOut(all []Treatment, a Application, written int) {
+func takeOut(all []Treatment, a Application, place int) {
 	for i, t := range all {
-		after := t.Given == a.On && (a.Swaps || t.written > written)
+		after := t.Given == a.On && (a.Swaps || t.place > place)
 		if t.In(a.On) && t.arrived <= a.On && !after && t.Method == a.Method && (a.Ends == "" || a.Ends == t.ID) {
 			all[i].Out = a.On
 		}

@@ -1,6 +1,8 @@
 package dribble
 
 import (
+	"slices"
+
 	"keeler/core/chem"
 	"keeler/core/fault"
 )
@@ -49,6 +51,11 @@ func (c Card) strength() chem.GramsPerLitre {
 		}
 	}
 	return chem.GramsPerLitre(sum)
+}
+
+// HoldsFormic reports whether a label names formic acid.
+func (c Card) HoldsFormic() bool {
+	return slices.ContainsFunc(c.Actives, func(a Active) bool { return a.Acid == Formic })
 }
 
 // Holds is the acid that is known to be in a volume of the product. What a label

@@ -6,12 +6,19 @@ import (
 	"keeler/core/chem"
 )
 
+// Pure formic acid that a brood box gets over a course, and over 28 days of any: warned above
+// the first, refused above the second.
+const (
+	CourseHigh chem.Grams = 150
+	CourseMost chem.Grams = 500
+)
+
 // bounds of pure formic acid in a brood box (docs/sources.md, Bounds): warned above, refused above.
 type bounds struct{ warn, most chem.Grams }
 
 var (
 	shortVisit  = bounds{25, 100}
-	shortCourse = bounds{150, 500}
+	shortCourse = bounds{CourseHigh, CourseMost}
 	slowFilling = bounds{250, 500}
 )
 

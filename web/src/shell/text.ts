@@ -18,7 +18,7 @@ export const text = {
     treat: 'hive by hive',
     check: 'did it work',
   },
-  mixVolume: (volume: string) => `${volume} for today`,
+  mixVolume: (volume: string) => `${volume} to mix`,
   yards: 'Yards',
   yardsSub: 'hives',
   book: 'Book',
