@@ -35,6 +35,7 @@ func (w wanted) query() app.RegisterQuery {
 // registering registers the medicine record.
 func registering(r routes) {
 	sendTo(r, post+" register/{id}/amend", "amend", app.Helper, "Correct a line; the old one stays", app.Desk.Amend)
+	sendTo(r, post+" register/{id}/correct", "correct", app.Helper, "Put a line right: colony, day, amount, batch, giver, method or product; the old one stays", app.Desk.Correct)
 	answer(r, r.describe(get+" register", "get-register", "The medicine record, a page of it", 422), app.Viewer,
 		func(ctx context.Context, desk app.Desk, in *wanted) (wire.Register, error) {
 			return desk.Register(ctx, in.query())

@@ -88,7 +88,7 @@ func (d Desk) takeBack(ctx context.Context, was store.Application, in wire.Appli
 	if err := d.stampChange(ctx, &row, was, in); err != nil {
 		return wire.Application{}, err
 	}
-	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID) })
+	_, err := d.op.Apply(ctx, &row, func(op store.Operation) error { return op.Supersede(ctx, was.ID, row.ID) })
 	return after(ctx, err, d.line, in.ID)
 }
 
@@ -148,6 +148,9 @@ func (d Desk) newLine(ctx context.Context, v *visit, in wire.Application, was *s
 	if v.card != nil {
 		row.Product, row.WithdrawalDays = v.card.Name, v.card.Content.Withdrawal
 	}
+	if was != nil {
+		keepTerms(&row, *was)
+	}
 	if given && strings.TrimSpace(in.Against) != "" {
 		row.OverrideReason = strings.TrimSpace(in.Against)
 	}
@@ -191,6 +194,14 @@ func (d Desk) newLine(ctx context.Context, v *visit, in wire.Application, was *s
 	row.Flags = strings.Join(lo.Map(lo.Uniq(flags), func(f treatment.Flag, _ int) string { return string(f) }), ",")
 	row.Detail, err = in.Kept()
 	return row, err
+}
+
+// keepTerms gives an amendment the terms that the line it corrects was given under: what a label says
+// today is not what it said then.
+func keepTerms(row *store.Application, was store.Application) {
+	row.Product, row.CardID, row.WithdrawalDays, row.RuleKind, row.RuleWords = was.Product, was.CardID, was.WithdrawalDays, was.RuleKind, was.RuleWords
+	row.DaysLow, row.DaysHigh, row.OverrideReason = was.DaysLow, was.DaysHigh, was.OverrideReason
+	row.Swaps = was.Swaps && row.Kind == was.Kind
 }
 
 // date writes into a line when it happened, who gave and who wrote it: of an amendment, what the
@@ -308,7 +319,7 @@ func (d Desk) plainLine(r store.Application) wire.Application {
 		out.PlannedFor = written(planned)
 	}
 	if r.AmendsID != nil {
-		out.ChangedBy, out.ChangedAt, out.ChangeWhy = r.Login, d.local(r.CreatedAt), r.ChangeReason
+		out.ChangedBy, out.ChangedAt, out.ChangeWhy = r.Login, d.local(lo.FromPtrOr(r.ChangedAt, r.CreatedAt)), r.ChangeReason
 	}
 	out.ReasonWords = words.Outcome(r.Reason)
 	if r.Flags != "" {

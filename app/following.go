@@ -86,7 +86,7 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id, keeping st
 
 // undo takes back what a line meant, before the one that amends it does.
 func (d Desk) undo(ctx context.Context, op store.Operation, was, by store.Application) error {
-	if err := op.Supersede(ctx, was.ID); err != nil {
+	if err := op.Supersede(ctx, was.ID, by.ID); err != nil {
 		return err
 	}
 	switch treatment.Kind(was.Kind) {

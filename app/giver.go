@@ -55,7 +55,7 @@ func (d Desk) stampChange(ctx context.Context, row *store.Application, was store
 		row.RecorderID, row.RecordedAt = &was.UserID, &was.CreatedAt
 	}
 	row.ChangeReason = strings.TrimSpace(lo.CoalesceOrEmpty(in.ChangeWhy, in.Note))
-	row.UserID, row.CreatedAt = d.who.User, d.stamp()
+	row.UserID, row.CreatedAt, row.ChangedAt = d.who.User, d.stamp(), new(d.clock().UTC().Truncate(time.Microsecond))
 	if in.Giver == "" {
 		return nil
 	}

@@ -95,7 +95,7 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 			yard.Colonies = append(yard.Colonies, wire.RecordColony{ID: r.ColonyID, Name: r.Colony})
 		}
 		colony := &yard.Colonies[len(yard.Colonies)-1]
-		colony.Lines = append(colony.Lines, wire.RecordLine{Cells: write.cells(lines[i]), Remarks: write.remarks(lines[i]), Changes: write.changes(r, before)})
+		colony.Lines = append(colony.Lines, wire.RecordLine{Cells: write.cells(lines[i]), Remarks: write.remarks(lines[i]), Changes: write.changes(lines[i])})
 	}
 	out.Lines = len(rows)
 	return out, nil
@@ -184,21 +184,6 @@ func (w recordWriter) withdrawal(a wire.Application) string {
 
 func (w recordWriter) day(t time.Time) string { return t.Format(w.dayForm) }
 
-// changes tells what a line that amends put right, back to what was written first.
-func (w recordWriter) changes(r store.Application, before map[string]store.Application) (out []string) {
-	for r.AmendsID != nil {
-		old, known := before[*r.AmendsID]
-		if !known {
-			break
-		}
-		was := wire.ApplicationOf(old.Detail, w.d.plainLine(old))
-		why := wire.ApplicationOf(r.Detail, w.d.plainLine(r)).Note
-		out = append(out, words.Amended(w.day(w.d.local(r.CreatedAt)), r.Login, w.was(was), why))
-		r = old
-	}
-	return out
-}
-
 // remarked are the flags that a medicine record tells of.
 var remarked = []treatment.Flag{treatment.Twice, treatment.Again, treatment.TooMuch, treatment.Strong, treatment.PastDay, treatment.Formic}
 
@@ -223,12 +208,11 @@ func (w recordWriter) remarks(a wire.Application) []string {
 // recordedLate is how long after it was given a line says when it was written.
 const recordedLate = 24 * time.Hour
 
-// was is what stood in a line before it was amended.
-func (w recordWriter) was(a wire.Application) string {
-	if amount := w.cell("amount", a); amount != "" {
-		return amount
-	}
-	return recorded(a)
+// changes writes what was amended, by whom, when and why.
+func (w recordWriter) changes(a wire.Application) []string {
+	return lo.Map(a.Changes, func(c wire.Change, _ int) string {
+		return words.Amended(w.day(c.At), c.By, strings.Join(c.What, ", "), c.Why)
+	})
 }
 
 // BeginRecordFile tells what about a query cannot be, and logs what is taken out.

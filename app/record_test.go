@@ -53,10 +53,10 @@ func TestMedicineRecord(t *testing.T) {
 	if !strings.HasPrefix(given[0], "4 Dec 2026 ") || given[1] != "Dribble: own mixture" || given[2] != "25 mL" || given[3] != "876 mg oxalic acid dihydrate" || given[4] != "1" || given[6] != "not stated" {
 		t.Errorf("%q", given)
 	}
-	if len(one[1].Changes) != 1 || !strings.Contains(one[1].Changes[0], "before: 30 mL. Why: =misread") {
+	if len(one[1].Changes) != 1 || !strings.Contains(one[1].Changes[0], "amount 30 mL → 25 mL. Why: =misread") {
 		t.Errorf("%q", one[1].Changes)
 	}
-	if len(two) != 1 || two[0].Cells[1] != "Dribble: undone, nothing given" || two[0].Cells[2] != "" || !strings.Contains(two[0].Changes[0], "before: 20 mL.") {
+	if len(two) != 1 || two[0].Cells[1] != "Dribble: undone, nothing given" || two[0].Cells[2] != "" || !strings.Contains(two[0].Changes[0], "undone; it said 20 mL.") {
 		t.Errorf("%+v", two)
 	}
 	var text bytes.Buffer

@@ -134,9 +134,14 @@ func (d Desk) describeLines(ctx context.Context, rows []store.Application) ([]wi
 	if err != nil {
 		return nil, err
 	}
+	before, err := d.op.Amended(ctx, rows)
+	if err != nil {
+		return nil, fmt.Errorf("read what lines amend: %w", err)
+	}
 	out := make([]wire.Application, len(rows))
 	for i, r := range rows {
 		out[i] = wire.ApplicationOf(r.Detail, d.plainLine(r))
+		out[i].Changes = d.lineChanges(r, before)
 		if r.BatchID != nil {
 			out[i].Lots = lots[*r.BatchID]
 		}
@@ -185,6 +190,7 @@ func isDose(r store.Application) bool {
 var RegisterHead = []string{
 	"id", "given_at", "yard", "colony", "kind", "method", "product", "batch", "lots", "amount", "unit", "oad_mg", "formic_mg",
 	"person", "rule_worked_under", "withdrawal_days", "reason", "override_reason", "extras", "note", "flags", "amends",
+	"planned_for", "recorded_at", "recorded_by", "entered", "entered_from", "changed_at", "changed_by", "change_reason", "changes",
 }
 
 // exportPage is how many lines are read at a time.
@@ -240,7 +246,23 @@ func csvLine(a wire.Application) []string {
 		a.ID, a.GivenAt.Format(time.RFC3339), a.Yard, a.Colony, a.Kind, a.Method, a.Product, batch, strings.Join(a.Lots, "; "),
 		number(a.Amount), a.Unit, number(a.OADMg), number(a.FormicMg), a.By, a.Rule, optionalNumber(a.Withdrawal), a.Reason, a.Override,
 		strings.Join(a.Extras, " "), a.Note, strings.Join(a.Flags, " "), a.Amends,
+		a.PlannedFor, a.RecordedAt.Format(time.RFC3339), a.RecordedBy, a.Entered, a.EnteredFrom, optionalTime(a.ChangedAt), a.ChangedBy, a.ChangeWhy, changesLine(a.Changes),
 	}
+}
+
+// optionalTime is a time of a table; empty where there is none.
+func optionalTime(t time.Time) string {
+	if t.IsZero() {
+		return ""
+	}
+	return t.Format(time.RFC3339)
+}
+
+// changesLine is all that was amended of a line in one cell, the newest first.
+func changesLine(changes []wire.Change) string {
+	return strings.Join(lo.Map(changes, func(c wire.Change, _ int) string {
+		return words.Amended(c.At.Format(dateForm), c.By, strings.Join(c.What, ", "), c.Why)
+	}), " ")
 }
 
 // optionalNumber is a number of a table; empty where it is not stated.

@@ -54,7 +54,8 @@ type Application struct {
 	RecordedAt     *time.Time
 	Entered        string // how it came in: Afterwards, Imported, or empty for as it was done
 	EnteredFrom    string // of an import: its file
-	ChangeReason   string // of an amendment
+	ChangedAt      *time.Time // of an amendment, by the clock of the work
+	ChangeReason   string
 	UserID         uint64 // who wrote this row: of an amendment, who changed it
 	CreatedAt      time.Time
 	Login          string `gorm:"->;-:migration"`
@@ -111,9 +112,13 @@ func (o Operation) Apply(ctx context.Context, a *Application, with func(Operatio
 	return done && err == nil, err
 }
 
-// Supersede marks a line as amended, once; ErrStale when it was amended already.
-func (o Operation) Supersede(ctx context.Context, id string) error {
-	return orElse(ErrStale, o.own(ctx).Model(&Application{}).Where("id = ? AND NOT superseded", id).Update("superseded", true))
+// Supersede marks a line as amended by another, once; ErrStale when it was amended already. What
+// came out of a hive came out of what the other line tells.
+func (o Operation) Supersede(ctx context.Context, id, by string) error {
+	if err := orElse(ErrStale, o.own(ctx).Model(&Application{}).Where("id = ? AND NOT superseded", id).Update("superseded", true)); err != nil {
+		return err
+	}
+	return o.own(ctx).Model(&Application{}).Where("ends_id = ?", id).Update("ends_id", by).Error
 }
 
 // Application reads one line.

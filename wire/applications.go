@@ -54,6 +54,31 @@ type Application struct {
 	ChangeWhy   string    `json:"change_reason,omitempty" maxLength:"300" doc:"And why."`
 	Entered     string    `json:"entered,omitempty" readOnly:"true" enum:"afterwards,import" doc:"How it came in, when not as it was done."`
 	EnteredFrom string    `json:"entered_from,omitempty" readOnly:"true" doc:"Of an import: its file."`
+	Changes     []Change  `json:"changes,omitempty" readOnly:"true" doc:"What was amended, back to what was written first; the newest first."`
+}
+
+// Change is one amendment of a line.
+type Change struct {
+	At   time.Time `json:"at"`
+	By   string    `json:"by"`
+	Why  string    `json:"why,omitempty"`
+	What []string  `json:"what" doc:"In words: what stood there, and what stands there now."`
+}
+
+// Correction puts a line of the register right. What is left out stays as it is; what follows from
+// the line is worked out anew, and the old line can still be read.
+type Correction struct {
+	ID       string   `json:"id" format:"uuid" doc:"Of the line that stands from now on, made by the client; counts once."`
+	Why      string   `json:"why" minLength:"1" maxLength:"300"`
+	ColonyID string   `json:"colony_id,omitempty" format:"uuid"`
+	GivenOn  string   `json:"given_on,omitempty" maxLength:"16" doc:"When it happened, 2006-01-02T15:04 where the yards are, not in the future."`
+	Amount   *float64 `json:"amount,omitempty" doc:"In the line's own unit."`
+	BatchID  *string  `json:"batch_id,omitempty" doc:"What it was given from; empty: from no batch."`
+	Giver    string   `json:"giver,omitempty" maxLength:"80" doc:"Who gave it: the name of a member, or of anybody else."`
+	Method   string   `json:"method,omitempty" enum:"dribble,strip,pad,vapour,other" doc:"Another than that of its job takes the line out of the job: it is recorded only."`
+	Product  *string  `json:"product,omitempty" maxLength:"120"`
+	Came     *int     `json:"came,omitempty" doc:"Of out: pieces that came out."`
+	Missing  *int     `json:"missing,omitempty" doc:"Of out: pieces that were not found."`
 }
 
 // Applications are sent together: what a phone has gathered.

@@ -85,15 +85,39 @@ func WithdrawalUntil(n int, until string) string {
 	})
 }
 
-// Amended tells that a line was amended: on which day, by whom, what stood there, and why.
-func Amended(on, by, was, why string) string {
+// Amended tells that a line was amended: on which day, by whom, what of it, and why.
+func Amended(on, by, what, why string) string {
 	text := fill(said.Record["amended"], func(blank string) string {
-		return map[string]string{"on": on, "by": by, "was": was}[blank]
+		return map[string]string{"on": on, "by": by, "what": what}[blank]
 	})
 	if why != "" {
 		text += " " + fill(said.Record["why"], func(string) string { return why })
 	}
 	return text
+}
+
+// Changed tells what of a line was changed, from what to what; an empty one was or is none.
+func Changed(code, from, to string) string {
+	return fill(said.Record["changed:"+code], func(blank string) string {
+		value := map[string]string{"from": from, "to": to}[blank]
+		if value == "" {
+			return said.Record["changed:none"]
+		}
+		return value
+	})
+}
+
+// Undone tells that a line was a slip, and what it said.
+func Undone(was string) string {
+	return fill(said.Record["changed:undone"], func(string) string { return was })
+}
+
+// BatchNo is a batch as its number names it; empty for none.
+func BatchNo(n int) string {
+	if n == 0 {
+		return ""
+	}
+	return fill(said.Record["batch_no"], func(string) string { return strconv.Itoa(n) })
 }
 
 // WithdrawalNone tells that honey need not wait.

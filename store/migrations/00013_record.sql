@@ -11,7 +11,8 @@ ALTER TABLE applications
   ADD COLUMN IF NOT EXISTS recorded_at DATETIME(6) NULL COMMENT 'when it was written first, by the clock of the work' AFTER recorder_id,
   ADD COLUMN IF NOT EXISTS entered VARCHAR(10) NOT NULL DEFAULT '' COMMENT 'how it came in; empty: as it was done' AFTER recorded_at,
   ADD COLUMN IF NOT EXISTS entered_from VARCHAR(200) NOT NULL DEFAULT '' COMMENT 'of an import: its file' AFTER entered,
-  ADD COLUMN IF NOT EXISTS change_reason VARCHAR(300) NOT NULL DEFAULT '' COMMENT 'of an amendment: why' AFTER entered_from,
+  ADD COLUMN IF NOT EXISTS changed_at DATETIME(6) NULL COMMENT 'of an amendment: when, by the clock of the work' AFTER entered_from,
+  ADD COLUMN IF NOT EXISTS change_reason VARCHAR(300) NOT NULL DEFAULT '' COMMENT 'of an amendment: why' AFTER changed_at,
   ADD CONSTRAINT IF NOT EXISTS applications_entered CHECK (entered IN ('', 'afterwards', 'import')),
   ADD FOREIGN KEY IF NOT EXISTS applications_giver (giver_id) REFERENCES users (id),
   ADD FOREIGN KEY IF NOT EXISTS applications_recorder (recorder_id) REFERENCES users (id),
@@ -19,6 +20,8 @@ ALTER TABLE applications
 
 -- What a line says by its job, and an amendment by the line that was written first.
 UPDATE applications a JOIN jobs j ON j.operation_id = a.operation_id AND j.id = a.job_id SET a.card_id = j.card_id WHERE j.card_id IS NOT NULL;
+
+UPDATE applications SET changed_at = created_at WHERE amends_id IS NOT NULL AND changed_at IS NULL;
 
 UPDATE applications a JOIN (
   WITH RECURSIVE versions (operation_id, id, first_id) AS (
@@ -47,5 +50,5 @@ ALTER TABLE applications
   MODIFY visit_day DATE NOT NULL,
   MODIFY withdrawal_days INT NOT NULL,
   MODIFY flags VARCHAR(120) NOT NULL,
-  DROP COLUMN IF EXISTS change_reason, DROP COLUMN IF EXISTS entered_from, DROP COLUMN IF EXISTS entered, DROP COLUMN IF EXISTS recorded_at,
+  DROP COLUMN IF EXISTS change_reason, DROP COLUMN IF EXISTS changed_at, DROP COLUMN IF EXISTS entered_from, DROP COLUMN IF EXISTS entered, DROP COLUMN IF EXISTS recorded_at,
   DROP COLUMN IF EXISTS recorder_id, DROP COLUMN IF EXISTS giver_name, DROP COLUMN IF EXISTS giver_id, DROP COLUMN IF EXISTS card_id;
