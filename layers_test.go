@@ -120,3 +120,40 @@ func TestSourcesAreThere(t *testing.T) {
 		}
 	}
 }
+
+// What runs beside the rest ends the program by no panic: every goroutine is begun by guard, or tries
+// what it does with it. The one that starts mariadbd only waits for it.
+func TestGoroutinesAreGuarded(t *testing.T) {
+	files, err := exec.Command("git", "ls-files", "*.go").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	seen := 0
+	for path := range strings.Lines(string(files)) {
+		path = strings.TrimSpace(path)
+		if strings.HasSuffix(path, "_test.go") || under(path, "guard") || under(path, "e2e") || under(path, "perf") || path == "store/mariadbd/launch.go" {
+			continue
+		}
+		source, err := os.ReadFile(path)
+		if err != nil {
+			t.Fatal(err)
+		}
+		set := token.NewFileSet()
+		file, err := parser.ParseFile(set, path, source, 0)
+		if err != nil {
+			t.Fatal(err)
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			if of, is := n.(*ast.GoStmt); is {
+				seen++
+				if text := string(source[set.Position(of.Pos()).Offset:set.Position(of.End()).Offset]); !strings.Contains(text, "guard.Try") {
+					t.Errorf("%s: a goroutine without guard", set.Position(of.Pos()))
+				}
+			}
+			return true
+		})
+	}
+	if seen == 0 {
+		t.Error("no goroutine was found")
+	}
+}

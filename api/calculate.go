@@ -60,9 +60,11 @@ func calculate[In, Out any](h huma.API, name, summary string, work func(In) (Out
 	operation.SkipValidateBody = true // exact does it
 	operation.MaxBodyBytes = wideBody
 	huma.Register(h, operation, func(ctx context.Context, in *body[exact[In]]) (*body[Out], error) {
-		slots <- struct{}{}
-		out, err := work(in.Body.value)
-		<-slots
+		var out Out
+		var err error
+		if waited := slots.Do(ctx, func() { out, err = work(in.Body.value) }); waited != nil {
+			err = waited
+		}
 		if err != nil {
 			return nil, problem(ctx, slog.Default(), operation.Method, err)
 		}

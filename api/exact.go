@@ -1,6 +1,7 @@
 package api
 
 import (
+	"bytes"
 	"encoding/json"
 	"io"
 	"reflect"
@@ -8,6 +9,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"keeler/guard"
 	"keeler/wire"
 )
 
@@ -20,8 +22,8 @@ var errTooLong = plain("A list in this is too long: the document says how many e
 // mostInList is more than any list may hold.
 const mostInList = 5000
 
-// slots keeps calculating, which is for everybody, from taking every processor.
-var slots = make(chan struct{}, max(1, runtime.NumCPU()/2))
+// slots keep calculating, which is for everybody, from taking every processor.
+var slots = guard.NewSlots(runtime.NumCPU() / 2)
 
 // plain is an error in words for people.
 type plain string
@@ -51,7 +53,10 @@ type checked[T any] struct {
 
 // exact is a body that is decoded once, strictly: only one that does not fit its type is
 // held against the schema, to name the places that do not; values are judged by core alone.
-type exact[T any] struct{ checked[T] }
+type exact[T any] struct {
+	checked[T]
+	raw []byte
+}
 
 // shapes is where schemas are looked up: all are there before anybody asks, for it is
 // asked by many at once.
@@ -74,15 +79,23 @@ func (b *checked[T]) take(raw []byte) {
 	}
 }
 
-func (b *exact[T]) take(raw []byte) {
-	slots <- struct{}{}
-	defer func() { <-slots }()
-	if !wire.TooLong(raw, mostInList) && wire.Read(raw, &b.value, true) == nil {
-		return
+// take keeps the body until there is a slot to read it in.
+func (b *exact[T]) take(raw []byte) { b.raw = bytes.Clone(raw) }
+
+// Resolve reads the body, and tells what is wrong with it.
+func (b *exact[T]) Resolve(c huma.Context) []error {
+	err := slots.Do(c.Context(), func() {
+		if !wire.TooLong(b.raw, mostInList) && wire.Read(b.raw, &b.value, true) == nil {
+			return
+		}
+		if b.check(b.raw); len(b.wrong) == 0 {
+			b.refuse(errNoJSON)
+		}
+	})
+	if err != nil {
+		b.refuse(err) // who asked is gone
 	}
-	if b.check(raw); len(b.wrong) == 0 {
-		b.refuse(errNoJSON)
-	}
+	return b.wrong
 }
 
 // check holds a body against the schema.

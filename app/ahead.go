@@ -52,6 +52,7 @@ type miteYear struct {
 	given         []outlook.Dose
 	neighbours    []outlook.Drift // what is known of the hives beside it
 	counted       fit.Counted     // by the newest count
+	countSum      uint64          // over all that were counted, see store.CountSums
 	stood         mites.Standing  // by it, while it is fresh and nothing was given since; empty: not known
 	thresholds    mites.Thresholds
 }

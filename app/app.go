@@ -4,6 +4,7 @@ package app
 
 import (
 	"context"
+	"log/slog"
 	"math/rand/v2"
 	"sync/atomic"
 	"time"
@@ -12,6 +13,7 @@ import (
 
 	"keeler/core/mites"
 	"keeler/core/outlook"
+	"keeler/guard"
 	"keeler/store"
 	"keeler/wire"
 )
@@ -52,6 +54,8 @@ type Settings struct {
 	Chance mites.Chance
 	// Instruments are read at the bench; nil: there are none.
 	Instruments Instruments
+	// Log is told of what goes wrong where nobody waits; nil: the usual one.
+	Log *slog.Logger
 }
 
 // App is the use cases over one store.
@@ -65,6 +69,7 @@ type App struct {
 	times     stamps
 	foresight foresight
 	tried     tried
+	behind    *guard.Group // what is worked out while nobody waits
 
 	refused atomic.Int64 // lines of rounds
 }
@@ -83,12 +88,19 @@ func New(s *store.Store, set Settings) *App {
 	if set.Instruments == nil {
 		set.Instruments = noInstruments{}
 	}
+	if set.Log == nil {
+		set.Log = slog.Default()
+	}
 	return &App{
 		store: s, clock: set.Work, now: set.Wall, set: set, began: set.Work(),
-		foresight: foresight{of: kept[foreseen](mostKept), going: map[uint64]bool{}},
-		tried:     tried{kept[lived](hivesKept), kept[outlook.Comes](plansKept)},
+		foresight: foresight{of: kept[hiveKey, foreseen](mostKept), going: map[uint64]bool{}},
+		tried:     tried{kept[string, lived](hivesKept), kept[string, outlook.Comes](plansKept)},
+		behind:    guard.NewGroup(set.Log),
 	}
 }
+
+// Close ends what is worked out in the background, and waits for it.
+func (a *App) Close() { a.behind.Close() }
 
 // Start is what a page needs to begin; m is nil while nobody is signed in.
 func (a *App) Start(ctx context.Context, m *Member) (wire.Start, error) {

@@ -51,11 +51,12 @@ func (d Desk) neighbours(m miteYear, near []miteYear) []outlook.Drift {
 		if len(n.counts) == 0 || n.begins > m.today {
 			continue
 		}
-		key := n.key()
-		f, has := d.app.foresight.of.Get(drifts + n.row.ID)
+		key, hive := n.key(), d.hiveKey(n.row.ID)
+		hive.drift = true
+		f, has := d.app.foresight.of.Get(hive)
 		if !has || f.key != key {
 			f = foreseen{key: key, drift: n.follow(asked, false).Drift()}
-			d.app.foresight.of.Add(drifts+n.row.ID, f)
+			d.app.foresight.of.Add(hive, f)
 		}
 		out = append(out, f.drift)
 	}
@@ -64,9 +65,6 @@ func (d Desk) neighbours(m miteYear, near []miteYear) []outlook.Drift {
 
 // asked is how many possible colonies of a neighbour are asked: what comes in is all that is wanted of them.
 const asked = 60
-
-// drifts stands before the id of a colony of which only that is kept.
-const drifts = "drift "
 
 // share gives each of the hives of a yard what is known of those beside it.
 func (d Desk) share(years []miteYear) {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"hash/fnv"
+	"math"
 	"runtime"
 	"sync"
 	"time"
@@ -11,6 +12,7 @@ import (
 	"keeler/core/calendar"
 	"keeler/core/fit"
 	"keeler/core/outlook"
+	"keeler/guard"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -29,19 +31,22 @@ type foreseen struct {
 	drift  outlook.Drift
 }
 
-// grounds are of what a forecast was made, as far as who decides knows it too: the day, the newest count, and the newest dose of
-// the last year, 0 without one.
-type grounds struct{ today, counted, given calendar.Day }
+// grounds are of what a forecast was made, as far as who decides knows it too: the day, and sums over all
+// counts and doses of the last year.
+type grounds struct {
+	today         calendar.Day
+	counts, given uint64
+}
 
-func (d Desk) grounds(counted fit.Counted, bees fit.Colony) grounds {
-	b := grounds{today: d.today()}
-	const year = 365
-	if counted.On >= b.today-year {
-		b.counted = counted.On
-	}
+func (d Desk) grounds(counts uint64, bees fit.Colony) grounds {
+	b := grounds{today: d.today(), counts: counts}
+	const year, prime = 365, 1099511628211 // of FNV-1a
 	for _, t := range bees.Treatments {
-		if t.Given >= b.today-year {
-			b.given = max(b.given, t.Given, t.Out)
+		if t.Given < b.today-year {
+			continue
+		}
+		for _, v := range []uint64{uint64(t.Given), uint64(t.Out), math.Float64bits(t.Amount), math.Float64bits(t.Meant), uint64(t.Method[0])} {
+			b.given = (b.given ^ v) * prime
 		}
 	}
 	return b
@@ -51,9 +56,21 @@ func prospect(f foreseen, _ int) outlook.Prospect { return f.Prospect }
 
 // foresight keeps what was made of colonies, so that only what changed is made anew.
 type foresight struct {
-	of    *lru.Cache[string, foreseen]
+	of    *lru.Cache[hiveKey, foreseen]
 	mu    sync.Mutex
 	going map[uint64]bool // the operations of which all are being made
+}
+
+// hiveKey names a colony in its operation: an archive keeps the ids of colonies, so that two operations
+// can hold the same one.
+type hiveKey struct {
+	operation uint64
+	colony    string
+	drift     bool // what comes into it is all that is kept
+}
+
+func (d Desk) hiveKey(colony string) hiveKey {
+	return hiveKey{operation: d.who.Operation, colony: colony}
 }
 
 // mostKept are more than an operation has colonies, twice.
@@ -90,16 +107,16 @@ const inSmall = 250
 // foresee is what the model makes of a colony: as it was kept, where nothing changed.
 func (d Desk) foresee(m miteYear) foreseen {
 	key := m.key()
-	if f, has := d.app.foresight.of.Get(m.row.ID); has && f.key == key {
+	if f, has := d.app.foresight.of.Get(d.hiveKey(m.row.ID)); has && f.key == key {
 		return f
 	}
 	of := m.follow(inSmall, false)
 	come := of.WhatIf([][]outlook.Dose{nil}, outlook.Horizon{To: m.today + aheadFor, Every: 2 * everyDays, Given: m.given, Threshold: m.threshold})[0]
 	f := foreseen{
-		key: key, grounds: d.grounds(m.counted, m.bees), points: come.Points,
+		key: key, grounds: d.grounds(m.countSum, m.bees), points: come.Points,
 		Prospect: outlook.Prospect{Crossing: come.Crossing, Lead: m.lead(come.Crossing), Telling: of.Counts(m.yard.Latitude, m.given, outlook.ThisWeek)},
 	}
-	d.app.foresight.of.Add(m.row.ID, f)
+	d.app.foresight.of.Add(d.hiveKey(m.row.ID), f)
 	return f
 }
 
@@ -111,14 +128,14 @@ func (d Desk) compare(years []miteYear, of []foreseen) {
 	}), d.today())
 	for i, a := range outlook.Ahead(lo.Map(of, prospect), needs, d.today()+aheadFor) {
 		of[i].ahead = a
-		d.app.foresight.of.Add(years[i].row.ID, of[i])
+		d.app.foresight.of.Add(d.hiveKey(years[i].row.ID), of[i])
 	}
 }
 
 // foretell puts into what is known of a colony what a forecast says of it, if there is one of all that is known.
 func (d Desk) foretell(k *situation) bool {
-	f, has := d.app.foresight.of.Get(k.row.ID)
-	if !has || f.ahead.Lead == "" || f.grounds != d.grounds(k.stands, k.bees) {
+	f, has := d.app.foresight.of.Get(d.hiveKey(k.row.ID))
+	if !has || f.ahead.Lead == "" || f.grounds != d.grounds(k.countSum, k.bees) {
 		return false
 	}
 	k.bees.Ahead = f.ahead
@@ -130,11 +147,14 @@ func (d Desk) miteYears(r *reading, yard string) []miteYear {
 	y, rows := by(r, d.op.Yard, yard), by(r, d.op.ColoniesIn, yard)
 	counted, thresholds := lo.GroupBy(by(r, d.op.CountsIn, yard), func(c store.MiteCount) string { return c.ColonyID }), all(r, d.thresholds)
 	h := d.historyOf(r, lately(lo.Map(rows, colonyID), d.today()))
+	sums := by(r, d.op.CountSums, d.remembering(lo.Map(rows, colonyID)))
 	if r.err != nil {
 		return nil
 	}
 	years := lo.FilterMap(rows, func(row store.Colony, _ int) (miteYear, bool) {
-		return d.known(row, y, h, counted[row.ID], thresholds, d.today()), row.EndedOn == nil
+		m := d.known(row, y, h, counted[row.ID], thresholds, d.today())
+		m.countSum = sums[row.ID]
+		return m, row.EndedOn == nil
 	})
 	d.share(years)
 	return years
@@ -156,16 +176,9 @@ func (d Desk) YardAhead(ctx context.Context, id string) (wire.YardAhead, error) 
 		years = years[:whileAwaited]
 	}
 	of := make([]foreseen, len(years))
-	var all sync.WaitGroup
-	free := make(chan struct{}, runtime.NumCPU())
-	for i, m := range years {
-		free <- struct{}{}
-		all.Go(func() {
-			of[i] = d.foresee(m)
-			<-free
-		})
+	if err := guard.Each(ctx, len(years), runtime.NumCPU(), func(i int) { of[i] = d.foresee(years[i]) }); err != nil {
+		return wire.YardAhead{}, fmt.Errorf("work out the forecasts of yard %s: %w", id, err)
 	}
-	all.Wait()
 	if out.More == 0 {
 		d.compare(years, of)
 	}
@@ -190,19 +203,29 @@ func (d Desk) foreseeAll(yards []store.Yard) {
 	if !free {
 		return
 	}
-	go func() {
+	d.app.behind.Go("forecasts of mites", func(ctx context.Context) {
 		defer done()
 		for _, y := range yards {
-			r := reading{ctx: context.Background()}
+			r := reading{ctx: ctx}
 			years := d.miteYears(&r, y.ID)
-			d.compare(years, lo.Map(years, func(m miteYear, _ int) foreseen {
-				begun := time.Now()
-				defer func() { time.Sleep(time.Since(begun)) }() // half of a processor is left to those who wait
-				return d.foresee(m)
-			}))
-			if r.err != nil {
+			d.compare(years, lo.Map(years, func(m miteYear, _ int) foreseen { return d.foreseeSlowly(ctx, m) }))
+			if r.err != nil || ctx.Err() != nil {
 				return // who asks for it next is told
 			}
 		}
-	}()
+	})
+}
+
+// foreseeSlowly leaves half of a processor to those who wait; once the context has ended it does nothing.
+func (d Desk) foreseeSlowly(ctx context.Context, m miteYear) foreseen {
+	if ctx.Err() != nil {
+		return foreseen{}
+	}
+	begun := time.Now()
+	f := d.foresee(m)
+	select {
+	case <-ctx.Done():
+	case <-time.After(time.Since(begun)):
+	}
+	return f
 }

@@ -41,11 +41,11 @@ func TestYardAhead(t *testing.T) {
 			t.Errorf("%+v", h)
 		}
 	}
-	kept, _ := d.app.foresight.of.Get(known)
+	kept, _ := d.app.foresight.of.Get(d.hiveKey(known))
 	if again := ahead(); again.Hives[0].Words != first.Hives[0].Words {
 		t.Errorf("%+v", again)
 	}
-	if now, _ := d.app.foresight.of.Get(known); &now.points[0] != &kept.points[0] {
+	if now, _ := d.app.foresight.of.Get(d.hiveKey(known)); &now.points[0] != &kept.points[0] {
 		t.Error("what did not change is made anew")
 	}
 	made := func() {
@@ -101,8 +101,49 @@ func TestYardAhead(t *testing.T) {
 	}
 	told(true)
 	told(false)
-	if f, _ := d.app.foresight.of.Get(open); f.counted.String() != "2026-12-03" || f.given.String() != "2026-12-03" {
-		t.Errorf("A3 is known by %+v", f.grounds)
+	f, _ := d.app.foresight.of.Get(d.hiveKey(open))
+	// An older count that is voided changes nothing of the newest, and still makes the forecast anew.
+	counts, err := d.op.CountsOf(t.Context(), open)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := d.VoidCount(t.Context(), counts[0].ID, wire.Void{Reason: "another hive's"}); err != nil {
+		t.Fatal(err)
+	}
+	if told(true); f.grounds == (grounds{}) {
+		t.Errorf("A3 was known by %+v", f.grounds)
+	}
+	told(false)
+	if now, _ := d.app.foresight.of.Get(d.hiveKey(open)); now.grounds == f.grounds {
+		t.Errorf("A3 is known by %+v still", now.grounds)
+	}
+}
+
+// Two operations hold one colony id, as they do once an archive is taken into another: neither is told the
+// other's forecast.
+func TestForecastIsOfItsOperation(t *testing.T) {
+	one, other := own(t, Settings{}), own(t, Settings{})
+	other.app = one.app
+	id := counted(t, one, yard(t, one, "A"), "A1", map[string]int{"2026-11-28": 40})
+	there, err := one.Colony(t.Context(), id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	twin := yard(t, other, "A")
+	if _, err := other.AddColonies(t.Context(), wire.SaveColonies{YardID: twin, Colonies: []wire.SaveColony{{ID: id, YardID: twin, Name: "A1", Boxes: there.Boxes}}}); err != nil {
+		t.Fatal(err)
+	}
+	mine, err := one.YardAhead(t.Context(), there.YardID)
+	if err != nil {
+		t.Fatal(err)
+	}
+	k := situation{row: store.Colony{ID: id}}
+	if other.foretell(&k); k.bees.Ahead.Lead != "" {
+		t.Errorf("told of another operation's hive: %+v", k.bees.Ahead)
+	}
+	theirs, err := other.YardAhead(t.Context(), twin)
+	if err != nil || theirs.Hives[0].Words == mine.Hives[0].Words || theirs.Hives[0].Counts != 0 {
+		t.Errorf("%+v, and the other %+v: %v", mine.Hives, theirs.Hives, err)
 	}
 }
 

@@ -1,6 +1,10 @@
 package app
 
-import "context"
+import (
+	"context"
+
+	"keeler/guard"
+)
 
 // reading is several things read one after the other. Once one has failed the rest is not
 // read, and err tells why: it is looked at before what was read is used.
@@ -41,9 +45,10 @@ func beside[Key, Out any](r *reading, read func(context.Context, Key) (Out, erro
 	}
 	err := make(chan error, 1)
 	go func() {
-		var failed error
-		out, failed = read(r.ctx, key)
-		err <- failed
+		err <- guard.Try(func() (failed error) {
+			out, failed = read(r.ctx, key)
+			return failed
+		})
 	}()
 	return func() Out {
 		if failed := <-err; r.err == nil {

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"time"
 
+	"keeler/guard"
 	"keeler/store"
 )
 
@@ -21,7 +22,7 @@ func (a *App) Relaying(ctx context.Context, every time.Duration, failed func(err
 			from, err = a.store.Changes(ctx)
 		}
 		if err == nil {
-			err = a.relay(ctx, from)
+			err = guard.Try(func() error { return a.relay(ctx, from) })
 		} else {
 			from = nil
 		}

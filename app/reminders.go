@@ -11,6 +11,7 @@ import (
 
 	"keeler/core/fault"
 	"keeler/core/followup"
+	"keeler/guard"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -175,7 +176,8 @@ func (a *App) Keeping(ctx context.Context, every time.Duration, failed func(erro
 		case <-ctx.Done():
 			return
 		case <-tick.C:
-			if err := errors.Join(a.RemindAll(ctx), a.EraseDue(ctx), a.store.ForgetChanges(ctx)); err != nil && ctx.Err() == nil {
+			err := guard.Try(func() error { return errors.Join(a.RemindAll(ctx), a.EraseDue(ctx), a.store.ForgetChanges(ctx)) })
+			if err != nil && ctx.Err() == nil {
 				failed(err)
 			}
 		}

@@ -22,6 +22,8 @@ type situation struct {
 	count  *wire.Standing
 	stands fit.Counted
 	board  calendar.Day // since when a clean board lies under it; 0: nobody said
+	// countSum is a sum over all that was counted, see store.CountSums.
+	countSum uint64
 	// foretold: the forecast of its mites in bees is of all that is known.
 	foretold bool
 }
@@ -30,6 +32,7 @@ type situation struct {
 // colonies; latitudes is by yard.
 func (d Desk) situations(r *reading, rows []store.Colony, those store.Among, latitudes map[string]float64) []situation {
 	h, counts, thresholds := d.historyOf(r, those), by(r, d.op.LastCounts, those), all(r, d.thresholds)
+	sums := by(r, d.op.CountSums, those)
 	out := make([]situation, len(rows))
 	at := make(map[string]int, len(rows))
 	for i, row := range rows {
@@ -42,6 +45,7 @@ func (d Desk) situations(r *reading, rows []store.Colony, those store.Among, lat
 		}
 	}
 	for i := range out {
+		out[i].countSum = sums[out[i].row.ID]
 		out[i].foretold = d.foretell(&out[i])
 	}
 	return out

@@ -22,14 +22,14 @@ const (
 )
 
 // kept is room for so many, of which the ones that were asked for last stay.
-func kept[Made any](many int) *lru.Cache[string, Made] {
-	room, _ := lru.New[string, Made](many) // fails for no number above 0
+func kept[Key comparable, Made any](many int) *lru.Cache[Key, Made] {
+	room, _ := lru.New[Key, Made](many) // fails for no number above 0
 	return room
 }
 
 // try tells what plans for a hive come to, of which so many possible colonies are followed.
 func (d Desk) try(m miteYear, many int, plans [][]planned) []outlook.Comes {
-	hive := fmt.Sprint(m.key(), many)
+	hive := fmt.Sprint(d.who.Operation, m.key(), many)
 	of := once(d.app.tried.hives, hive, func() lived { return m.follow(many, false) })
 	return lo.Map(plans, func(p []planned, i int) outlook.Comes {
 		doses := doses(p, i)

@@ -3,11 +3,11 @@ package app
 import (
 	"context"
 	"errors"
-	"sync"
 
 	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/fit"
+	"keeler/guard"
 	"keeler/store"
 	"keeler/wire"
 
@@ -53,14 +53,13 @@ func (d Desk) weather() Weather {
 func (d Desk) forecasts(ctx context.Context, yards []store.Yard) []fit.Forecast {
 	out := make([]fit.Forecast, len(yards))
 	if from := d.weather(); from != nil {
-		var all sync.WaitGroup
-		for i, y := range yards {
-			all.Go(func() {
-				// An error is told as no forecast: the judgement says so, and what to read instead.
-				out[i], _ = from.Forecast(ctx, y.ID, y.Latitude, d.today())
-			})
+		err := guard.Each(ctx, len(yards), len(yards), func(i int) {
+			// An error is told as no forecast: the judgement says so, and what to read instead.
+			out[i], _ = from.Forecast(ctx, yards[i].ID, yards[i].Latitude, d.today())
+		})
+		if err != nil && ctx.Err() == nil {
+			d.app.set.Log.Error("ask for forecasts", "error", err)
 		}
-		all.Wait()
 	}
 	typed, _ := d.expected(ctx) // as an error of the service
 	for at, e := range typed {

@@ -13,6 +13,7 @@ import (
 	"sync"
 	"time"
 
+	"keeler/guard"
 	"keeler/wire"
 )
 
@@ -63,7 +64,11 @@ func (r *Rack) Run(ctx context.Context) {
 	for _, d := range r.devices {
 		all.Go(func() {
 			for ctx.Err() == nil {
-				trouble := r.read(ctx, d)
+				var trouble string
+				if err := guard.Try(func() error { trouble = r.read(ctx, d); return nil }); err != nil {
+					r.log.Error("instrument", "address", d.address, "error", err)
+					trouble = "garbled"
+				}
 				r.lost(d, trouble)
 				select {
 				case <-ctx.Done():

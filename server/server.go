@@ -16,6 +16,7 @@ import (
 	"keeler/demo"
 	"keeler/device"
 	"keeler/forecast"
+	"keeler/guard"
 	"keeler/outside"
 	"keeler/push"
 	"keeler/sim/instruments"
@@ -64,6 +65,8 @@ type Server struct {
 	weather *http.Server       // simulated; nil where it is not
 	still   context.CancelFunc // ends the instruments
 	closing context.CancelFunc // ends what is answered as long as somebody listens
+	app     *app.App           // nil until it is there
+	behind  *guard.Group       // what goes on beside the HTTP side
 }
 
 const (
@@ -78,7 +81,7 @@ const (
 
 // New puts a Keeler together; Close ends what goes on beside it.
 func New(ctx context.Context, set Settings) (*Server, error) {
-	s := &Server{}
+	s := &Server{behind: guard.NewGroup(set.Log)}
 	if err := s.assemble(ctx, set); err != nil {
 		s.Close()
 		return nil, err
@@ -87,7 +90,7 @@ func New(ctx context.Context, set Settings) (*Server, error) {
 }
 
 func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
-	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL, Backups: set.Backups, Practised: practisedWeather}
+	parts := app.Settings{Work: time.Now, Wall: time.Now, PublicURL: set.PublicURL, Backups: set.Backups, Practised: practisedWeather, Log: set.Log}
 	if set.Clock != nil {
 		parts.Work, parts.Move = set.Clock.Now, set.Clock.Move
 	}
@@ -112,7 +115,7 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	}
 	if len(set.Instruments) > 0 {
 		rack := device.New(set.Instruments, set.Log)
-		go rack.Run(on)
+		s.behind.Go("instruments", func(context.Context) { rack.Run(on) })
 		parts.Instruments = rack
 	}
 	if set.Demo {
@@ -130,8 +133,13 @@ func (s *Server) assemble(ctx context.Context, set Settings) (err error) {
 	closing, closed := context.WithCancel(context.Background())
 	s.closing = closed
 	keeler := app.New(set.Store, parts)
-	go keeler.Keeping(on, keeping, func(err error) { set.Log.Warn("reminders, or erasing", "error", err) })
-	go keeler.Relaying(on, relaying, func(err error) { set.Log.Warn("changes of other servers", "error", err) })
+	s.app = keeler
+	s.behind.Go("reminders, and erasing", func(context.Context) {
+		keeler.Keeping(on, keeping, func(err error) { set.Log.Warn("reminders, or erasing", "error", err) })
+	})
+	s.behind.Go("changes of other servers", func(context.Context) {
+		keeler.Relaying(on, relaying, func(err error) { set.Log.Warn("changes of other servers", "error", err) })
+	})
 	if s.Code, err = keeler.ClaimCode(ctx); err != nil {
 		return err
 	}
@@ -165,7 +173,7 @@ func (s *Server) simulateWeather() (address string, err error) {
 		return "", err
 	}
 	s.weather = &http.Server{Handler: weather.Service(demo.WeatherSeed), ReadHeaderTimeout: graceful}
-	go func() { _ = s.weather.Serve(listener) }()
+	s.behind.Go("simulated weather", func(context.Context) { _ = s.weather.Serve(listener) })
 	return "http://" + listener.Addr().String(), nil
 }
 
@@ -190,6 +198,10 @@ func (s *Server) Close() {
 	if s.closing != nil {
 		s.closing()
 	}
+	if s.app != nil {
+		s.app.Close()
+	}
+	s.behind.Close()
 }
 
 // Certificate is a file with a certificate and one with its key; empty: plain HTTP.
@@ -205,11 +217,12 @@ func (s *Server) Serve(ctx context.Context, listener net.Listener, tls Certifica
 	front.RegisterOnShutdown(s.closing)
 	ended := make(chan error, 1)
 	go func() {
-		if tls.Cert != "" {
-			ended <- front.ServeTLS(listener, tls.Cert, tls.Key)
-			return
-		}
-		ended <- front.Serve(listener)
+		ended <- guard.Try(func() error {
+			if tls.Cert != "" {
+				return front.ServeTLS(listener, tls.Cert, tls.Key)
+			}
+			return front.Serve(listener)
+		})
 	}()
 	var err error
 	select {

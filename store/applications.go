@@ -52,8 +52,8 @@ type Application struct {
 	GiverName      string  // who gave it and is no member
 	RecorderID     *uint64 // who wrote it first
 	RecordedAt     *time.Time
-	Entered        string // how it came in: Afterwards, Imported, or empty for as it was done
-	EnteredFrom    string // of an import: its file
+	Entered        string     // how it came in: Afterwards, Imported, or empty for as it was done
+	EnteredFrom    string     // of an import: its file
 	ChangedAt      *time.Time // of an amendment, by the clock of the work
 	ChangeReason   string
 	UserID         uint64 // who wrote this row: of an amendment, who changed it

@@ -105,7 +105,7 @@ func TestApplyWholeAndAmendOnce(t *testing.T) {
 		all.Go(func() {
 			by := applied(yard, colonies[0], &jar, morning)
 			by.AmendsID = &a.ID
-			_, err := o.Apply(t.Context(), &by, func(o Operation) error { return o.Supersede(t.Context(), a.ID) })
+			_, err := o.Apply(t.Context(), &by, func(o Operation) error { return o.Supersede(t.Context(), a.ID, by.ID) })
 			results <- err
 		})
 	}

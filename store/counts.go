@@ -94,6 +94,13 @@ func (o Operation) LastCounts(ctx context.Context, a Among) ([]MiteCount, error)
 	return out, err
 }
 
+// CountSums gives for each of some colonies a sum over its counts that are not void: another one once any
+// of them is added, changed or voided.
+func (o Operation) CountSums(ctx context.Context, a Among) (map[string]uint64, error) {
+	return byID[uint64](a.in(o.own(ctx).Table(a.from("mite_counts", "by_day", "newest")), "colony_id").Where("voided_at IS NULL AND counted_on >= ?", a.Since).
+		Select("colony_id AS id, SUM(CRC32(CONCAT_WS(' ', counted_on, kind, mites, days, share, bees))) AS value").Group("colony_id"))
+}
+
 // VoidCount voids a count; it stays.
 func (o Operation) VoidCount(ctx context.Context, id, reason string, at time.Time) error {
 	if _, err := first[MiteCount](o.own(ctx).Where("id = ?", id)); err != nil {

@@ -5,6 +5,8 @@ import (
 	"crypto/rand"
 	"errors"
 	"time"
+
+	"keeler/guard"
 )
 
 // beatless is how long a lease must have been without a beat to be anybody's: nobody's clock is
@@ -82,7 +84,7 @@ func (s *Store) beating(ctx context.Context, name, self string) (giveBack func()
 			case <-stop:
 				return
 			case <-tick.C:
-				_ = set(self) // the next may come through
+				_ = guard.Try(func() error { return set(self) }) // the next may come through
 			}
 		}
 	}()

@@ -8,6 +8,7 @@ import (
 	"os"
 	"time"
 
+	"keeler/guard"
 	"keeler/store"
 	"keeler/store/backup"
 )
@@ -63,7 +64,8 @@ func (s settings) backUp(ctx context.Context, d database) {
 	defer tick.Stop()
 	for {
 		if now := time.Now(); folder.Due(now) {
-			if err := folder.Make(ctx, d.dsn, store.Newest(), now); err != nil && ctx.Err() == nil {
+			err := guard.Try(func() error { return folder.Make(ctx, d.dsn, store.Newest(), now) })
+			if err != nil && ctx.Err() == nil {
 				slog.Error("backup", "error", err)
 			}
 		}

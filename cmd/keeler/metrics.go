@@ -8,6 +8,7 @@ import (
 	"github.com/prometheus/client_golang/prometheus/collectors"
 	"github.com/prometheus/client_golang/prometheus/promhttp"
 
+	"keeler/guard"
 	"keeler/server"
 )
 
@@ -27,6 +28,6 @@ func (s settings) measure(set *server.Settings) (end func(), err error) {
 	routes := http.NewServeMux()
 	routes.Handle("GET /metrics", promhttp.HandlerFor(meters, promhttp.HandlerOpts{}))
 	front := &http.Server{Handler: routes, ReadHeaderTimeout: graceful}
-	go func() { _ = front.Serve(listener) }()
+	go func() { _ = guard.Try(func() error { return front.Serve(listener) }) }()
 	return func() { _ = front.Close() }, nil
 }

@@ -10,6 +10,7 @@ import (
 
 	"keeler/app"
 	"keeler/demo"
+	"keeler/guard"
 	"keeler/server"
 	"keeler/store/backup"
 )
@@ -40,7 +41,9 @@ func (s settings) serve(ctx context.Context, d database, set server.Settings) er
 	set.PublicURL, set.Secure = s.PublicURL, s.TLSCert != ""
 	if s.Backups != "" {
 		set.Backups = backup.Folder{Path: s.Backups}.Last
-		go s.backUp(ctx, d)
+		behind := guard.NewGroup(slog.Default())
+		behind.Go("backups", func(ctx context.Context) { s.backUp(ctx, d) })
+		defer behind.Close()
 	}
 	listener, err := net.Listen("tcp", s.Addr)
 	if err != nil {

@@ -36,20 +36,25 @@ type Dose struct {
 // it on the same calendar day, by their ids. What replaces a part of what is in a hive is no
 // dose here, and is left out by the caller.
 func OnOneDay(doses []Dose) map[string]bool {
-	type day struct {
+	type dayAcid struct {
 		colony string
 		on     calendar.Day
+		formic bool
 	}
-	byDay := map[day][]Dose{}
+	first := map[dayAcid]string{}
 	twice := map[string]bool{}
 	for _, d := range doses {
-		key := day{d.Colony, d.On}
-		for _, other := range byDay[key] {
-			if d.Acids.Share(other.Acids) {
-				twice[d.ID], twice[other.ID] = true, true
+		for _, acid := range []struct{ brought, formic bool }{{d.Acids.Oxalic, false}, {d.Acids.Formic, true}} {
+			key := dayAcid{d.Colony, d.On, acid.formic}
+			earlier, there := first[key]
+			switch {
+			case !acid.brought:
+			case there:
+				twice[d.ID], twice[earlier] = true, true
+			default:
+				first[key] = d.ID
 			}
 		}
-		byDay[key] = append(byDay[key], d)
 	}
 	return twice
 }

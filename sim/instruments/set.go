@@ -3,6 +3,8 @@ package instruments
 import (
 	"context"
 	"net"
+
+	"keeler/guard"
 )
 
 // Set starts a kitchen balance, a fine balance and a probe, each on a free port of
@@ -14,7 +16,7 @@ func Set(ctx context.Context, seed uint64) ([]string, error) {
 		if err != nil {
 			return nil, err
 		}
-		go func() { _ = Serve(ctx, listener, i) }()
+		go func() { _ = guard.Try(func() error { return Serve(ctx, listener, i) }) }()
 		out = append(out, listener.Addr().String())
 	}
 	return out, nil
