@@ -11,6 +11,7 @@ import (
 	"crypto/rand"
 	"database/sql"
 	"errors"
+	"keeler/guard"
 	"net"
 	"os"
 	"os/exec"
@@ -110,7 +111,7 @@ func start(ctx context.Context, dir string, options ...string) (*Server, error) 
 		s.release()
 		return nil, err
 	}
-	go s.keep()
+	go func() { _ = guard.Try(func() error { s.keep(); return nil }) }()
 	return s, nil
 }
 

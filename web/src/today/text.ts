@@ -21,7 +21,9 @@ export const text = {
       rain ? 'rain' : dry_until ? `dry until ${hour(dry_until)}` : 'dry',
     ].join(', '),
   lastDay: (day: string) => `last day ${date(day)}`,
+  lookedAt: { open: 'I have looked at it', ask: 'What happened?', yes: 'Save', hint: '' },
   acts: {
+    double_dose: 'See the register',
     treat: 'Decide',
     count: 'Count',
     count_more: 'Count',

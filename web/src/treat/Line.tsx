@@ -41,7 +41,7 @@ export const Line = memo(function Line({ line, at, method, records, onGo, onTurn
                 </span>
                 {c.hive.name}
                 {state === 'done' ? ' ✓' : state === 'skipped' ? ' –' : ''}
-                {mine.some((r) => r.flags?.includes('twice')) && <b className={shared.harm}> ×2</b>}
+                {mine.some((r) => r.flags?.includes('twice')) && <b className={shared.harm}> {text.twice}</b>}
               </button>
             </li>
           )

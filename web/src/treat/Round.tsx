@@ -14,6 +14,7 @@ import type { Application, Waiting } from '../outbox/outbox'
 import { Refused } from './Refused'
 import { SignalBar } from '../outbox/SignalBar'
 import styles from './Round.module.css'
+import { enteredFields, useEntered, WhenGiven } from './WhenGiven'
 import { useJar } from './useJar'
 import { useOnce } from './useOnce'
 import { useOutbox, type Outbox } from '../outbox/useOutbox'
@@ -58,6 +59,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   const first = line.findIndex((c) => !records.some((r) => r.colony_id === c.id && !r.extra))
   const [at, setAt] = useState(first < 0 ? line.length : first)
   const [last, setLast] = useState<string>()
+  const entered = useEntered(round)
   const once = useOnce()
   const jar = useJar(
     round,
@@ -84,7 +86,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
   // brought back. Two taps on one place are one dose.
   const write = (what: Application) => {
     if (!once()) return
-    void outbox.add(what)
+    void outbox.add({ ...what, ...enteredFields(entered.value) })
     setLast(what.id)
     if ((what.kind !== 'out' || round.act === 'out') && !what.extra) setAt(at + 1)
   }
@@ -93,6 +95,7 @@ function Going({ round, core, ready, outbox }: Props & { outbox: Outbox }) {
     <main data-gloves ref={page} className={styles.round} data-round={round.method}>
       <SignalBar outbox={outbox} ready={ready} />
       <Refused outbox={outbox} words={round.all.words} />
+      <WhenGiven round={round} entered={entered.value} onEntered={entered.set} />
       {round.act === 'give' && <JarBar round={round} jar={jar} lasts={lasts} />}
       {done && done.colony_id !== colony?.id && (
         <JustDone

@@ -13,6 +13,7 @@ import { SignalBar } from '../outbox/SignalBar'
 import { stopWords, text } from './text'
 import shared from './treat.module.css'
 import styles from './SheetPage.module.css'
+import { enteredFields, useEntered, WhenGiven } from './WhenGiven'
 import { useJar, type Jar } from './useJar'
 import { useOutbox } from '../outbox/useOutbox'
 import { useCore, useRound } from './useRound'
@@ -153,6 +154,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
   const { batch } = jar
   const outbox = useOutbox(round)
   const typed = useKept<Record<string, string>>(`sheet.${round.job_id}.${round.day}`, () => ({}))
+  const entered = useEntered(round)
   const done = new Set(standing(round, outbox.mine).map((r) => r.colony_id))
   const open = round.colonies.filter((c) => !done.has(c.id))
   const read = open.map((c) => ({ c, ...readOne('amount', typed.value[c.id] ?? '') }))
@@ -160,6 +162,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
   const write = async () => {
     for (const { c, figure } of ready)
       await outbox.add({
+        ...enteredFields(entered.value),
         id: crypto.randomUUID(),
         colony_id: c.id,
         yard_id: c.yard_id,
@@ -178,6 +181,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
   return (
     <form className={styles.typing} onSubmit={onSent(() => void write())}>
       <SignalBar outbox={outbox} ready={false} />
+      <WhenGiven round={round} entered={entered.value} onEntered={entered.set} always />
       <p className="quiet">{text.typeHint}</p>
       <JarChoice round={round} jar={jar} />
       <table className={styles.sheet}>

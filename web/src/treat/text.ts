@@ -24,6 +24,18 @@ export const text = {
   unknown: 'There is no round at this address.',
   noCore: 'Keeler’s dose rules have not loaded, so no doses are shown. Trying again.',
 
+  plannedFor: (day: string) => `Planned for ${day}.`,
+  givenToday: (day: string) => `Today is ${day}: doses are recorded as given today.`,
+  givenEarlier: 'Given earlier, or by somebody else',
+  givenDay: 'Given on',
+  givenHour: 'At about',
+  givenBy: 'Given by',
+  enteredSave: 'Record them so',
+  enteredAs: (day: string, hour: string, giver: string) =>
+    `Entered afterwards: doses are recorded as given on ${day}, ${hour}${giver && `, by ${giver}`}.`,
+  enteredChange: 'Change',
+  enteredNow: 'Given now',
+
   position: (n: number, all: number) => `${n} of ${all}`,
   ml: 'mL',
   mixFirst: 'No finished batch for it.',
@@ -50,6 +62,7 @@ export const text = {
   change: 'Correct',
   doneAt: (what: string, by: string) => [what, by].filter(Boolean).join(' · '),
   skipped: 'nothing given',
+  twice: 'two doses',
   tookOut: (came: number, missing: number) => `${came} out${missing > 0 ? `, ${missing} missing` : ''}`,
   next: 'Next',
   last: 'Back',
@@ -66,7 +79,9 @@ export const text = {
   stopTitle: 'Stop: already treated',
   stopGiven: (method: string, what: string, on: string) =>
     `${method}${what && ` (${what})`} on ${on}. Doses of the same acid add up.`,
-  stopJob: (job: string, on: string) => `Also in the open job ${job}, for ${on}.`,
+  stopSameDay: (method: string, what: string) =>
+    `${method}${what && ` (${what})`} on this very day. Two doses of one acid in a day harm bees and queen.`,
+  stopJob: (job: string, on: string) => `Also planned in the open job ${job}, for ${on}.`,
   stopWhy: 'Skip this hive, or say why you are treating it anyway. The reason stays with it.',
   stopReason: 'Why treat it anyway?',
   stopAgainst: 'Treat it anyway',
@@ -178,6 +193,8 @@ export function wordsOf(method: Method, r: Schemas['Application']) {
 
 /** What a round stops at, in a sentence. */
 export const stopWords = (s: Schemas['Stop']) =>
-  s.code === 'in_job'
-    ? text.stopJob(s.job ?? '', date(s.on))
-    : text.stopGiven(text.methods[s.method] ?? '', s.what ?? '', date(s.on))
+  s.code === 'same_day'
+    ? text.stopSameDay(text.methods[s.method] ?? '', s.what ?? '')
+    : s.code === 'in_job'
+      ? text.stopJob(s.job ?? '', date(s.on))
+      : text.stopGiven(text.methods[s.method] ?? '', s.what ?? '', date(s.on))

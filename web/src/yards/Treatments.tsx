@@ -66,6 +66,7 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
                 )}
               </>
             )}
+            {t.twice_a_day && <b className={page.harm}>{text.twiceADay}</b>}
             {t.carried && <small className="quiet">{text.carried}</small>}
           </li>
         ))}

@@ -139,6 +139,12 @@ function Yard({ yard, columns, children }: YardProps) {
                       <td key={k}>{told(cell)}</td>
                     ))}
                   </tr>
+                  {l.remarks?.map((remark) => (
+                    <tr key={remark} className={styles.change} data-remark>
+                      <td />
+                      <td colSpan={columns.length}>{told(remark)}</td>
+                    </tr>
+                  ))}
                   {l.changes?.map((was) => (
                     <tr key={was} className={styles.change}>
                       <td />

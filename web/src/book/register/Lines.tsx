@@ -1,11 +1,13 @@
 import { Fragment, useState } from 'react'
 import { Link } from 'react-router'
 import { METHODS } from '../../method/facts'
-import { client, data, type Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { Mark } from '../../drawing/Mark'
-import { clock, day, Form, type Panel, plain, Press, stale, useSaving, useTyped, when } from '../../kit'
+import { clock, day, daysBetween, plain, Press } from '../../kit'
+import { Correct } from './Correct'
 import styles from './Lines.module.css'
 import { text } from './text'
+import { Undo } from './Undo'
 
 type Line = Schemas['Application']
 
@@ -36,7 +38,8 @@ export function Lines({ lines, group, amends }: { lines: Line[]; group: string; 
 }
 
 function One({ line, amends }: { line: Line; amends: boolean }) {
-  const [open, setOpen] = useState(false)
+  const [open, setOpen] = useState<'undo' | 'correct'>()
+  const toggle = (what: 'undo' | 'correct') => setOpen(open === what ? undefined : what)
   const method = METHODS.find((m) => m === line.method)
   const acids = [
     line.oad_mg ? text.oad(plain(Math.round(line.oad_mg))) : '',
@@ -53,6 +56,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         {line.yard}
         <small>
           {day(at)} {line.job_id && clock(at)} · {line.by}
+          {recorded(line)}
           {line.batch_number ? (
             <>
               {' · '}
@@ -62,12 +66,17 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
           {line.product && ` · ${line.product}`}
           {line.lots && line.lots.length > 0 && ` · ${text.lots(line.lots.join(', '))}`}
           {line.rule_worked_under && ` · ${line.rule_worked_under}`}
-          {line.withdrawal_days && line.kind !== 'skipped'
+          {line.kind === 'given' || line.kind === 'other'
             ? ` · ${text.withdrawal(line.withdrawal_days)}`
             : ''}
           {line.override_reason && ` · ${text.override(line.override_reason)}`}
           {line.note && ` · ${line.note}`}
         </small>
+        {line.changes?.map((c) => (
+          <small key={c.at} data-change>
+            {text.changed(day(c.at), c.by, c.what.join(', '), c.why ?? '')}
+          </small>
+        ))}
       </div>
       <div className={styles.figure}>
         {line.kind === 'given' || line.kind === 'weighed' || (line.kind === 'other' && line.amount) ? (
@@ -83,7 +92,7 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         )}
         <small>{acids.join(' · ')}</small>
         <small>
-          {line.reason_in_words} {line.amends && text.amended}
+          {line.reason_in_words}
           {line.flags_in_words?.map((f) => (
             <b key={f} className={styles.flag}>
               {f}
@@ -92,64 +101,21 @@ function One({ line, amends }: { line: Line; amends: boolean }) {
         </small>
       </div>
       {amends && line.kind !== 'skipped' && (
-        <Press
-          small
-          says={line.kind === 'given' ? text.amend : text.takeBack}
-          className="no-print"
-          onPress={() => setOpen(!open)}
-          data-amend
-        />
+        <span className="no-print">
+          <Press small says={text.correct} onPress={() => toggle('correct')} data-correct />
+          <Press small says={text.takeBack} onPress={() => toggle('undo')} data-amend />
+        </span>
       )}
-      {open && <Amend line={line} onDone={() => setOpen(false)} />}
+      {open === 'undo' && <Undo line={line} onDone={() => setOpen(undefined)} />}
+      {open === 'correct' && <Correct line={line} onDone={() => setOpen(undefined)} />}
     </li>
   )
 }
 
-const AMEND: Panel<'kind' | 'amount' | 'note'> = {
-  title: '',
-  entries: [
-    { of: 'kind', label: '', unseen: true },
-    { of: 'amount', label: text.amendAmount, when: when('kind', 'given') },
-    { of: 'note', as: 'words', label: text.amendWhy },
-  ],
-}
-
-function Amend({ line, onDone }: { line: Line; onDone: () => void }) {
-  const [id] = useState(() => crypto.randomUUID())
-  const given = line.kind === 'given'
-  const form = useTyped(AMEND, { amount: given ? String(line.amount ?? 0) : '', kind: line.kind })
-  const { amount: figure = 0, note } = form.body as { amount?: number; note: string }
-  const saving = useSaving(
-    () =>
-      data(
-        client.POST('/api/register/{id}/amend', {
-          params: { path: { id: line.id } },
-          body: {
-            id,
-            colony_id: line.colony_id,
-            note,
-            ...(figure > 0
-              ? { kind: 'given', amount: figure, batch_id: line.batch_id, asked: line.asked }
-              : { kind: 'skipped', reason: 'taken_back' }),
-          },
-        }),
-      ),
-    () => {
-      stale('register')
-      onDone()
-    },
-  )
-  return (
-    <Form
-      className={styles.amend}
-      form={form}
-      saving={saving}
-      save={given ? text.amendYes : text.takeBackYes}
-      mark="amend"
-      quiet
-      unfinished={given && !form.typed.amount?.trim()}
-      onSave={() => saving.save()}
-      onCancel={onDone}
-    />
-  )
+/** When and by whom it was written, where that was not as it was done. */
+function recorded(line: Line) {
+  const late = daysBetween(line.given_at ?? '', line.recorded_at ?? '') > 1
+  if (line.entered !== 'import' && line.entered !== 'afterwards' && !late) return null
+  const how = line.entered ? text.entered[line.entered] : text.recorded
+  return ` · ${how(day(line.recorded_at ?? ''), line.recorded_by ?? '', line.entered_from ?? '')}`
 }
