@@ -135,7 +135,7 @@ func (h history) add(a store.Application) {
 	h.given.Applications[a.ColonyID] = append(h.given.Applications[a.ColonyID], treatment.Application{
 		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount, Meant: a.Asked,
 		On: on, Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
-		Extra: a.Extra, Swaps: a.Swaps, Withdrawal: lo.FromPtr(a.WithdrawalDays), Card: lo.FromPtr(a.CardID),
+		Pieces: a.PiecesOut, InPieces: a.Unit == "pieces", Extra: a.Extra, Swaps: a.Swaps, Withdrawal: lo.FromPtr(a.WithdrawalDays), Card: lo.FromPtr(a.CardID),
 		OAD: chem.Milligrams(a.OADMG), Formic: chem.Milligrams(a.FormicMG),
 	})
 }

@@ -89,17 +89,21 @@ func (t told) killed(of []treated, by basis) (k mites.Killed, known bool) {
 	if by == byFall {
 		return mites.Fallen(lo.Map(on, func(c treated, _ int) mites.Fall { return c.fall }))
 	}
-	var against []mites.Pair
-	for _, c := range t.controls {
-		if around := of[0].Times.Around(c.counts); around.Kind == mites.Kind(by) {
-			against = append(against, around.Pair)
-		}
-	}
 	pairs := pairsOf(on)
-	if k, known = mites.Fewer(pairs, against); known {
+	if k, known = mites.Fewer(pairs, t.against(of, by)); known {
 		return k, known
 	}
 	return mites.Fewer(pairs, nil)
+}
+
+// against is the counts of the hives left untreated around the treatment of some colonies.
+func (t told) against(of []treated, by basis) (pairs []mites.Pair) {
+	for _, c := range t.controls {
+		if around := of[0].Times.Around(c.counts); around.Kind == mites.Kind(by) {
+			pairs = append(pairs, around.Pair)
+		}
+	}
+	return pairs
 }
 
 func pairsOf(of []treated) []mites.Pair {
@@ -151,6 +155,8 @@ func (t told) resultBy(of []treated, by basis, k mites.Killed, known bool) *wire
 		out.How = words.Measured(k)
 	case mixed:
 		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("other_kind")
+	case counted && before: // and none was found
+		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("none_before")
 	case counted:
 		out.Measure, out.How = mites.AfterAlone, words.Unmeasured("no_before")
 	default:
@@ -158,12 +164,10 @@ func (t told) resultBy(of []treated, by basis, k mites.Killed, known bool) *wire
 	}
 	outcome := out.Killed.Outcome(stands)
 	out.Outcome, out.Words = string(outcome), words.WhetherItWorked(outcome)
-	if outcome == mites.NotKnown && known && by != byFall {
-		pair := mites.Pair{}
-		for _, p := range pairsOf(lo.Filter(of, func(c treated, _ int) bool { return c.has(by) })) {
-			pair.Before, pair.After = pair.Before.And(p.Before), pair.After.And(p.After)
-		}
-		out.Tell = words.WouldTell(mites.Kind(by), pair, pair.WouldTell(mites.Kind(by)))
+	if !outcome.Told() && known && by != byFall {
+		pairs := pairsOf(lo.Filter(of, func(c treated, _ int) bool { return c.has(by) }))
+		controls := lo.Ternary(k.Measure == mites.Controlled, t.against(of, by), nil)
+		out.Tell = words.WouldTell(mites.Kind(by), pairs, mites.WouldTell(mites.Kind(by), pairs, controls))
 	}
 	return out
 }

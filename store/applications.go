@@ -58,6 +58,7 @@ type Application struct {
 	ChangeReason   string
 	UserID         uint64 // who wrote this row: of an amendment, who changed it
 	CreatedAt      time.Time
+	PiecesOut      int    `gorm:"->;-:migration"` // of out: that came out or were told missing
 	Login          string `gorm:"->;-:migration"`
 	Giver          string `gorm:"->;-:migration"`
 	Recorder       string `gorm:"->;-:migration"`
@@ -248,10 +249,11 @@ func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application))
 	q := a.in(o.own(ctx).Table(a.from("applications", "newest", "by_colony")), "colony_id").
 		Where("given_at >= ? AND superseded = 0 AND kind <> 'skipped'", a.Since).
 		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "card_id", "amount", "asked", "oad_mg", "formic_mg", "given_at", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
-			"eggs", "board", "created_at").Order("given_at, seq")
+			"eggs", "board", "created_at", "unit",
+			"CASE WHEN kind = 'out' THEN COALESCE(JSON_VALUE(detail, '$.came'), 0) + COALESCE(JSON_VALUE(detail, '$.missing'), 0) ELSE 0 END AS pieces_out").Order("given_at, seq")
 	return each(q, func(a *Application) []any {
 		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.CardID, &a.Amount, &a.Asked, &a.OADMG, &a.FormicMG, &a.GivenAt, &a.DaysLow, &a.DaysHigh,
-			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt}
+			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt, &a.Unit, &a.PiecesOut}
 	}, with)
 }
 

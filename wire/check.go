@@ -79,7 +79,7 @@ type JobStands struct {
 // Result is whether it worked.
 type Result struct {
 	mites.Killed
-	Outcome string    `json:"outcome" enum:"surely,worked,did_not,cannot_tell"`
+	Outcome string    `json:"outcome" enum:"surely,worked,points,did_not,cannot_tell"`
 	Now     *Standing `json:"now,omitempty" doc:"How the newest count after stands; of a group the mean."`
 	Enough  float64   `json:"enough" doc:"The share from which it worked, 0 to 1."`
 	Words   string    `json:"words" doc:"The outcome in words."`

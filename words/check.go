@@ -54,8 +54,12 @@ func Measured(k mites.Killed) string {
 // Unmeasured tells why no share can be told: no_before, no_after or other_kind.
 func Unmeasured(code string) string { return said.Results[code] }
 
-// WouldTell tells what would tell where one colony's counts do not.
-func WouldTell(kind mites.Kind, p mites.Pair, t mites.Telling) string {
+// WouldTell tells what would tell where the counts of some colonies do not.
+func WouldTell(kind mites.Kind, of []mites.Pair, t mites.Telling) string {
+	before := 0
+	for _, p := range of {
+		before += p.Before.Mites
+	}
 	over := func(n float64) string {
 		if kind == mites.Board {
 			return tenths(n) + " days"
@@ -65,18 +69,22 @@ func WouldTell(kind mites.Kind, p mites.Pair, t mites.Telling) string {
 	say := func(code string, n float64) string {
 		return fill(said.Results[code], func(blank string) string {
 			if blank == "mites" {
-				return plural(p.Before.Mites, "mite")
+				return plural(before, "mite")
 			}
 			return over(n)
 		})
 	}
 	switch {
-	case p.Before.Mites == 0:
+	case before == 0:
 		return said.Results["tell_none"]
 	case t.Before > 0:
 		return say("tell_before", t.Before)
-	case t.After > 0:
+	case t.After > 0 && len(of) == 1:
 		return say("tell_after", t.After)
+	case t.After > 0:
+		return say("tell_after:each", t.After)
+	case len(of) == 1:
+		return said.Results["tell_never"]
 	}
 	return said.Results["tell_more"]
 }

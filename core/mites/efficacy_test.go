@@ -188,7 +188,7 @@ func FuzzFewer(f *testing.F) {
 				t.Fatalf("%+v: %+v", k, d)
 			}
 		}
-		if tell := p.WouldTell(Board); tell.Before < 0 || tell.After < 0 || tell.After > MaxDays || tell.Before > MaxDays {
+		if tell := WouldTell(Board, []Pair{p, control}, []Pair{control}); tell.Before < 0 || tell.After < 0 || tell.After > MaxDays || tell.Before > MaxDays {
 			t.Fatalf("%+v", tell)
 		}
 	})

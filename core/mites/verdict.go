@@ -8,6 +8,7 @@ type Outcome string
 const (
 	Surely      Outcome = "surely"      // it worked, and the lower end says so, too
 	Worked      Outcome = "worked"      // by the best estimate
+	Points      Outcome = "points"      // it points that way: the interval reaches more mites than before
 	DidNot      Outcome = "did_not"     // still over the threshold, or the upper end is too low
 	NotKnown    Outcome = "cannot_tell" // the counts do not say
 	GoodEnough          = 0.8           // share killed from which it worked
@@ -29,36 +30,58 @@ func (k Killed) Outcome(now Standing) Outcome {
 		return NotKnown
 	case k.Low >= GoodEnough:
 		return Surely
+	case k.Low <= 0:
+		return Points
 	}
 	return Worked
 }
 
-// Telling is what would tell where the counts do not: over how much to count, in days of a
-// board or hundreds of bees. 0 for what is enough.
+// Told reports whether the counts say whether it worked.
+func (o Outcome) Told() bool { return o == Surely || o == Worked || o == DidNot }
+
+// Telling is what would tell where the counts do not: over how much to count in each hive, in days of a
+// board or bees of a wash. 0 for what is enough.
 type Telling struct {
 	Before float64 `json:"before,omitempty" doc:"Next time, before: days of a board, or bees of a wash."`
 	After  float64 `json:"after,omitempty" doc:"Now, in all: days of a board, or bees of a wash."`
 }
 
-// WouldTell looks for the smallest sample that tells, at the rates that were counted.
-func (p Pair) WouldTell(kind Kind) Telling {
-	most, step, unit := MaxDays, 0.5, 1.0
+// WouldTell looks for the smallest count of each hive that tells, at the rates that were counted, against
+// the controls and with the spread between hives as they are. The zero Telling: none would.
+func WouldTell(kind Kind, treated, controls []Pair) Telling {
+	most, step, unit := float64(MaxDays), 0.5, 1.0
 	if kind == Wash {
-		most, step, unit = MaxBees/100, 0.5, 100
+		most, unit = MaxBees/100, 100
 	}
-	if p.Before.Mites < leastToTell {
-		if p.Before.Mites == 0 {
-			return Telling{}
-		}
-		over := p.Before.Over * leastToTell / float64(p.Before.Mites)
-		return Telling{Before: unit * min(float64(most), math.Ceil(over/step)*step)}
+	mites, before, after := 0, 0.0, 0.0
+	for _, p := range treated {
+		mites += p.Before.Mites
+		before, after = max(before, p.Before.Over), max(after, p.After.Over)
 	}
-	rate := float64(p.After.Mites) / p.After.Over
-	for over := math.Ceil(p.After.Over/step+1e-9) * step; over <= float64(most); over += step {
-		k, ok := Fewer([]Pair{{p.Before, Sample{int(math.Round(rate * over)), over}}}, nil)
-		if ok && k.Outcome(NoThreshold) != NotKnown {
+	if mites == 0 {
+		return Telling{}
+	}
+	if mites < leastToTell {
+		over := before * leastToTell / float64(mites)
+		return Telling{Before: unit * min(most, math.Ceil(over/step)*step)}
+	}
+	for over := math.Ceil(after/step+1e-9) * step; over <= most; over += step {
+		if k, ok := Fewer(countedOver(treated, over), countedOver(controls, over)); ok && k.Outcome(NoThreshold).Told() {
 			return Telling{After: unit * over}
 		}
 	}
 	return Telling{}
+}
+
+// countedOver is pairs as they would be counted after over so much, at their rates.
+func countedOver(pairs []Pair, over float64) []Pair {
+	var out []Pair
+	for _, p := range pairs {
+		if p.After.Over > 0 {
+			rate := float64(p.After.Mites) / p.After.Over
+			p.After = Sample{int(math.Round(rate * over)), over}
+		}
+		out = append(out, p)
+	}
+	return out
 }

@@ -22,6 +22,9 @@ func TestOutcome(t *testing.T) {
 		"best estimate under 80":       {k(0.75, 0.40, 0.90, 60), Under, NotKnown},
 		"five mites before":            {k(0.93, 0.88, 0.96, 5), Under, NotKnown},
 		"six mites before":             {k(0.93, 0.50, 0.99, 6), Under, Worked},
+		"the interval reaches 0":       {k(0.93, 0, 0.996, 20), Under, Points},
+		"and more than before":         {k(0.93, -0.14, 0.996, 20), Under, Points},
+		"just above 0":                 {k(0.93, 0.01, 0.996, 20), Under, Worked},
 		"no threshold for such counts": {k(0.93, 0.88, 0.96, 60), NoThreshold, Surely},
 		"no count after":               {k(0.93, 0.88, 0.96, 60), Uncounted, NotKnown},
 		"after alone":                  {Killed{Measure: AfterAlone}, Under, NotKnown},
@@ -32,19 +35,25 @@ func TestOutcome(t *testing.T) {
 	}
 }
 
-// Four mites in three days are six in 4½. Thirty before and six after, each in three days,
-// are 80 %, and go on being so: nothing tells but another rate. None of ten: 95 % as it is.
+// Four mites in three days are six in 4½. Thirty before and six after, each in three days, are 80 %, and
+// go on being so: nothing tells but another rate. Against controls that fell as much it is no share at all,
+// and a count as long as one likes tells no more.
 func TestWouldTell(t *testing.T) {
+	pair := func(before, after int) Pair { return Pair{Sample{before, 3}, Sample{after, 3}} }
 	for name, c := range map[string]struct {
-		p    Pair
-		want Telling
+		treated, controls []Pair
+		want              Telling
 	}{
-		"too few before":  {Pair{Sample{4, 3}, Sample{0, 3}}, Telling{Before: 4.5}},
-		"none before":     {Pair{Sample{0, 3}, Sample{0, 3}}, Telling{}},
-		"plainly too few": {Pair{Sample{30, 3}, Sample{21, 3}}, Telling{After: 3.5}},
+		"too few before":                       {[]Pair{pair(4, 0)}, nil, Telling{Before: 4.5}},
+		"too few before in two hives":          {[]Pair{pair(2, 0), pair(2, 0)}, nil, Telling{Before: 4.5}},
+		"none before":                          {[]Pair{pair(0, 0)}, nil, Telling{}},
+		"plainly too few":                      {[]Pair{pair(30, 21)}, nil, Telling{After: 3.5}},
+		"79 % of few, and no days would do":    {[]Pair{pair(14, 3)}, []Pair{pair(14, 14)}, Telling{}},
+		"hives that differ too much to tell":   {[]Pair{pair(30, 1), pair(30, 30), pair(30, 1)}, nil, Telling{}},
+		"three alike, of which one would tell": {[]Pair{pair(10, 7), pair(10, 7), pair(10, 7)}, nil, Telling{After: 3.5}},
 	} {
-		if got := c.p.WouldTell(Board); got != c.want {
-			t.Errorf("%s: %+v", name, got)
+		if got := WouldTell(Board, c.treated, c.controls); got != c.want {
+			t.Errorf("%s: %+v, want %+v", name, got, c.want)
 		}
 	}
 }

@@ -1,6 +1,7 @@
 package mixing
 
 import (
+	"cmp"
 	"math"
 
 	"keeler/core/chem"
@@ -39,6 +40,15 @@ type Span struct {
 	Stand Stand   `json:"stand" enum:"within,below,above"`
 }
 
+// What no balance shows, as limits either way: how pure an acid is whose strength nobody gave; how much
+// of the water is steam, lime or drops that stay in the jug; and what the room's temperature makes of a
+// volume, of a strength per litre.
+const (
+	impure    = 0.005
+	waterLost = 0.01
+	warmth    = 0.005
+)
+
 // Made is what a batch really is, from what was weighed.
 type Made struct {
 	Mixture  chem.Mixture
@@ -59,8 +69,8 @@ func (w Work) Mix(taken []Taken) chem.Mixture {
 
 // Made tells what has come of what is taken.
 //
-// Source of the uncertainties: each weighing, and each ingredient's own strength,
-// is moved by as much as it may be off either way; what that does to the figure adds
+// Source of the uncertainties: each weighing, each ingredient's own strength, the acid's purity,
+// the water and the temperature are moved by as much as it may be off either way; what that does to the figure adds
 // in quadrature, since none depends on another. Each is as likely anywhere in its
 // range, so the sum of squares is by √3 too wide for a standard deviation; 1.96 of
 // those hold 95 %.
@@ -68,6 +78,9 @@ func (w Work) Made(taken []Taken) Made {
 	all := w.Mix(taken)
 	m := Made{Mixture: all, Volume: w.Measure.Volume(all)}
 	m.Strength = w.span(taken, all, w.Measure.Strength)
+	if w.Measure == PerLitre {
+		m.Strength.Off = math.Hypot(m.Strength.Off, Likely*warmth*m.Strength.Value)
+	}
 	if w.Measure == PerLitre {
 		m.Clear = chem.Saturation(all.OAD, all.Water)
 		if w.Aim.Sugar > 0 {
@@ -95,12 +108,12 @@ func (w Work) span(taken []Taken, all chem.Mixture, figure func(chem.Mixture) fl
 	for _, t := range taken {
 		p := w.Parts[t.Part]
 		add(all.Plus(p.Gram.Times(t.Off)))
-		if p.Off > 0 {
-			acid := chem.Mixture{OAD: p.Gram.OAD, Formic: p.Gram.Formic}.Times(t.Mass * chem.Grams(p.Off))
-			acid.Water = -acid.Mass() // a stronger stock holds less water
-			add(all.Plus(acid))
-		}
+		off := cmp.Or(p.Off, impure)
+		acid := chem.Mixture{OAD: p.Gram.OAD, Formic: p.Gram.Formic}.Times(t.Mass * chem.Grams(off))
+		acid.Water = -acid.Mass() // a stronger stock holds less water
+		add(all.Plus(acid))
 	}
+	add(all.Plus(chem.Mixture{Water: -waterLost * all.Water}))
 	s.Off = Likely * math.Sqrt(sum)
 	switch {
 	case s.Value < s.Low*(1-1e-9):

@@ -56,7 +56,8 @@ func Meets(t treatment.Treatment, short bool, start calendar.Day) (v Visit, know
 type Way string
 
 const (
-	Dribble Way = "dribble" // or vapour
+	Dribble Way = "dribble"
+	Vapour  Way = "vapour"
 	Sheet   Way = "sheet"   // of formic acid, or a sponge: gone in a day or two
 	Filling Way = "filling" // of formic acid, for a fortnight
 	Strips  Way = "strips"  // for eight weeks
@@ -66,7 +67,7 @@ const (
 func (w Way) On(day int) (Visit, bool) {
 	usual := treatment.UsualDays
 	v, known := map[Way]Visit{
-		Dribble: {To: nextDay}, Sheet: {To: nextDay, Caps: capsFormic}, Filling: {To: usual[method.Pad].High, Caps: capsFormic},
+		Dribble: {To: nextDay}, Vapour: {To: nextDay}, Sheet: {To: nextDay, Caps: capsFormic}, Filling: {To: usual[method.Pad].High, Caps: capsFormic},
 		Strips: {From: stripBegin, To: usual[method.Strip].High - 1},
 	}[w]
 	return Visit{v.From + day, v.To + day, v.Caps}, known

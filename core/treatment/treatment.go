@@ -29,11 +29,14 @@ type Treatment struct {
 	// Withdrawal is for how many days after it honey is not taken, by its label; 0: none.
 	Withdrawal int
 	Card       string // the id of the label card that it was given under
+	// Taken is how many of its pieces came out, or were told missing, while others are in still.
+	Taken float64
 	// OAD and Formic are the acids in it; 0 where nobody knows.
 	OAD, Formic chem.Milligrams
 
-	arrived calendar.Day // in this hive
-	place   int          // among the applications of its colony, in the order in which they happened
+	arrived  calendar.Day // in this hive
+	inPieces bool
+	place    int // among the applications of its colony, in the order in which they happened
 }
 
 // StillFalls is for how many days after a treatment what it killed still falls.
@@ -44,6 +47,14 @@ var UsualDays = map[method.Name]struct{ Low, High int }{method.Strip: {42, 56}, 
 
 // In reports whether it is in the hive on a day.
 func (t Treatment) In(on calendar.Day) bool { return t.Given <= on && (t.Out == 0 || t.Out > on) }
+
+// pieces is how many pieces it was: of a liquid one sheet, sponge or bottle.
+func (t Treatment) pieces() float64 {
+	if t.inPieces {
+		return t.Amount
+	}
+	return 1
+}
 
 // Ended is the day on which its work was over by a day: when it came out, and of what does
 // not stay its own. over is false while it is in.
@@ -85,6 +96,8 @@ type Application struct {
 	Amount, Meant     float64
 	On                calendar.Day
 	Ends              string // of Out: the application that comes out; "" for all of the method
+	Pieces            int    // of Out: that came out or were told missing; 0: nobody counted, all came out
+	InPieces          bool   // Amount is pieces: each is accounted for when it comes out
 	DaysLow, DaysHigh int
 	Extra             bool // of Given: it replaces or tops up a part of what is in
 	Swaps             bool // of Given: it takes the place of all of its method that was in
@@ -127,7 +140,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 		}
 		t := Treatment{
 			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Meant: a.Meant, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
-			Withdrawal: a.Withdrawal, Card: a.Card, OAD: a.OAD, Formic: a.Formic, arrived: a.On, place: i,
+			Withdrawal: a.Withdrawal, inPieces: a.InPieces, Card: a.Card, OAD: a.OAD, Formic: a.Formic, arrived: a.On, place: i,
 		}
 		if !t.Method.Stays() {
 			t.Out = t.Given
@@ -162,13 +175,23 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 
 // takeOut ends what an application takes out of what was in the hive on its day; what was
 // put in after it on the same day stays. One that swaps takes nothing of its own day's: a
-// second dose is one.
+// second dose is one. Pieces that are neither out nor told missing are in still, the newest of them.
 func takeOut(all []Treatment, a Application, place int) {
+	left := float64(a.Pieces)
 	for i, t := range all {
 		after := t.Given == a.On && (a.Swaps || t.place > place)
-		if t.In(a.On) && t.arrived <= a.On && !after && t.Method == a.Method && (a.Ends == "" || a.Ends == t.ID) {
-			all[i].Out = a.On
+		if !t.In(a.On) || t.arrived > a.On || after || t.Method != a.Method || a.Ends != "" && a.Ends != t.ID {
+			continue
 		}
+		if in := t.pieces() - t.Taken; a.Kind == Out && a.Pieces > 0 {
+			part := min(left, in)
+			left -= part
+			if part < in {
+				all[i].Taken += part // the rest is in until it is found or told missing
+				continue
+			}
+		}
+		all[i].Out = a.On
 	}
 }
 
@@ -190,7 +213,7 @@ func Standing(all []Treatment, m method.Name, on calendar.Day) (in InHive, there
 			in.Since = t.Given
 		}
 		there = true
-		in.Amount += t.Amount
+		in.Amount += t.Amount - t.Taken
 		in.Doses++
 		if !t.Extra || in.Doses == 1 {
 			in.From, in.By, _ = t.Due()

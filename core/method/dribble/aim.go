@@ -26,6 +26,13 @@ func (r Request) resolve() (target, error) {
 	if r.SugarRatio > 0 {
 		t.sugar = chem.Share(r.SugarRatio / (1 + r.SugarRatio))
 	}
+	if r.Hold.Kind == ReadyMix { // sugar is asked for of the whole weight, the acid's included
+		t.sugar = *r.ThinSugar
+		if r.Aim.By == ByValue && r.Aim.Form == chem.PercentWeight {
+			acid := chem.Share(chem.ToDihydrate(r.Aim.Value, r.Aim.Basis) / 100)
+			t.sugar = min(*r.ThinSugar/max(1-acid, *r.ThinSugar), 1)
+		}
+	}
 	medium := r.medium(t.sugar)
 
 	var l fault.List

@@ -32,8 +32,12 @@ const (
 	NoteLabel    note.Code = "label_strength"  // strength, strongest protocol: g/L
 	NoteOther    note.Code = "other_acid"      // none: an acid that bicarbonate and register do not count
 	NoteBeyond   note.Code = "beyond_card"     // bees, largest row's mL
+	NoteDissolve note.Code = "label_dissolves" // strength of a label, what stays dissolved in water at 20 °C: g/L
 	NoteNoOxalic note.Code = "no_oxalic"       // none: a product whose card names no oxalic acid
 )
+
+// nearCap is within how many seams of the cap a mean hides that some colonies reach it.
+const nearCap = 2.0
 
 // units is how each kind of thing held is counted.
 var units = map[HoldKind]string{Crystals: "g", Packet: "packets", Tablets: "tablets", ReadyMix: "mL", ReadyToUse: "mL"}
@@ -47,6 +51,9 @@ func notes(r Request, p Plan) []note.Note {
 		if p.Strength == 0 {
 			add(NoteNoOxalic, false)
 		}
+		if most := chem.MaxStrength(0, RoomTemperature); p.Strength > most {
+			add(NoteDissolve, true, float64(p.Strength), float64(most))
+		}
 		if slices.ContainsFunc(r.Hold.Card.Actives, func(a Active) bool { return a.Acid == OtherAcid }) {
 			add(NoteOther, true)
 		}
@@ -58,12 +65,19 @@ func notes(r Request, p Plan) []note.Note {
 	if r.Aim.By == ByPacket { // its own strength at the usual dose is what the label means
 		d.most = max(d.most, milligrams(UsualSeam, p.Strength)*1.001)
 	}
-	if len(p.Doses) == 0 {
+	switch {
+	case r.byMean(p.Doses):
+		mean := r.Mean.Seams / float64(r.Mean.Colonies)
+		out = append(out, d.alone(milligrams(r.meanDose()/chem.Millilitres(mean), p.Strength))...)
+	case len(p.Doses) == 0:
 		out = append(out, d.alone(p.SeamOAD)...)
 	}
 	out = append(out, d.notes(p.Doses)...)
-	if len(p.Doses) == 0 && r.Mean != nil && r.Size.By == SizeSeams {
-		add(NoteMean, true, r.Mean.Seams/float64(r.Mean.Colonies), float64(r.Rule.Most()/r.Rule.Seam()))
+	if r.byMean(p.Doses) && r.Size.By == SizeSeams && r.card() == nil && r.Rule.Flat == 0 {
+		mean, most := r.Mean.Seams/float64(r.Mean.Colonies), float64(r.Rule.Most()/r.Rule.Seam())
+		if math.Abs(mean-most) <= nearCap {
+			add(NoteMean, true, mean, most)
+		}
 	}
 	if p.Leftover < 0 {
 		add(NoteShort, true, float64(p.Given), float64(p.Volume))

@@ -130,23 +130,48 @@ func TestQuietPlanIsQuiet(t *testing.T) {
 	}
 }
 
-// The mean hides that some colonies are capped, and says so.
+// A mean obeys the rule as hives that were looked at do. Of 8 colonies at 50 mL flat 32 seams get 400 mL, with
+// a tenth and 10 mL that stay in the syringe and the jar 450; that is 50 mL on 4 seams, 12.5 mL of 35 g/L
+// each, 438 mg. The mean is said to hide the cap where it lies within two seams of it.
 func TestMean(t *testing.T) {
-	r := quiet()
-	r.Colonies, r.Mean = nil, &Mean{Seams: 52, Colonies: 8}
-	r.Size = Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}
-	p, err := New(r)
-	if err != nil {
-		t.Fatal(err)
-	}
-	// 260 mL and a tenth, without dead volume.
-	if p.Given != 260 || p.Volume != 286 || p.Notes[len(p.Notes)-1].Code != NoteMean {
-		t.Errorf("given %v, made %v, notes %v", p.Given, p.Volume, p.Notes)
-	}
-	// 120 seams in 8 colonies would ask 600 mL; no more than 8 × 50 can be given.
-	r.Mean.Seams = 120
-	if p, _ = New(r); p.Given != 400 {
-		t.Errorf("given %v, want the cap of all, 400", p.Given)
+	label := &Card{Actives: []Active{{Acid: Oxalic, Strength: 35, Basis: chem.Dihydrate}}, Rows: []CardRow{{UpTo: 9000, Volume: 20}, {Volume: 40}}}
+	for _, c := range []struct {
+		name     string
+		seams    float64
+		colonies int
+		change   func(*Request)
+		given    chem.Millilitres
+		made     chem.Millilitres
+		note     note.Code
+	}{
+		{"6.5 seams", 52, 8, func(*Request) {}, 260, 286, ""},
+		{"9 seams, near the cap", 72, 8, func(*Request) {}, 360, 396, NoteMean},
+		{"15 seams: no more than 8 × 50", 120, 8, func(*Request) {}, 400, 440, ""},
+		{"flat on 4 seams", 32, 8, func(r *Request) { r.Rule.Flat = 50; r.Applicator.Dead = new(chem.Millilitres(10)) }, 400, 450, NoteSeamHigh},
+		{"flat on 9 seams", 72, 8, func(r *Request) { r.Rule.Flat = 50 }, 400, 440, ""},
+		// 4 seams are 8,800 bees, the first row; 5 are 11,000, the second.
+		{"a label's first row", 32, 8, func(r *Request) { r.Hold = Hold{Kind: ReadyToUse, Card: label} }, 160, 176, ""},
+		{"its second", 40, 8, func(r *Request) { r.Hold = Hold{Kind: ReadyToUse, Card: label} }, 320, 352, ""},
+	} {
+		r := quiet()
+		r.Colonies, r.Mean = nil, &Mean{Seams: c.seams, Colonies: c.colonies}
+		r.Size = Size{By: SizeSeams, Reserve: new(chem.Share(0.1))}
+		c.change(&r)
+		p, err := New(r)
+		if err != nil {
+			t.Errorf("%s: %v", c.name, err)
+			continue
+		}
+		if p.Given != c.given || p.Volume != c.made {
+			t.Errorf("%s: %v mL given, %v made, want %v and %v", c.name, p.Given, p.Volume, c.given, c.made)
+		}
+		codes := []note.Code{}
+		for _, n := range p.Notes {
+			codes = append(codes, n.Code)
+		}
+		if c.note == "" && len(codes) > 0 || c.note != "" && !slices.Contains(codes, c.note) {
+			t.Errorf("%s: it says %v, want %q", c.name, codes, c.note)
+		}
 	}
 }
 

@@ -35,16 +35,24 @@ func GiveGear(card *Card) []mixing.Gear {
 	return append(slices.Clone(handling(card)), mixing.WaterBottle)
 }
 
+// fuming is the formic acid of a product, g per litre (10 %), from which it asks for the mask.
+const fuming = 100
+
 // handling is the gear for what is liquid; nitrile is none against formic acid.
 func handling(card *Card) []mixing.Gear {
-	if card != nil {
-		for _, a := range card.Actives {
-			if a.Acid == Formic {
-				return formicGear
-			}
+	if card == nil || !card.HoldsFormic() {
+		return mixing.LiquidGear
+	}
+	formic := 0.0
+	for _, a := range card.Actives {
+		if a.Acid == Formic {
+			formic += a.Strength
 		}
 	}
-	return mixing.LiquidGear
+	if formic >= fuming {
+		return append(slices.Clone(formicGear), mixing.GasMask)
+	}
+	return formicGear
 }
 
 // firstWater is the part of the water that is heated for the acid. Whatever stays

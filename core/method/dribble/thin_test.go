@@ -66,3 +66,27 @@ func TestThinRefuses(t *testing.T) {
 		t.Run(c.name, func(t *testing.T) { expectFault(t, err, c.field, c.reason) })
 	}
 }
+
+// A ready-mix of 7 % by weight let down to 3.0 % at 30 % sugar has 3.0 % by weight: 3 g in 100 g, whatever
+// sugar the usual syrup has; and so a strength that is asked for as anhydrous.
+func TestThinToAShareOfTheWeight(t *testing.T) {
+	for _, c := range []struct {
+		value float64
+		basis chem.Basis
+		sugar chem.Share
+		want  float64 // % w/w OAD
+	}{{3, chem.Dihydrate, 0.30, 3}, {3, chem.Dihydrate, 0.55, 3}, {2.5, chem.Anhydrous, 0.30, 2.5 * 126.07 / 90.03}} {
+		r := Request{
+			Hold: Hold{Kind: ReadyMix, Stock: Stock{Value: 7, Form: chem.PercentWeight, Basis: chem.Dihydrate}},
+			Aim:  Aim{By: ByValue, Value: c.value, Form: chem.PercentWeight, Basis: c.basis},
+			Size: Size{By: SizeVolume, Volume: 1000}, ThinSugar: &c.sugar,
+		}.Settled()
+		p, err := New(r)
+		if err != nil {
+			t.Errorf("%+v: %v", c, err)
+			continue
+		}
+		within(t, "% by weight", 100*float64(p.Made.OAD/p.Made.Mass()), c.want, 0.005)
+		within(t, "% sugar", float64(p.Made.Sugar/p.Made.Mass()), float64(c.sugar), 0.0005)
+	}
+}

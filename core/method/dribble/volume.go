@@ -11,14 +11,31 @@ import (
 // given is what the colonies will take in all.
 func given(r Request, doses []ColonyDose) chem.Millilitres {
 	if len(doses) == 0 && r.Mean != nil {
-		byseam := float64(r.Rule.Seam()) * r.Mean.Seams
-		return chem.Millilitres(min(byseam, float64(r.Rule.Most())*float64(r.Mean.Colonies)))
+		return r.meanDose() * chem.Millilitres(r.Mean.Colonies)
 	}
 	sum := chem.Millilitres(0)
 	for _, d := range doses {
 		sum += d.Given
 	}
 	return chem.Millilitres(math.Round(float64(sum)*1e6) / 1e6)
+}
+
+// meanDose is what a colony of the mean gets, by the same rule as one whose seams are known.
+func (r Request) meanDose() chem.Millilitres {
+	seams := r.Mean.Seams / float64(r.Mean.Colonies)
+	switch card := r.card(); {
+	case card != nil && len(card.Rows) > 0:
+		row, _ := card.row(int(seams * float64(hive.BeesPerSeam[hive.Deep])))
+		return card.Rows[row].Volume
+	case r.Rule.Flat > 0:
+		return r.Rule.Flat
+	}
+	return min(r.Rule.Seam()*chem.Millilitres(seams), r.Rule.Most())
+}
+
+// byMean reports whether doses go by a mean of seams that nobody drew.
+func (r Request) byMean(doses []ColonyDose) bool {
+	return len(doses) == 0 && r.Mean != nil && r.Mean.Colonies > 0 && r.Mean.Seams > 0
 }
 
 // volume is how much is made, in mL.

@@ -35,29 +35,29 @@ var (
 	stirSyrup = mixing.Act{ID: "stir_syrup", Kind: mixing.Do, Check: true}
 )
 
-// Orders is the table of orders of work, each for what is held. What needs clean
-// hands comes before the gear, the gear before the acid.
+// Orders is the table of orders of work, each for what is held. What needs clean hands comes
+// before the gear, the gear before the acid: before the pinch of it that tries the water, too.
 var Orders = []struct {
 	mixing.Order
 	For []HoldKind
 }{
 	{mixing.Order{ID: AcidFirst, Acts: []mixing.Act{
-		tryWater, sugarAct, gearAct, hotAct, heatAct, acidAct, acidClear,
+		sugarAct, gearAct, tryWater, hotAct, heatAct, acidAct, acidClear,
 		{ID: "add_sugar", Kind: mixing.Do},
 		{ID: "rest_water", Kind: mixing.WeighIt, Line: StepRestWater},
 		allClear, coolAct, bottleAct,
 	}}, []HoldKind{Crystals, Packet}},
 	{mixing.Order{ID: SyrupFirst, Acts: []mixing.Act{
-		tryWater, sugarAct,
+		sugarAct,
 		{ID: "rest_water", Kind: mixing.WeighIt, Line: StepRestWater, Clean: true},
-		stirSyrup, gearAct, hotAct, heatAct, acidAct, acidClear,
+		stirSyrup, gearAct, tryWater, hotAct, heatAct, acidAct, acidClear,
 		{ID: "join", Kind: mixing.Do},
 		allClear, coolAct, bottleAct,
 	}}, []HoldKind{Crystals, Packet}},
 	{mixing.Order{ID: ByTablets, Acts: []mixing.Act{
-		tryWater, sugarAct,
+		sugarAct,
 		{ID: "all_water", Kind: mixing.WeighIt, Line: StepAllWater, Clean: true, Jug: true},
-		stirSyrup, gearAct,
+		stirSyrup, gearAct, tryWater,
 		{ID: "tablets", Kind: mixing.CountIt, Line: StepTablets},
 		allClear, coolAct, bottleAct,
 	}}, []HoldKind{Tablets}},

@@ -121,6 +121,7 @@ func (p *Plan) count(r Request) error {
 	}
 	p.Visits = 1
 	p.Made.Formic = p.VisitPure
+	p.Neutralise.Whole, p.Neutralise.WholeGas = chem.FormicBicarbonate(p.Made.Formic)
 	p.Lines = []mixing.Line{{Step: StepPads, Ingredient: "ready_pads", Count: p.VisitPads, Gear: mixing.FormicGear}}
 	return nil
 }

@@ -31,4 +31,4 @@ export function Outcome({ result, hives }: { result: Schemas['Result']; hives: n
   )
 }
 
-const SIGNS = { surely: '✓', worked: '✓', did_not: '✕', cannot_tell: '?' }
+const SIGNS = { surely: '✓', worked: '✓', points: '→', did_not: '✕', cannot_tell: '?' }

@@ -42,7 +42,7 @@ export const text = {
     sprayer: (n: string) => `${n} s`,
   },
   keep: (at: Degrees) =>
-    `Make it for the day: it keeps at most a day at room temperature or a week in the fridge, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
+    `Make it for the day: it keeps at most a day at room temperature or a week in a locked fridge without food, marked with its date. Warm it to ${at(20)}–${at(25)} and stir it clear before use.`,
   clearTo: (t: string) => `The acid stays dissolved down to ${t}.`,
   aftercare: 'Neutralised syrup is still poisonous and sweet: keep bees away from it.',
   nevers:
