@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"strings"
 
 	"keeler/app"
 	"keeler/wire"
@@ -58,11 +59,20 @@ func colonies(r routes) {
 	records := r.describe(post+" import/records/{kind}", "import-records", "Read a file of counts, inspections or treatments (docs/formats/records.md)", 413, 422)
 	records.MaxBodyBytes = app.MaxFile
 	answer(r, records, app.Keeper, func(ctx context.Context, desk app.Desk, in *struct {
-		Kind    string `path:"kind" enum:"counts,inspections,treatments"`
-		Mode    string `query:"mode" enum:"preview,all,right" default:"preview" doc:"Store nothing; everything or nothing; or the rows that are right."`
-		RawBody []byte `contentType:"text/csv"`
+		Kind    string   `path:"kind" enum:"counts,inspections,treatments"`
+		Mode    string   `query:"mode" enum:"preview,all,right" default:"preview" doc:"Store nothing; everything or nothing; or the rows that are right."`
+		File    string   `query:"file" maxLength:"200" doc:"The name of the file."`
+		Column  []string `query:"column,explode" maxItems:"40" doc:"What a head of the file means, as head=column; an empty column is not read. Others are found by their names."`
+		Days    string   `query:"days" enum:"iso,day_month,month_day" doc:"How days are written where the file does not tell."`
+		AllOut  bool     `query:"all_out" doc:"Strips and pads that must be out by now, and of which no day is told, came out on their last day."`
+		RawBody []byte   `contentType:"text/csv"`
 	}) (wire.RecordsImport, error) {
-		return desk.ImportRecords(ctx, in.Kind, in.RawBody, app.ImportMode(in.Mode))
+		q := app.RecordsQuery{Mode: app.ImportMode(in.Mode), File: in.File, Column: map[string]string{}, Days: app.DayForm(in.Days), AllOut: in.AllOut}
+		for _, of := range in.Column {
+			head, column, _ := strings.Cut(of, "=")
+			q.Column[strings.ReplaceAll(strings.ToLower(strings.TrimSpace(head)), " ", "_")] = column
+		}
+		return desk.ImportRecords(ctx, in.Kind, in.RawBody, q)
 	})
 	route(r, r.describe(get+" export/colonies", "export-colonies", "All living colonies as CSV"), app.Viewer,
 		func(ctx context.Context, desk app.Desk, _ *none) (*huma.StreamResponse, error) {

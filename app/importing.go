@@ -40,7 +40,7 @@ const mostTold = 200
 
 // Import reads a file of colonies. A file that is none is a fault at "file".
 func (d Desk) Import(ctx context.Context, file []byte, mode ImportMode) (wire.Import, error) {
-	rows, err := readTable(file, columns[:needed])
+	rows, err := readTable(file, columns[:needed], nil)
 	if err != nil {
 		return wire.Import{}, err
 	}

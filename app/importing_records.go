@@ -2,6 +2,7 @@ package app
 
 import (
 	"context"
+	"regexp"
 	"slices"
 	"strconv"
 	"strings"
@@ -9,8 +10,10 @@ import (
 	"github.com/google/uuid"
 	"github.com/samber/lo"
 
+	"keeler/core/calendar"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
@@ -35,8 +38,8 @@ var recordFiles = map[string]recordFile{
 		(*recordsImport).inspection, map[string]string{"typed": "seams", "boxes": "seams"},
 	},
 	"treatments": {
-		[]string{"yard", "colony", "on", "method", "product", "amount", "unit", "rule", "withdrawal_days", "note"}, 5,
-		(*recordsImport).treatment, map[string]string{"given_on": "on"},
+		[]string{"yard", "colony", "on", "method", "product", "amount", "unit", "out", "lot", "person", "reason", "rule", "withdrawal_days", "note"}, 5,
+		(*recordsImport).treatment, map[string]string{"given_on": "on", "out_on": "out"},
 	},
 }
 
@@ -49,18 +52,76 @@ var RecordKinds = slices.Sorted(func(yield func(string) bool) {
 	}
 })
 
+// RecordsQuery is how a file of records is taken.
+type RecordsQuery struct {
+	Mode   ImportMode
+	File   string            // its name
+	Column map[string]string // the column that a head means, by the head in lower case; others are found by their names
+	Days   DayForm           // how days are written where the file does not tell; empty: as the member writes them
+	// AllOut says of what stays in a hive and has no day on which it came out that all of it was out by then.
+	AllOut bool
+}
+
+// dayColumns are those that hold days.
+var dayColumns = []string{"on", "out"}
+
+// mapped tells which column each head of a file means, with a sample of what stands there, and how days
+// are written there.
+func (q RecordsQuery) mapped(rows []record, of recordFile, dates string) []wire.MappedColumn {
+	otherwise := q.Days
+	if otherwise == "" {
+		otherwise = lo.Ternary(dates == "month_day", MonthDayYear, DayMonthYear)
+	}
+	forms := map[string]DayForm{}
+	var out []wire.MappedColumn
+	meant := map[int]string{}
+	for column, i := range rows[0].of {
+		meant[i] = column
+	}
+	for i, head := range rows[0].heads {
+		told := wire.MappedColumn{Head: strings.TrimSpace(head)}
+		if slices.Contains(of.columns, meant[i]) {
+			told.Column = meant[i]
+		}
+		cells := lo.FilterMap(rows, func(r record, _ int) (string, bool) {
+			return strings.TrimSpace(lo.NthOrEmpty(r.cells, i)), i < len(r.cells) && strings.TrimSpace(r.cells[i]) != ""
+		})
+		told.Sample = lo.FirstOrEmpty(cells)
+		if slices.Contains(dayColumns, told.Column) {
+			form, sure := dayFormOf(cells, otherwise)
+			told.Days, told.Unsure = string(form), !sure
+			forms[told.Column] = form
+		}
+		out = append(out, told)
+	}
+	for i := range rows {
+		rows[i].as = forms
+	}
+	return out
+}
+
 // ImportRecords reads a file of counts, inspections or treatments of colonies that are there.
 // The same row sent twice counts once.
-func (d Desk) ImportRecords(ctx context.Context, kind string, file []byte, mode ImportMode) (wire.RecordsImport, error) {
+func (d Desk) ImportRecords(ctx context.Context, kind string, file []byte, q RecordsQuery) (wire.RecordsImport, error) {
 	of, known := recordFiles[kind]
 	if !known {
 		return wire.RecordsImport{}, fault.List{{Field: "kind", Reason: fault.Unknown}}
 	}
-	rows, err := readTable(file, of.columns[:of.needed])
+	rename := func(head string) string {
+		if column, said := q.Column[head]; said {
+			return column
+		}
+		return columnOf(head, of.columns)
+	}
+	rows, err := readTable(file, of.columns[:of.needed], rename)
 	if err != nil {
 		return wire.RecordsImport{}, err
 	}
-	in := recordsImport{desk: d, of: of, out: wire.RecordsImport{Columns: of.columns, Rows: len(rows), Seen: []wire.RecordRow{}}}
+	in := recordsImport{desk: d, of: of, query: q, out: wire.RecordsImport{Columns: of.columns, Rows: len(rows), Seen: []wire.RecordRow{}}}
+	in.out.Heads = q.mapped(rows, of, d.who.writes.Dates)
+	if in.members, err = d.op.Members(ctx); err != nil {
+		return wire.RecordsImport{}, err
+	}
 	if err := in.standing(ctx, rows); err != nil {
 		return wire.RecordsImport{}, err
 	}
@@ -68,7 +129,7 @@ func (d Desk) ImportRecords(ctx context.Context, kind string, file []byte, mode 
 		in.row(kind, r)
 	}
 	out := in.out
-	keep := mode == ImportRight || mode == ImportAll && out.Wrong == 0
+	keep := q.Mode == ImportRight || q.Mode == ImportAll && out.Wrong == 0
 	if !keep || out.Right == 0 {
 		return out, nil
 	}
@@ -85,6 +146,8 @@ type recordsImport struct {
 	of       recordFile
 	alike    alike
 	colonies map[string]store.Colony // by yard and name, as are
+	query    RecordsQuery
+	members  []store.Member
 	out      wire.RecordsImport
 
 	counts       []store.MiteCount
@@ -133,7 +196,7 @@ func (in *recordsImport) row(kind string, r record) {
 		keep = in.of.read(in, r, colony, id, &l)
 	}
 	if len(l) > 0 {
-		in.wrong(r.at, l)
+		in.wrong(r, l)
 		return
 	}
 	keep()
@@ -143,7 +206,7 @@ func (in *recordsImport) row(kind string, r record) {
 	}
 }
 
-func (in *recordsImport) wrong(row int, l fault.List) {
+func (in *recordsImport) wrong(r record, l fault.List) {
 	in.out.Wrong++
 	for _, f := range l {
 		if len(in.out.Faults) == mostTold {
@@ -153,21 +216,27 @@ func (in *recordsImport) wrong(row int, l fault.List) {
 		if of, elsewhere := in.of.at[column]; elsewhere {
 			column = of
 		}
-		in.out.Faults = append(in.out.Faults, wire.RowFault{Row: row, Column: column, Text: words.Fault(f)})
+		in.out.Faults = append(in.out.Faults, wire.RowFault{Row: r.at, Column: column, Stood: r.cell(column), Text: words.InFile(f, column, allowedIn[column])})
 	}
 }
 
-// figure reads a number; 0 where nothing stands. A comma before three figures is refused: it may
-// part thousands or tenths, and a dose a thousand times too small or large is not guessed.
+// twoWays is a number of which nobody can say whether its sign parts thousands or tenths.
+var twoWays = regexp.MustCompile(`^([1-9]\d{0,2})[.,](\d{3})$`)
+
+// figure reads a number, with a point or a comma; 0 where nothing stands. One that may be read in two
+// ways is refused: a dose a thousand times too small or large is not guessed.
 func figure(column string, r record, l *fault.List) float64 {
 	text := r.cell(column)
 	if text == "" {
 		return 0
 	}
-	_, behind, comma := strings.Cut(text, ",")
 	v, err := strconv.ParseFloat(strings.Replace(text, ",", ".", 1), 64)
-	if err != nil || comma && len(behind) == 3 {
+	if err != nil {
 		l.Add(column, fault.NotFinite)
+		return 0
+	}
+	if parts := twoWays.FindStringSubmatch(text); parts != nil {
+		l.AddRange(column, fault.TwoWays, v, v*1000, "")
 	}
 	return v
 }
@@ -230,8 +299,64 @@ func (in *recordsImport) treatment(r record, colony store.Colony, id string, l *
 	l.Length("product", o.Product, 120)
 	l.Length("rule", o.Rule, 200)
 	l.Length("note", o.Note, 500)
+	l.Length("lot", r.cell("lot"), 80)
+	l.Length("person", r.cell("person"), 80)
+	l.Length("reason", r.cell("reason"), 200)
+	o.Lot, o.TreatedFor = r.cell("lot"), r.cell("reason")
 	line := in.desk.readOther(o, l)
-	return func() { in.applications = append(in.applications, line(id, colony)) }
+	given := line(id, colony)
+	out := in.cameOut(r, given, l)
+	return func() {
+		in.imported(&given, r.cell("person"))
+		in.applications = append(in.applications, given)
+		if out != 0 {
+			removal := in.desk.noted(uuid.NewSHA1(uuid.MustParse(id), []byte("out")).String(), treatment.Out, colony, o.Method, "", out)
+			removal.EndsID = &given.ID
+			in.imported(&removal, r.cell("person"))
+			in.applications = append(in.applications, removal)
+		}
+	}
+}
+
+// cameOut is the day on which what a row gave came out; 0 while it is in, or never stayed. Old ones
+// without that day are asked about once for all.
+func (in *recordsImport) cameOut(r record, given store.Application, l *fault.List) calendar.Day {
+	on := in.desk.dayGiven(given)
+	stays := method.Name(given.Method).Stays()
+	if r.cell("out") != "" {
+		out := readDay("out", r.cell("out"), 0, in.desk.today(), l)
+		if stays && out != 0 && out < on {
+			l.Add("out", fault.NotRising)
+		}
+		return lo.Ternary(stays, out, 0)
+	}
+	_, by, _ := treatment.Treatment{Method: method.Name(given.Method), Given: on}.Due()
+	if !stays || by >= in.desk.today() {
+		return 0
+	}
+	in.out.NoOut++
+	return lo.Ternary(in.query.AllOut, by, 0)
+}
+
+// imported writes into a line that it came from the file, and who gave it.
+func (in *recordsImport) imported(row *store.Application, person string) {
+	row.Entered, row.EnteredFrom = store.Imported, lo.Substring(in.query.File, 0, 200)
+	if person == "" {
+		return
+	}
+	g := giver{said: person, name: person}
+	for _, m := range in.members {
+		if strings.EqualFold(m.User.Login, person) {
+			g = giver{said: person, member: &m.UserID}
+		}
+	}
+	row.GiverID, row.GiverName = g.member, g.name
+}
+
+// allowedIn are the words that a column of a file takes.
+var allowedIn = map[string]string{
+	"method": "dribble, strip, pad, vapour, other", "unit": "ml, g, pieces", "kind": "wash, board", "brood": "none, little, much",
+	"stores": "light, enough, heavy", "queen": "laying, young, queenless, unseen", "temper": "calm, nervous, fierce",
 }
 
 // store writes what is right, all or nothing.

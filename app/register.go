@@ -145,6 +145,9 @@ func (d Desk) describeLines(ctx context.Context, rows []store.Application) ([]wi
 		if r.BatchID != nil {
 			out[i].Lots = lots[*r.BatchID]
 		}
+		if out[i].Lot != "" {
+			out[i].Lots = append(out[i].Lots, out[i].Lot)
+		}
 		if twice[r.ID] {
 			out[i].Flags = append([]string{string(treatment.Twice)}, out[i].Flags...)
 			out[i].FlagWords = words.Flags(out[i].Flags)
@@ -281,13 +284,18 @@ func (d Desk) RecordOther(ctx context.Context, in wire.OtherTreatment) (wire.Reg
 	if err := l.Err(); err != nil {
 		return wire.Register{}, err
 	}
-	err := d.op.Within(ctx, func(op store.Operation) error {
+	g, err := d.findGiver(ctx, in.Giver)
+	if err != nil {
+		return wire.Register{}, err
+	}
+	err = d.op.Within(ctx, func(op store.Operation) error {
 		for i, c := range in.Colonies {
 			colony, err := op.Colony(ctx, c.ColonyID)
 			if err != nil {
 				return unknown(fault.Index("colonies", i), err)
 			}
 			row := line(c.ID, colony)
+			row.GiverID, row.GiverName = g.member, g.name
 			if _, err = op.Apply(ctx, &row, func(store.Operation) error { return nil }); err != nil {
 				return err
 			}
@@ -305,7 +313,7 @@ func (d Desk) readOther(in wire.OtherTreatment, l *fault.List) func(id string, c
 		l.Within("withdrawal_days", float64(*in.Withdrawal), 0, 365, "days")
 	}
 	treatment.Record{Kind: treatment.Other, Amount: in.Amount, Unit: in.Unit}.Check(l)
-	detail, err := wire.ApplicationDetail{Note: in.Note}.Kept()
+	detail, err := wire.ApplicationDetail{Note: in.Note, Lot: strings.TrimSpace(in.Lot), For: strings.TrimSpace(in.TreatedFor)}.Kept()
 	if err != nil {
 		panic(err) // words can be written as JSON
 	}

@@ -116,7 +116,7 @@ func TestAMillionRowsAreRefused(t *testing.T) {
 	file := []byte("yard,colony,boxes\n" + strings.Repeat("a,b,c\n", 1_000_000))
 	var before, after runtime.MemStats
 	runtime.ReadMemStats(&before)
-	_, err := readTable(file, columns[:needed])
+	_, err := readTable(file, columns[:needed], nil)
 	runtime.ReadMemStats(&after)
 	at(t, "a million rows", err, "file", fault.TooMany)
 	if took := (after.TotalAlloc - before.TotalAlloc) >> 20; took > 100 {

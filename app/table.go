@@ -23,8 +23,10 @@ const mostRows = 20_000
 type record struct {
 	at     int
 	cells  []string
-	of     map[string]int // which cell is of a column
-	broken bool           // it has more cells than the head
+	of     map[string]int     // which cell is of a column
+	heads  []string           // as the file names them
+	as     map[string]DayForm // how days are written, by column
+	broken bool               // it has more cells than the head
 }
 
 // cell is what stands in a column; empty where there is nothing.
@@ -33,7 +35,11 @@ func (r record) cell(column string) string {
 	if !there || i >= len(r.cells) {
 		return ""
 	}
-	return asWritten(strings.TrimSpace(r.cells[i]))
+	cell := asWritten(strings.TrimSpace(r.cells[i]))
+	if form, isDay := r.as[column]; isDay {
+		return rewriteDay(cell, form)
+	}
+	return cell
 }
 
 // tells is the number of rows that a last line names, as every file that Keeler writes
@@ -47,8 +53,8 @@ func (r record) tells() (rows int, ok bool) {
 }
 
 // readTable reads CSV text in UTF-8 or UTF-16, with comma, semicolon or tab, and the columns
-// that it must have.
-func readTable(file []byte, needed []string) ([]record, error) {
+// that it must have. rename finds the column that a head means; nil: its own name.
+func readTable(file []byte, needed []string, rename func(head string) string) ([]record, error) {
 	bad := func(reason fault.Reason) error { return fault.List{{Field: "file", Reason: reason}} }
 	if len(file) == 0 {
 		return nil, bad(fault.Missing)
@@ -68,7 +74,13 @@ func readTable(file []byte, needed []string) ([]record, error) {
 	}
 	of := make(map[string]int, len(names))
 	for i, n := range names {
-		of[strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")] = i
+		head := strings.ReplaceAll(strings.ToLower(strings.TrimSpace(n)), " ", "_")
+		if rename != nil {
+			head = rename(head)
+		}
+		if _, taken := of[head]; head != "" && !taken {
+			of[head] = i
+		}
 	}
 	missing := lo.Filter(needed, func(c string, _ int) bool { return !lo.HasKey(of, c) })
 	if len(missing) > 0 {
@@ -92,7 +104,7 @@ func readTable(file []byte, needed []string) ([]record, error) {
 			return nil, bad(fault.NotText)
 		}
 		line, _ := r.FieldPos(0)
-		out = append(out, record{at: line, cells: cells, of: of, broken: len(cells) > len(names)})
+		out = append(out, record{at: line, cells: cells, of: of, heads: names, broken: len(cells) > len(names)})
 	}
 	if len(out) > 0 {
 		if told, last := out[len(out)-1].tells(); last {

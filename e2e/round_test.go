@@ -360,11 +360,11 @@ func TestARound(t *testing.T) {
 
 	other.do(chromedp.Reload())
 	other.until(`document.querySelectorAll('[data-line-of]').length === 6`) // four hives, one twice, one taken back
-	other.click("[data-amend]")
+	other.click("[data-correct]")
 	other.fill("amount", "6")
-	other.do(chromedp.SendKeys(chromedp.CSS(`[data-path="note"] input`), "the syringe leaked"))
-	other.click("[data-save-form=amend]")
-	other.says("[data-register]", "amended", "the syringe leaked")
+	other.fill("why", "the syringe leaked")
+	other.click("[data-save-form=correct]")
+	other.says("[data-register]", "Changed on", "amount 7 mL → 6 mL", "the syringe leaked")
 	other.neverNaN()
 
 	// Another jar, planned with 4 mL a seam and a gun of 2 mL: the round doses by that.

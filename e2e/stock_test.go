@@ -110,7 +110,7 @@ func TestOtherTreatment(t *testing.T) {
 	}
 	p.click("[data-amend]")
 	p.click("[data-save-form=amend]")
-	p.says("[data-register]", "nothing given", "amended")
+	p.says("[data-register]", "nothing given", "undone; it said", "Changed on")
 	p.do(chromedp.Navigate(s.URL + "/decide"))
 	p.says("main", "Kiln Lane")
 	p.neverNaN()

@@ -110,6 +110,8 @@ type OtherTreatment struct {
 	Rule       string        `json:"rule_worked_under,omitempty" maxLength:"200"`
 	Withdrawal *int          `json:"withdrawal_days,omitempty" doc:"0 to 365 days; left out: not stated."`
 	Giver      string        `json:"giver,omitempty" maxLength:"80" doc:"Who gave it: the name of a member, or of anybody else; left out: the sender."`
+	Lot        string        `json:"lot,omitempty" maxLength:"80" doc:"The lot number of the product."`
+	TreatedFor string        `json:"treated_for,omitempty" maxLength:"200" doc:"The reason for treating."`
 	Note       string        `json:"note,omitempty" maxLength:"500"`
 }
 
@@ -136,6 +138,8 @@ type ApplicationDetail struct {
 	AirC    *float64    `json:"air_c,omitempty" readOnly:"true" doc:"Of given: °C outside at that hour, by the forecast; left out where nobody knew."`
 	HighC   *float64    `json:"high_c,omitempty" readOnly:"true" doc:"Of given: the highest of that day, °C."`
 	Note    string      `json:"note,omitempty" maxLength:"500"`
+	Lot     string      `json:"lot,omitempty" readOnly:"true" doc:"Of a product that Keeler keeps no account of: its lot number."`
+	For     string      `json:"treated_for,omitempty" readOnly:"true" doc:"The reason for treating, where it was told."`
 	Close   bool        `json:"close,omitempty" doc:"Of a colony found dead: it is closed with this."`
 }
 

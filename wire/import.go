@@ -24,13 +24,24 @@ type ImportRow struct {
 
 // RecordsImport is what a file of records holds.
 type RecordsImport struct {
-	Columns []string    `json:"columns" doc:"Those that are read."`
-	Rows    int         `json:"rows" doc:"Rows read, without the head."`
-	Seen    []RecordRow `json:"seen" doc:"Those that are right; the first 200."`
-	Right   int         `json:"right"`
-	Wrong   int         `json:"wrong"`
-	Faults  []RowFault  `json:"faults,omitempty" doc:"The first 200."`
-	Stored  int         `json:"stored" doc:"Those that were there already among them: sent twice, they count once."`
+	Columns []string       `json:"columns" doc:"Those that are read."`
+	Heads   []MappedColumn `json:"heads" doc:"What each head of the file is taken for."`
+	NoOut   int            `json:"no_out,omitempty" doc:"Rows of strips or pads that must be out by now, and tell no day: asked about once, with all_out."`
+	Rows    int            `json:"rows" doc:"Rows read, without the head."`
+	Seen    []RecordRow    `json:"seen" doc:"Those that are right; the first 200."`
+	Right   int            `json:"right"`
+	Wrong   int            `json:"wrong"`
+	Faults  []RowFault     `json:"faults,omitempty" doc:"The first 200."`
+	Stored  int            `json:"stored" doc:"Those that were there already among them: sent twice, they count once."`
+}
+
+// MappedColumn is what a head of a file is taken for.
+type MappedColumn struct {
+	Head   string `json:"head" doc:"As the file names it."`
+	Column string `json:"column,omitempty" doc:"The column; left out: it is not read."`
+	Sample string `json:"sample,omitempty" doc:"The first that stands there."`
+	Days   string `json:"days,omitempty" enum:"iso,day_month,month_day" doc:"How days are written there."`
+	Unsure bool   `json:"unsure,omitempty" doc:"Nothing in the file tells day and month apart: days says which it is."`
 }
 
 // RecordRow is a row as it was read.
@@ -43,5 +54,6 @@ type RecordRow struct {
 type RowFault struct {
 	Row    int    `json:"row"`
 	Column string `json:"column,omitempty"`
+	Stood  string `json:"stood,omitempty" doc:"What stands there."`
 	Text   string `json:"text"`
 }

@@ -19,6 +19,20 @@ func Fault(f fault.Fault) string {
 	return strings.TrimSpace(sentence(f) + " " + usable)
 }
 
+// InFile tells what is wrong with a cell of a file: which column lacks a value, or which words it takes.
+func InFile(f fault.Fault, column, allowed string) string {
+	name := strings.ReplaceAll(column, "_", " ")
+	switch {
+	case f.Reason == fault.Missing && column != "":
+		return fill(said.Faults["missing_in_file"], func(string) string { return name })
+	case f.Reason == fault.Unknown && column == "colony":
+		return said.Faults["no_such_hive"]
+	case f.Reason == fault.Unknown && allowed != "":
+		return fill(said.Faults["allowed_in_file"], func(string) string { return allowed })
+	}
+	return Fault(f)
+}
+
 // Faults tells all that is wrong with one thing.
 func Faults(l fault.List) string {
 	texts := make([]string, len(l))

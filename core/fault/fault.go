@@ -14,6 +14,7 @@ type Reason string
 const (
 	Missing    Reason = "missing"     // nothing was given where a figure is needed
 	NotFinite  Reason = "not_finite"  // NaN or infinite
+	TwoWays    Reason = "two_ways"    // a number that may be Low or High
 	TooLow     Reason = "too_low"     // below Low
 	TooHigh    Reason = "too_high"    // above High
 	Unknown    Reason = "unknown"     // not one of the known values

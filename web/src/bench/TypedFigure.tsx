@@ -1,6 +1,5 @@
-import { Faults, Field } from '../kit'
+import { Faults, Field, numberFault } from '../kit'
 import styles from './TypedFigure.module.css'
-import { text as figures } from '../kit/text'
 
 interface Props {
   label: string
@@ -24,7 +23,7 @@ export function TypedFigure({ fault, onEnter, path, ...field }: Props) {
         onEnter()
       }}
     >
-      <Faults value={fault ? { [path]: figures.notANumber } : {}}>
+      <Faults value={fault ? { [path]: numberFault(field.value) ?? '' } : {}}>
         <Field path={path} {...field} />
       </Faults>
     </form>

@@ -8,6 +8,17 @@ export interface Reading<Request> {
   faults: Record<string, string>
 }
 
+/** A comma before three figures may part thousands or tenths: 12,500. */
+const TWO_WAYS = /^([-+]?[1-9]\d{0,2}),(\d{3})$/
+
+/** Why a text is read as no number; undefined where it is one. */
+export function numberFault(typed: string): string | undefined {
+  const clean = typed.trim()
+  const [, before, behind] = TWO_WAYS.exec(clean) ?? []
+  if (before !== undefined && behind !== undefined) return text.twoWays(before, behind)
+  return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(clean.replace(',', '.')) ? undefined : text.notANumber
+}
+
 /** Reads typed figures, and keeps a word for each that is none. */
 export class Reader {
   readonly faults: Record<string, string> = {}
@@ -16,13 +27,13 @@ export class Reader {
 
   /** A figure, or undefined when nothing was typed. */
   number(path: string, typed: string): number | undefined {
-    const clean = typed.trim().replace(',', '.')
-    if (clean === '') return undefined
-    if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(clean)) {
-      this.faults[path] = text.notANumber
+    if (typed.trim() === '') return undefined
+    const fault = numberFault(typed)
+    if (fault !== undefined) {
+      this.faults[path] = fault
       return undefined
     }
-    return Number(clean)
+    return Number(typed.trim().replace(',', '.'))
   }
 
   whole(path: string, typed: string): number | undefined {

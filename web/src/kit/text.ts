@@ -2,6 +2,8 @@
 export const text = {
   lost: 'Keeler cannot reach its server. What you typed is still here: try again.',
   notANumber: 'Type a number, such as 45.5.',
+  twoWays: (before: string, behind: string) =>
+    `${before}.${behind.replace(/0+$/, '') || '0'} or ${before},${behind}? Type ${before}.${behind} or ${before}${behind}.`,
   notWhole: 'Type a whole number.',
   nothing: 'Type a number here.',
   cancel: 'Cancel',

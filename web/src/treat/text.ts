@@ -79,8 +79,8 @@ export const text = {
   stopTitle: 'Stop: already treated',
   stopGiven: (method: string, what: string, on: string) =>
     `${method}${what && ` (${what})`} on ${on}. Doses of the same acid add up.`,
-  stopSameDay: (method: string, what: string) =>
-    `${method}${what && ` (${what})`} on this very day. Two doses of one acid in a day harm bees and queen.`,
+  stopSameDay: (method: string, what: string, on: string) =>
+    `${method}${what && ` (${what})`} on ${on}, the same day. Two doses of one acid in a day harm bees and queen.`,
   stopJob: (job: string, on: string) => `Also planned in the open job ${job}, for ${on}.`,
   stopWhy: 'Skip this hive, or say why you are treating it anyway. The reason stays with it.',
   stopReason: 'Why treat it anyway?',
@@ -194,7 +194,7 @@ export function wordsOf(method: Method, r: Schemas['Application']) {
 /** What a round stops at, in a sentence. */
 export const stopWords = (s: Schemas['Stop']) =>
   s.code === 'same_day'
-    ? text.stopSameDay(text.methods[s.method] ?? '', s.what ?? '')
+    ? text.stopSameDay(text.methods[s.method] ?? '', s.what ?? '', date(s.on))
     : s.code === 'in_job'
       ? text.stopJob(s.job ?? '', date(s.on))
       : text.stopGiven(text.methods[s.method] ?? '', s.what ?? '', date(s.on))

@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { client, data, type Schemas } from '../api/client'
 import { Choice } from '../kit'
 import { text } from './text'
 import { HiveFront } from '../drawing/HiveFront'
 import { Importing, type Mode } from './Importing'
+import { MappedColumns } from './MappedColumns'
 import line from './StandLine.module.css'
 import page from '../kit/page.module.css'
 import styles from './yards.module.css'
@@ -30,16 +31,59 @@ export default function ImportPage() {
       {what === 'hives' ? (
         <Importing key={what} hint={text.importHint} send={hives} stored={text.stored} preview={drawn} />
       ) : (
-        <Importing
-          key={what}
-          hint={text.importHints[what]}
-          send={(file, mode) => records(what, file, mode)}
-          stored={text.storedRecords}
-          preview={listed}
-        />
+        <Records key={what} kind={what} />
       )}
     </main>
   )
+}
+
+/** What was written down elsewhere: what each column means is shown, and changed, before anything is written. */
+function Records({ kind }: { kind: Exclude<What, 'hives'> }) {
+  const said = useRef<Said>({ column: {} })
+  const [allOut, setAllOut] = useState<boolean>()
+  return (
+    <Importing
+      hint={text.importHints[kind]}
+      send={(file, mode) => records(kind, file, mode, said.current)}
+      stored={text.storedRecords}
+      asked={(seen) => (seen.no_out ?? 0) > 0 && allOut === undefined}
+      preview={(seen, again) => (
+        <>
+          <MappedColumns
+            seen={seen}
+            onColumn={(head, column) => {
+              said.current.column[head] = column
+              again()
+            }}
+            onDays={(days) => {
+              said.current.days = days
+              again()
+            }}
+          />
+          {(seen.no_out ?? 0) > 0 && (
+            <Choice
+              label={text.allOutAsk(seen.no_out ?? 0)}
+              columns={2}
+              value={allOut === undefined ? '' : allOut ? 'yes' : 'no'}
+              options={text.allOut}
+              onChange={(answer) => {
+                said.current.all_out = answer === 'yes'
+                setAllOut(answer === 'yes')
+              }}
+            />
+          )}
+          {listed(seen)}
+        </>
+      )}
+    />
+  )
+}
+
+/** What the keeper said of a file. */
+interface Said {
+  column: Record<string, string>
+  days?: 'day_month' | 'month_day'
+  all_out?: boolean
 }
 
 /** A file goes as it is. */
@@ -57,9 +101,15 @@ function hives(file: File, mode: Mode) {
   return data(client.POST('/api/import/colonies', { params: { query }, ...body }))
 }
 
-function records(kind: Exclude<What, 'hives'>, file: File, mode: Mode) {
+function records(kind: Exclude<What, 'hives'>, file: File, mode: Mode, { column, ...said }: Said) {
   const { query, body } = asText(file, mode)
-  return data(client.POST('/api/import/records/{kind}', { params: { path: { kind }, query }, ...body }))
+  const columns = Object.entries(column).map(([head, of]) => `${head}=${of}`)
+  return data(
+    client.POST('/api/import/records/{kind}', {
+      params: { path: { kind }, query: { ...query, ...said, file: file.name, column: columns } },
+      ...body,
+    }),
+  )
 }
 
 /** The hives of a file, as they would stand. */

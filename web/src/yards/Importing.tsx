@@ -21,12 +21,14 @@ interface Props<Out extends Outcome> {
   hint: string
   send: (file: File, mode: Mode) => Promise<Out>
   stored: (n: number) => string
-  /** What was read, as it would be. */
-  preview: (seen: Out) => ReactNode
+  /** What was read, as it would be; again reads the file once more, by what was said meanwhile. */
+  preview: (seen: Out, again: () => void) => ReactNode
+  /** Something must be said before it is stored. */
+  asked?: ((seen: Out) => boolean) | undefined
 }
 
 /** A file of a table: looked at first, row by row, and stored only on a word. */
-export function Importing<Out extends Outcome>({ hint, send, stored, preview }: Props<Out>) {
+export function Importing<Out extends Outcome>({ hint, send, stored, preview, asked }: Props<Out>) {
   const [file, setFile] = useState<File>()
   const [seen, setSeen] = useState<Out>()
   const sending = useSaving(
@@ -78,7 +80,7 @@ export function Importing<Out extends Outcome>({ hint, send, stored, preview }: 
             <b>{text.preview(seen.right, seen.wrong)}</b>
           </p>
           <div className={page.bar}>
-            {seen.wrong === 0 && seen.right > 0 && (
+            {seen.wrong === 0 && seen.right > 0 && !asked?.(seen) && (
               <Press
                 main
                 says={text.storeAll(seen.right)}
@@ -87,7 +89,7 @@ export function Importing<Out extends Outcome>({ hint, send, stored, preview }: 
                 data-store
               />
             )}
-            {seen.wrong > 0 && seen.right > 0 && (
+            {seen.wrong > 0 && seen.right > 0 && !asked?.(seen) && (
               <Press
                 outlined
                 says={text.storeRight(seen.right)}
@@ -97,7 +99,7 @@ export function Importing<Out extends Outcome>({ hint, send, stored, preview }: 
             )}
           </div>
           {seen.faults && <Wrong faults={seen.faults} />}
-          {preview(seen)}
+          {preview(seen, () => store('preview'))}
         </>
       )}
     </>
@@ -110,6 +112,7 @@ const Wrong = ({ faults }: { faults: Schemas['RowFault'][] }) => (
       <tr>
         <th>{text.row}</th>
         <th>{text.column}</th>
+        <th>{text.stood}</th>
         <th>{text.fault}</th>
       </tr>
     </thead>
@@ -118,6 +121,7 @@ const Wrong = ({ faults }: { faults: Schemas['RowFault'][] }) => (
         <tr key={i}>
           <td>{f.row}</td>
           <td>{f.column}</td>
+          <td>{f.stood}</td>
           <td className={page.harm}>{f.text}</td>
         </tr>
       ))}

@@ -259,13 +259,24 @@ export const text = {
     inspections: 'Inspections',
     treatments: 'Treatments',
   },
+  headInFile: 'In the file',
+  headSample: 'For example',
+  headMeans: 'Read as',
+  headColumn: (head: string) => `What ${head} is read as`,
+  headIgnored: 'not read',
+  daysAs: { iso: 'year-month-day', day_month: 'day.month.year', month_day: 'month/day/year' },
+  daysWhich: 'Which comes first?',
+  stood: 'What stands there',
+  allOutAsk: (n: number) =>
+    `${n === 1 ? '1 treatment' : `${n} treatments`} with strips or pads must be out by now, but the file gives no day. All out by then?`,
+  allOut: { yes: 'Yes, out on their last day', no: 'No, still in' },
   importHints: {
     counts:
       'A CSV file whose first row is yard, colony, on, kind, mites; optional columns are bees, days and note. Kind is wash or board; days are written 2026-12-04.',
     inspections:
       'A CSV file whose first row is yard, colony, on; optional columns are seams, brood, eggs, larvae, stores, supers, queen, temper and note. Seams from the floor up: 6½ or 7+4.',
     treatments:
-      'A CSV file whose first row is yard, colony, on, method, product; optional columns are amount, unit, rule, withdrawal_days and note. Method is dribble, strip, pad, vapour or other. They go into the register.',
+      'A CSV file whose first row is yard, colony, on, method, product; optional columns are amount, unit, out, lot, person, reason, rule, withdrawal_days and note. Other column names and day forms are recognised, and shown before anything is stored. Method is dribble, strip, pad, vapour or other. They go into the register.',
   },
   storedRecords: (n: number) => (n === 1 ? '1 record imported.' : `${n} records imported.`),
   importHint:
