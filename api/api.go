@@ -79,7 +79,7 @@ func registerAll(h huma.API, d *desks) {
 	}{
 		{"people", signingIn}, {"people", people}, {"security", security}, {"batches", batches}, {"bench", bench}, {"stock", stocks}, {"yards", yards},
 		{"colonies", colonies}, {"inspections", inspections}, {"counts", counts}, {"cards", cards}, {"decide", deciding},
-		{"round", visits}, {"check", checking}, {"register", registering}, {"register", recording}, {"archive", archiving}, {"page", streaming}, {"page", today}, {"settings", settings}, {"settings", reminders}, {"practice", practising},
+		{"round", visits}, {"check", checking}, {"register", registering}, {"register", recalling}, {"register", recording}, {"archive", archiving}, {"page", streaming}, {"page", today}, {"settings", settings}, {"settings", reminders}, {"practice", practising},
 	} {
 		resource.of(routes{api: h, desks: d, tag: resource.tag})
 	}

@@ -159,7 +159,7 @@ func TestDocumentedCalls(t *testing.T) {
 		"POST /api/claim": true, "POST /api/demo": true, "POST /api/demo/clock": true, "POST /api/join": true, "GET /api/join/{token}": true, "GET /api/password/{token}": true, "POST /api/password/new": true,
 		"POST /api/password": true, "GET /api/stream": true, "POST /api/people/{id}/role": true, "POST /api/people/{id}/password": true, "DELETE /api/sessions/{id}": true, "DELETE /api/tokens/{id}": true,
 		"GET /api/export/archive": true, "POST /api/import/archive": true, "POST /api/operation/erase": true, "POST /api/second-factor": true, "POST /api/second-factor/off": true, "DELETE /api/invitations/{id}": true,
-		"PUT /api/settings": true, "POST /api/settings/forecast": true, "GET /api/reminders": true, "POST /api/reminders": true, "POST /api/reminders/test": true, "POST /api/reminders/end": true, "PUT /api/fortnight": true, "POST /api/feed": true, "DELETE /api/feed": true, "GET /api/calendar/{token}": true, "GET /api/counts/{id}/photo": true, "PUT /api/counts/{id}/photo": true,
+		"POST /api/batches/{id}/composition": true, "PUT /api/settings": true, "POST /api/settings/forecast": true, "GET /api/reminders": true, "POST /api/reminders": true, "POST /api/reminders/test": true, "POST /api/reminders/end": true, "PUT /api/fortnight": true, "POST /api/feed": true, "DELETE /api/feed": true, "GET /api/calendar/{token}": true, "GET /api/counts/{id}/photo": true, "PUT /api/counts/{id}/photo": true,
 	}
 	for path, methods := range document[map[string]any](t)["paths"].(map[string]any) {
 		for method := range methods.(map[string]any) {

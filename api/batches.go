@@ -27,5 +27,6 @@ func batches(r routes) {
 	read(r, "batches", "list-batches", app.Viewer, "The newest batches", app.Desk.Batches)
 	readOne(r, "batches/{id}", "get-batch", app.Viewer, "One batch whole", app.Desk.Batch)
 	sendTo(r, post+" batches/{id}/remarks", "remark-batch", app.Helper, "Write a remark to a batch", app.Desk.Remark)
+	sendTo(r, post+" batches/{id}/composition", "correct-batch", app.Keeper, "Put right what a batch really holds; its doses are amended and marked", app.Desk.CorrectBatch)
 	sendTo(r, post+" batches/{id}/void", "void-batch", app.Keeper, "Mark a batch as void; it stays", app.Desk.VoidBatch)
 }

@@ -21,7 +21,7 @@ var columns = map[string]string{
 	"SkipCall.key": "shelf_skips.what", "SkipCall.reason": "shelf_skips.reason",
 	"SkipFollowups.key": "followup_skips.what", "SkipFollowups.reason": "followup_skips.reason",
 	"Application.giver": "applications.giver_name", "Application.change_reason": "applications.change_reason", "OtherTreatment.giver": "applications.giver_name",
-	"Correction.why": "applications.change_reason", "Correction.giver": "applications.giver_name", "Correction.product": "applications.product",
+	"CorrectBatch.why": "batch_remarks.text", "Correction.why": "applications.change_reason", "Correction.giver": "applications.giver_name", "Correction.product": "applications.product",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
 	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
 	"OtherTreatment.rule_worked_under": "applications.rule_words", "SaveYard.name": "yards.name", "SaveYard.place": "yards.place",
@@ -31,7 +31,7 @@ var columns = map[string]string{
 // elsewhere are lengths of what is kept within JSON, hashed, or not at all.
 var elsewhere = map[string]bool{
 	"SaveBatch.rule_worked_under": true, "Colony.name": true, "StripColony.name": true, "Card.name": true, "PadCard.name": true, "CardContent.contents": true, "CardContent.spent": true,
-	"CardContent.preparation": true, "Application.given_on": true, "Correction.given_on": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
+	"CardContent.preparation": true, "Application.given_on": true, "OtherTreatment.lot": true, "OtherTreatment.treated_for": true, "Correction.given_on": true, "Application.note": true, "OtherTreatment.note": true, "BenchEvent.instrument": true, "Command.instrument": true,
 	"Claim.password": true, "CountsRequest.typed": true, "Join.password": true, "Join.token": true, "SignIn.password": true, "ChangePassword.new": true, "ChangePassword.old": true, "Claim.code": true, "Join.code": true, "SignIn.code": true, "ProveSecond.code": true, "NewPassword.new": true, "NewPassword.token": true,
 	"SaveJob.under": true, "PlanStep.under": true, "JobPlan.under": true, "CountedHive.typed": true, "Inspection.typed": true, "TryForecast.forecast": true,
 }

@@ -19,7 +19,7 @@ type wanted struct {
 	Method string `query:"method" doc:"dribble, strip, pad, vapour or other."`
 	From   string `query:"from" doc:"The first day, 2006-01-02."`
 	To     string `query:"to" doc:"The last day, 2006-01-02."`
-	Find   string `query:"find" maxLength:"80" doc:"In the hive's name, what was given, and the rule."`
+	Find   string `query:"find" maxLength:"80" doc:"The whole name of a hive, a batch number, or a part of what was given, by whom, from which lot or batch, or of the rule."`
 	Group  string `query:"group" doc:"colony, yard or batch: ordered by them first."`
 	Order  string `query:"order" enum:"newest,oldest" doc:"Newest first when left out."`
 	After  string `query:"after" doc:"What the page before named as more."`

@@ -52,6 +52,7 @@ var bodies = []struct{ call, body string }{
 	{"POST /api/jobs/{id}/applications", `{"applications":[{"id":"<register>","colony_id":"<colonies>","kind":"given","amount":2,"note":"Marked dose"}]}`},
 	{"POST /api/comparisons", `{"id":"<comparisons>","name":"Marked comparison","groups":[{"name":"Marked group","colonies":[{"id":"<colonies>"}]},{"name":"Other","colonies":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de6"}]}]}`},
 
+	{"POST /api/batches/{id}/composition", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9dea","why":"weighed wrongly","components":[{"name":"oxalic_acid_dihydrate","grams":45}]}`},
 	{"POST /api/register/{id}/correct", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de4","why":"typed wrongly","amount":3}`},
 	{"POST /api/register/{id}/amend", `{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de3","colony_id":"<colonies>","kind":"skipped","reason":"taken_back"}`},
 	{"POST /api/register", `{"colonies":[{"id":"2d9a1c5e-3f52-4c7b-8a51-6f0e2b7c9de4","colony_id":"<colonies>"}],"method":"vapour","product":"Taken","given_on":"2026-12-01"}`},

@@ -292,6 +292,9 @@ func (d Desk) from(ctx context.Context, v visit, in wire.Application, row *store
 	if treatment.Stronger(row.OADMG+row.FormicMG, in.Asked*v.giving.Meant(by)) {
 		*flags = append(*flags, treatment.Strong)
 	}
+	if batch.VoidedAt != nil {
+		*flags = append(*flags, treatment.BatchVoid)
+	}
 	if batch.State != store.IsMade && !in.ByHand {
 		*flags = append(*flags, treatment.NotMade)
 	}

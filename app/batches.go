@@ -12,10 +12,12 @@ import (
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/method"
+	"keeler/core/treatment"
 	"keeler/store"
 	"keeler/wire"
 	"keeler/words"
 
+	"github.com/google/uuid"
 	"github.com/samber/lo"
 )
 
@@ -134,7 +136,20 @@ func (d Desk) VoidBatch(ctx context.Context, id string, in wire.Void) (wire.Batc
 	if reason == "" {
 		return wire.Batch{}, fault.List{{Field: "reason", Reason: fault.Missing}}
 	}
-	return after(ctx, d.op.VoidBatch(ctx, id, reason, d.stamp()), d.Batch, id)
+	row, err := d.op.Batch(ctx, id)
+	if err != nil {
+		return wire.Batch{}, err
+	}
+	if row.VoidedAt != nil { // the first reason stays
+		return d.whole(ctx, row)
+	}
+	err = d.op.Within(ctx, func(op store.Operation) error {
+		if err := op.VoidBatch(ctx, id, reason, d.stamp()); err != nil {
+			return fmt.Errorf("void batch %s: %w", id, err)
+		}
+		return d.markDoses(ctx, op, row, uuid.NewString(), reason, treatment.BatchVoid)
+	})
+	return after(ctx, err, d.Batch, id)
 }
 
 // content is what is in a batch, as core knows it.

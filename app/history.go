@@ -136,7 +136,7 @@ func (h history) add(a store.Application) {
 		ID: a.ID, Job: lo.FromPtr(a.JobID), Kind: treatment.Kind(a.Kind), Method: method.Name(a.Method), Product: a.Product, Amount: a.Amount, Meant: a.Asked,
 		On: on, Ends: lo.FromPtr(a.EndsID), DaysLow: a.DaysLow, DaysHigh: a.DaysHigh,
 		Pieces: a.PiecesOut, InPieces: a.Unit == "pieces", Extra: a.Extra, Swaps: a.Swaps, Withdrawal: lo.FromPtr(a.WithdrawalDays), Card: lo.FromPtr(a.CardID),
-		OAD: chem.Milligrams(a.OADMG), Formic: chem.Milligrams(a.FormicMG),
+		Doubted: a.BatchDoubted, OAD: chem.Milligrams(a.OADMG), Formic: chem.Milligrams(a.FormicMG),
 	})
 }
 

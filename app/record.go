@@ -185,7 +185,7 @@ func (w recordWriter) withdrawal(a wire.Application) string {
 func (w recordWriter) day(t time.Time) string { return t.Format(w.dayForm) }
 
 // remarked are the flags that a medicine record tells of.
-var remarked = []treatment.Flag{treatment.Twice, treatment.Again, treatment.TooMuch, treatment.Strong, treatment.PastDay, treatment.Formic}
+var remarked = []treatment.Flag{treatment.Twice, treatment.Again, treatment.TooMuch, treatment.Strong, treatment.PastDay, treatment.Formic, treatment.BatchWrong, treatment.BatchVoid}
 
 // remarks tells what about a line should be known to who reads it.
 func (w recordWriter) remarks(a wire.Application) []string {

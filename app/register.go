@@ -30,7 +30,7 @@ type RegisterQuery struct {
 	From, To                    string // days, both included
 	Group                       string // colony, yard or batch
 	Oldest                      bool
-	Find                        string // in the hive's name, what was given, and the rule
+	Find                        string // the hive's whole name, or a part of what was given, by whom, from which lot or batch, and of the rule
 	After                       string // where a page before ended
 }
 

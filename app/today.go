@@ -130,7 +130,7 @@ func (d Desk) calls(colonies []comeback, yards []store.Yard, thresholds mites.Th
 		for i, k := range own {
 			h := agenda.Hive{
 				Count: counts[i], Need: needs[i], InJob: k.inJob(d.today()), Seen: k.lastSeen(), Began: dayOf(k.row.StartedOn), Latitude: y.Latitude,
-				Doubled: treatment.Doubled(k.bees.Treatments),
+				Doubled: treatment.Doubled(k.bees.Treatments), Doubted: treatment.Doubted(k.bees.Treatments),
 			}
 			for _, kind := range h.Calls(d.today()) {
 				key := string(kind) + "." + written(k.since(kind))
@@ -177,6 +177,8 @@ func (k comeback) since(kind agenda.Kind) calendar.Day {
 	switch {
 	case kind == agenda.DoubleDose:
 		return treatment.Doubled(k.bees.Treatments)
+	case kind == agenda.BatchWrong:
+		return treatment.Doubted(k.bees.Treatments)
 	case kind == agenda.LookIn:
 		return k.lastSeen()
 	case len(k.counts) > 0:

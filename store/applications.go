@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"strconv"
 	"strings"
 	"time"
 
@@ -59,6 +60,7 @@ type Application struct {
 	UserID         uint64 // who wrote this row: of an amendment, who changed it
 	CreatedAt      time.Time
 	PiecesOut      int    `gorm:"->;-:migration"` // of out: that came out or were told missing
+	BatchDoubted   bool   `gorm:"->;-:migration"` // its batch turned out to be another than it was thought to be
 	Login          string `gorm:"->;-:migration"`
 	Giver          string `gorm:"->;-:migration"`
 	Recorder       string `gorm:"->;-:migration"`
@@ -160,13 +162,30 @@ type Asked struct {
 	From, To                    *time.Time
 	GroupBy                     string // colony_id, yard_id or batch_id; empty: by time alone
 	Oldest                      bool   // the oldest first
-	Find                        string // in the colony's name, the product, and the rule; empty: all
+	Find                        string // see found; empty: all
 	After                       *Line
 	Most                        int
 }
 
 // likely takes what stands for other letters in a LIKE as it is.
 var likely = strings.NewReplacer(`\`, `\\`, "%", `\%`, "_", `\_`)
+
+// found narrows lines to those that a text is in: in what was given, by whom, under which rule, from which lot
+// or batch; of a hive it is the whole name, for 87 is not 187.
+func (o Operation) found(rows *gorm.DB, text string) *gorm.DB {
+	like := "%" + likely.Replace(text) + "%"
+	number, err := strconv.Atoi(text)
+	if err != nil {
+		number = -1
+	}
+	return rows.Where(`(product LIKE @like OR rule_words LIKE @like OR giver_name LIKE @like OR JSON_VALUE(detail, '$.lot') LIKE @like
+		OR colony_id IN (SELECT id FROM colonies WHERE operation_id = @operation AND name = @text)
+		OR giver_id IN (SELECT u.id FROM users u JOIN members m ON m.user_id = u.id WHERE m.operation_id = @operation AND u.login LIKE @like)
+		OR batch_id IN (SELECT id FROM batches WHERE operation_id = @operation AND (number = @number OR name LIKE @like))
+		OR batch_id IN (SELECT e.for_batch_id FROM stock_entries e JOIN lots l ON l.operation_id = e.operation_id AND l.id = e.lot_id
+			WHERE e.operation_id = @operation AND (l.name LIKE @like OR l.supplier_no LIKE @like)))`,
+		map[string]any{"like": like, "text": text, "operation": o.id, "number": number})
+}
 
 // Register lists what stands of the register.
 func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error) {
@@ -178,8 +197,7 @@ func (o Operation) Register(ctx context.Context, q Asked) ([]Application, error)
 		}
 	}
 	if q.Find != "" {
-		like := "%" + likely.Replace(q.Find) + "%"
-		rows = rows.Where("(product LIKE ? OR rule_words LIKE ? OR colony_id IN (SELECT id FROM colonies WHERE operation_id = ? AND name LIKE ?))", like, like, o.id, like)
+		rows = o.found(rows, q.Find)
 	}
 	if q.From != nil {
 		rows = rows.Where("given_at >= ?", *q.From)
@@ -250,10 +268,10 @@ func (o Operation) GivenTo(ctx context.Context, a Among, with func(Application))
 		Where("given_at >= ? AND superseded = 0 AND kind <> 'skipped'", a.Since).
 		Select("id", "colony_id", "job_id", "ends_id", "kind", "method", "product", "card_id", "amount", "asked", "oad_mg", "formic_mg", "given_at", "days_low", "days_high", "withdrawal_days", "extra", "swaps",
 			"eggs", "board", "created_at", "unit",
-			"CASE WHEN kind = 'out' THEN COALESCE(JSON_VALUE(detail, '$.came'), 0) + COALESCE(JSON_VALUE(detail, '$.missing'), 0) ELSE 0 END AS pieces_out").Order("given_at, seq")
+			"CASE WHEN kind = 'out' THEN COALESCE(JSON_VALUE(detail, '$.came'), 0) + COALESCE(JSON_VALUE(detail, '$.missing'), 0) ELSE 0 END AS pieces_out", "(FIND_IN_SET('batch_wrong', flags) OR FIND_IN_SET('batch_void', flags)) AS batch_doubted").Order("given_at, seq")
 	return each(q, func(a *Application) []any {
 		return []any{&a.ID, &a.ColonyID, &a.JobID, &a.EndsID, &a.Kind, &a.Method, &a.Product, &a.CardID, &a.Amount, &a.Asked, &a.OADMG, &a.FormicMG, &a.GivenAt, &a.DaysLow, &a.DaysHigh,
-			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt, &a.Unit, &a.PiecesOut}
+			&a.WithdrawalDays, &a.Extra, &a.Swaps, &a.Eggs, &a.Board, &a.CreatedAt, &a.Unit, &a.PiecesOut, &a.BatchDoubted}
 	}, with)
 }
 

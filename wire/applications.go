@@ -42,7 +42,7 @@ type Application struct {
 	Rule        string    `json:"rule_worked_under,omitempty" readOnly:"true"`
 	Withdrawal  *int      `json:"withdrawal_days,omitempty" readOnly:"true" doc:"Left out: not stated."`
 	Override    string    `json:"override_reason,omitempty" readOnly:"true" doc:"Why it was done although it did not fit."`
-	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day, more_out, none_in, rose."`
+	Flags       []string  `json:"flags,omitempty" readOnly:"true" doc:"What should be looked at: twice, again, not_in_job, moved, ended, clock, open_long, no_batch, not_made, too_much, too_strong, past_day, formic_much, batch_wrong, batch_void, more_out, none_in, rose."`
 	FlagWords   []string  `json:"flags_in_words,omitempty" readOnly:"true"`
 	ReasonWords string    `json:"reason_in_words,omitempty" readOnly:"true"`
 	GivenAt     time.Time `json:"given_at,omitzero" readOnly:"true" doc:"By the clock of the work."`

@@ -59,6 +59,13 @@ type Component struct {
 	Grams float64 `json:"grams" doc:"g."`
 }
 
+// CorrectBatch puts right what a batch really holds; what is left out stays as it is.
+type CorrectBatch struct {
+	ID         string      `json:"id" format:"uuid" doc:"Made by the client; counts once."`
+	Why        string      `json:"why" minLength:"1" maxLength:"300"`
+	Components []Component `json:"components" minItems:"1" maxItems:"5" doc:"What it really holds, g, 0 to 200000."`
+}
+
 // BatchStrength is a batch's strength, computed from its composition.
 type BatchStrength struct {
 	Value float64 `json:"value"`

@@ -26,7 +26,7 @@ type OldBackup struct {
 // Call is something to see to that follows from no treatment.
 type Call struct {
 	Key     string `json:"key" doc:"What a skip names."`
-	Kind    string `json:"kind" enum:"double_dose,treat,count,count_more,count_again,look_in,use_up,throw_out,lot_ends,lot_over"`
+	Kind    string `json:"kind" enum:"double_dose,batch_wrong,treat,count,count_more,count_again,look_in,use_up,throw_out,lot_ends,lot_over"`
 	Urgent  bool   `json:"urgent,omitempty" doc:"It is to be seen to now, and not when one comes by next."`
 	Title   string `json:"title" doc:"What to do, in words."`
 	Why     string `json:"why" doc:"And what for."`

@@ -141,3 +141,8 @@ func Entered(how, on, by, file string) string {
 		return map[string]string{"on": on, "by": by, "file": file}[blank]
 	})
 }
+
+// RecallOf heads a recall of a lot, a batch or a colony by its name.
+func RecallOf(what, name string) string {
+	return fill(said.Record["recall:"+what], func(string) string { return name })
+}

@@ -13,6 +13,7 @@ type Kind string
 
 const (
 	DoubleDose Kind = "double_dose" // one acid was given twice on a day
+	BatchWrong Kind = "batch_wrong" // it was given from a batch that was found wrong afterwards
 	Treat      Kind = "treat"       // over the threshold, and in no job
 	CountFirst Kind = "count"       // nobody counted for a year
 	CountMore  Kind = "count_more"  // what was counted is too little to tell
@@ -25,7 +26,7 @@ const (
 )
 
 // Urgent reports whether it is to be seen to now, and not when one comes by next.
-func (k Kind) Urgent() bool { return k == DoubleDose || k == Treat || k == UseUp }
+func (k Kind) Urgent() bool { return k == DoubleDose || k == BatchWrong || k == Treat || k == UseUp }
 
 // Hive is what bears on what one calls for.
 type Hive struct {
@@ -37,6 +38,8 @@ type Hive struct {
 	Latitude float64
 	// Doubled is the newest day on which it got one acid twice; 0: none.
 	Doubled calendar.Day
+	// Doubted is the newest day on which it was given from a batch that was found wrong; 0: none.
+	Doubted calendar.Day
 }
 
 // unseenLong is after how many days without a look a hive is called for: in the season of
@@ -48,6 +51,9 @@ func (h Hive) Calls(today calendar.Day) []Kind {
 	var out []Kind
 	if h.Doubled != 0 {
 		out = append(out, DoubleDose)
+	}
+	if h.Doubted != 0 {
+		out = append(out, BatchWrong)
 	}
 	switch {
 	case h.InJob: // counting comes after it

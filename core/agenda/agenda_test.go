@@ -29,6 +29,7 @@ func TestCallsOfAHive(t *testing.T) {
 		"unseen in the cluster":     {Hive{Need: fit.NeedNone, Count: counted, Seen: december - 90, Latitude: 55}, december, nil},
 		"unseen, in the south":      {Hive{Need: fit.NeedNone, Count: counted, Seen: december - 90, Latitude: -40}, december, []Kind{LookIn}},
 		"dosed twice, in a job":     {Hive{Doubled: june - 1, Count: counted, Seen: june, InJob: true, Latitude: 55}, june, []Kind{DoubleDose}},
+		"from a batch found wrong":  {Hive{Doubted: june - 1, Count: counted, Seen: june, Latitude: 55}, june, []Kind{BatchWrong}},
 		"two things":                {Hive{Need: fit.NeedTreat, Count: counted, Seen: june - 40, Latitude: 55}, june, []Kind{Treat, LookIn}},
 	} {
 		if got := c.hive.Calls(c.today); !slices.Equal(got, c.want) {

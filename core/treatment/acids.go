@@ -82,6 +82,16 @@ func Doubled(all []Treatment) (day calendar.Day) {
 	return day
 }
 
+// Doubted is the newest day on which a colony was given from a batch that was found wrong; 0: none.
+func Doubted(all []Treatment) (day calendar.Day) {
+	for _, t := range all {
+		if t.Doubted {
+			day = max(day, t.Given)
+		}
+	}
+	return day
+}
+
 // GivenOn finds the dose by which a colony's bees got one of some acids on a day; what only
 // replaced a part of what was in is none.
 func (a Acids) GivenOn(all []Treatment, on calendar.Day) (t Treatment, given bool) {

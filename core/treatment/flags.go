@@ -20,9 +20,12 @@ const (
 	NotMade  Flag = "not_made"    // from a batch that was not finished at the bench
 	Again    Flag = "again"       // the same acid was given not long before, in any job
 	Formic   Flag = "formic_much" // more formic acid in a brood box in 28 days than any course brings
-	MoreOut  Flag = "more_out"    // more pieces than were in it
-	NoneIn   Flag = "none_in"     // nothing of it was in the hive by the register
-	Rose     Flag = "rose"        // it weighs more than the last time, and nothing was added
+	// The batch turned out to be another than it was thought to be, after it was given or before.
+	BatchWrong Flag = "batch_wrong" // its figures were corrected
+	BatchVoid  Flag = "batch_void"  // it was voided
+	MoreOut    Flag = "more_out"    // more pieces than were in it
+	NoneIn     Flag = "none_in"     // nothing of it was in the hive by the register
+	Rose       Flag = "rose"        // it weighs more than the last time, and nothing was added
 )
 
 // Stronger reports whether a dose holds more acid than was meant, both in mg: by more

@@ -29,6 +29,8 @@ type Treatment struct {
 	// Withdrawal is for how many days after it honey is not taken, by its label; 0: none.
 	Withdrawal int
 	Card       string // the id of the label card that it was given under
+	// Doubted: its batch turned out to be another than it was thought to be.
+	Doubted bool
 	// Taken is how many of its pieces came out, or were told missing, while others are in still.
 	Taken float64
 	// OAD and Formic are the acids in it; 0 where nobody knows.
@@ -103,6 +105,7 @@ type Application struct {
 	Swaps             bool // of Given: it takes the place of all of its method that was in
 	Withdrawal        int
 	Card              string
+	Doubted           bool // its batch turned out to be another than it was thought to be
 	OAD, Formic       chem.Milligrams
 }
 
@@ -140,7 +143,7 @@ func (b Book) until(colony string, last calendar.Day, depth int) []Treatment {
 		}
 		t := Treatment{
 			ID: a.ID, Job: a.Job, Method: a.Method, Product: a.Product, Amount: a.Amount, Meant: a.Meant, Given: a.On, DaysLow: a.DaysLow, DaysHigh: a.DaysHigh, Extra: a.Extra,
-			Withdrawal: a.Withdrawal, inPieces: a.InPieces, Card: a.Card, OAD: a.OAD, Formic: a.Formic, arrived: a.On, place: i,
+			Withdrawal: a.Withdrawal, inPieces: a.InPieces, Card: a.Card, Doubted: a.Doubted, OAD: a.OAD, Formic: a.Formic, arrived: a.On, place: i,
 		}
 		if !t.Method.Stays() {
 			t.Out = t.Given

@@ -58,6 +58,7 @@ export const OURS: Page[] = [
   page('/compare/plan', text.titles.plan, () => import('./check/compare/PlanPage')),
   page('/record', pages.record, () => import('./book/record/RecordPage')),
   page('/register', pages.register, () => import('./book/register/RegisterPage')),
+  page('/recall', text.titles.recall, () => import('./book/recall/RecallPage')),
   page('/stock', pages.stock, () => import('./book/stock/StockPage')),
   page('/stock/:id', text.titles.lot, () => import('./book/stock/LotPage')),
   page('/season', pages.season, () => import('./season/SeasonPage')),

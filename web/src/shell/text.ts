@@ -94,6 +94,7 @@ export const text = {
     waiting: 'Waiting to be sent',
     plan: 'Plan a comparison',
     lot: 'Lot',
+    recall: 'Where it went',
   },
   kinds: { page: 'Page', yard: 'Yard', hive: 'Hive', batch: 'Batch', job: 'Job' },
   lost: 'Keeler cannot reach its server. Trying again every few seconds.',

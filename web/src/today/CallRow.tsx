@@ -30,7 +30,7 @@ export function CallRow({ call: c }: { call: Call }) {
             ? hives.save({ key: c.key, colonies: c.hives.map((h) => h.id), reason })
             : shelf.save({ key: c.key, reason }),
         message: skipping.message,
-        ...(c.kind === 'double_dose' && { says: text.lookedAt }),
+        ...((c.kind === 'double_dose' || c.kind === 'batch_wrong') && { says: text.lookedAt }),
       }}
     />
   )
@@ -42,6 +42,6 @@ function placeOf(c: Call) {
   if (c.lot_id) return `/stock/${c.lot_id}`
   if (c.kind === 'treat')
     return `/decide?${new URLSearchParams(c.hives?.map((h) => ['hive', h.id])).toString()}`
-  if (c.kind === 'double_dose') return '/register'
+  if (c.kind === 'double_dose' || c.kind === 'batch_wrong') return '/register'
   return `/yards/${c.yard_id}/${c.kind === 'look_in' ? 'inspect' : 'count'}`
 }

@@ -24,6 +24,7 @@ export const text = {
   lookedAt: { open: 'I have looked at it', ask: 'What happened?', yes: 'Save', hint: '' },
   acts: {
     double_dose: 'See the register',
+    batch_wrong: 'See the register',
     treat: 'Decide',
     count: 'Count',
     count_more: 'Count',

@@ -71,6 +71,11 @@ export function Treatments({ colony, helper }: { colony: Schemas['ColonyWhole'];
           </li>
         ))}
       </ul>
+      {colony.treatments.length > 0 && (
+        <p>
+          <Press small says={text.recall} to={`/recall?colony=${colony.id}`} data-to-recall />
+        </p>
+      )}
       {helper && (
         <p>
           {colony.board_on && `${text.boardSince(date(colony.board_on))} `}

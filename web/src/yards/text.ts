@@ -82,6 +82,7 @@ export const text = {
   noInspections: 'Not inspected yet.',
   noCounts: 'No counts yet.',
   noTreatments: 'No treatments recorded.',
+  recall: 'Lots that reached it',
   twiceADay: 'two doses of one acid on this day',
   carried: 'before the split or uniting',
   stillIn: 'still in the hive',

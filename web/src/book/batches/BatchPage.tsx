@@ -1,13 +1,14 @@
 import Alert from '@mui/material/Alert'
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { ask, Asking, Press, stale, three, useSaving, Waiting } from '../../kit'
+import { ask, Asking, may, Press, stale, three, useSaving, useStart, Waiting } from '../../kit'
 import { client, data, type Schemas } from '../../api/client'
 import { ToRounds } from '../../followup/ToRounds'
 import { PARTS } from '../../method/registry'
 import shared from '../book.module.css'
 import styles from './BatchPage.module.css'
 import { LedgerPanel } from '../LedgerPanel'
+import { CorrectHolds } from './CorrectHolds'
 import { MixAgain } from './MixAgain'
 import { Remarks } from './Remarks'
 import { text } from '../text'
@@ -30,6 +31,7 @@ export default function BatchPage() {
 
 function Whole({ batch }: { batch: Batch }) {
   const { Docket, Boards } = PARTS[batch.method]
+  const role = useStart().me?.role
   const voiding = useSaving(
     (reason: string) =>
       data(client.POST('/api/batches/{id}/void', { params: { path: { id: batch.id } }, body: { reason } })),
@@ -88,11 +90,16 @@ function Whole({ batch }: { batch: Batch }) {
             {batch.state === 'made' && !batch.voided_at && <ToRounds method={batch.method} />}
             <Press outlined says={text.label} to={`/batches/${batch.id}/label`} data-to-label />
             <MixAgain batch={batch} />
+            <Press outlined says={text.recall} to={`/recall?batch=${batch.id}`} data-to-recall />
             <Press outlined says={text.print} onPress={() => print()} />
           </div>
           <LedgerPanel batch={batch} />
           {!batch.leftover && <Boards batch={batch} />}
           <Remarks batch={batch} />
+          {batch.state === 'made' &&
+            !batch.voided_at &&
+            batch.composition.length > 0 &&
+            may(role, 'keeper') && <CorrectHolds batch={batch} />}
           {!batch.voided_at && (
             <Asking
               harm

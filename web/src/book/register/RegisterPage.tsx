@@ -91,7 +91,9 @@ export default function RegisterPage() {
         </div>
       )}
       {!register.data && <Waiting query={register} />}
-      {register.data && lines.length === 0 && <p>{text.none}</p>}
+      {register.data && lines.length === 0 && (
+        <p data-none>{said.some(([of]) => of !== 'group' && of !== 'order') ? text.noMatch : text.none}</p>
+      )}
       <Lines lines={lines} group={typed.group ?? ''} amends={may(role, 'helper')} />
       {register.hasNextPage && (
         <Press

@@ -6,6 +6,7 @@ export const text = {
   title: 'Register',
   intro: 'What each colony was given, and when it came out. Lines are corrected, never deleted.',
   none: 'Nothing in the register yet.',
+  noMatch: 'Nothing matches.',
   failed: 'Keeler cannot reach its server. Trying again.',
   more: 'Show earlier',
   filters: 'Filter lines',

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { ask, queries, tenths, Waiting } from '../../kit'
+import { ask, Press, queries, tenths, Waiting } from '../../kit'
 import { client, data } from '../../api/client'
 import styles from '../book.module.css'
 import { Entries } from '../Entries'
@@ -26,6 +26,9 @@ export default function LotPage() {
       </p>
       {lot.supplier_no && <p>{text.supplier(lot.supplier_no)}</p>}
       {lot.use_by && <UseBy useBy={lot.use_by} keeps={lot.keeps} />}
+      <p>
+        <Press outlined says={text.recall} to={`/recall?lot=${id}`} data-to-recall />
+      </p>
       <h2>{text.account}</h2>
       <Entries entries={lot.entries} unit={unit} />
       <EntryForm

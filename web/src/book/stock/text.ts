@@ -31,4 +31,5 @@ export const text = {
   amount: 'How much',
   price: 'Price per kg, litre or piece',
   account: 'Ledger',
+  recall: 'Where it went',
 }
