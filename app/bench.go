@@ -186,8 +186,12 @@ func (d Desk) standing(ctx context.Context, w making) (wire.BenchRun, error) {
 			TempC: e.TempC, Source: e.Source, Seq: e.Seq, By: e.Login, At: d.local(e.WorkedAt),
 		})
 	}
+	lots, err := d.lotsOf(ctx, d.op, w)
+	if err != nil {
+		return out, err
+	}
 	for _, o := range s.FromStock(w.mixing.Work, 0) {
-		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: w.lots()[o.Lot]})
+		out.Lots = append(out.Lots, wire.BenchLot{Ingredient: o.Lot, LotID: lots[o.Lot]})
 	}
 	if out.Uptake, err = d.uptake(ctx, w, s); err != nil {
 		return out, err
@@ -206,15 +210,12 @@ func (d Desk) since(began store.BenchEvent) float64 {
 	return max(wall, worked).Seconds()
 }
 
-// lots is which lot each ingredient was last said to come from.
+// lots is which lot each ingredient was last said to come from; noLot: from none.
 func (w making) lots() map[string]string {
 	out := map[string]string{}
 	for _, e := range w.run.Events {
 		if e.Kind == lotNamed {
 			out[e.Act] = e.Answer
-			if e.Answer == noLot {
-				delete(out, e.Act)
-			}
 		}
 	}
 	return out

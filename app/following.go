@@ -76,6 +76,13 @@ func (d Desk) madeByHand(ctx context.Context, op store.Operation, id, keeping st
 			kept = k
 		}
 	}
+	lots, err := d.usualLots(ctx, op)
+	if err != nil {
+		return fmt.Errorf("batch %s made by hand: %w", id, err)
+	}
+	if err := d.takeOff(ctx, op, lots, mixing.Needs(), id); err != nil {
+		return fmt.Errorf("batch %s made by hand: %w", id, err)
+	}
 	if err := d.enter(ctx, op, store.Account{Batch: id}, stock.Made, amount, byHand); err != nil {
 		return fmt.Errorf("batch %s made by hand: open its account: %w", id, err)
 	}

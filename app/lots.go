@@ -25,7 +25,7 @@ func (d Desk) Lots(ctx context.Context) (wire.Lots, error) {
 
 func (d Desk) lot(r store.Lot, left float64) wire.LotStock {
 	out := wire.LotStock{
-		Lot:    wire.Lot{ID: r.ID, Ingredient: r.Ingredient, Name: r.Name, SupplierNo: r.SupplierNo, Price: r.Price},
+		Lot:    wire.Lot{ID: r.ID, Ingredient: r.Ingredient, Name: r.Name, SupplierNo: r.SupplierNo, Supplier: r.Supplier, BoughtOn: optionalDay(r.BoughtOn), Authorised: r.Authorisation, Price: r.Price},
 		OnHand: wire.OnHand{Unit: r.Unit, Left: wire.Round(left), ToReconcile: stock.ToReconcile(left)},
 		Does:   wire.DoesOf(r.Ingredient, left),
 	}
@@ -43,7 +43,11 @@ func (d Desk) AddLot(ctx context.Context, in wire.Lot) (wire.LotBook, error) {
 	l.Within("price", in.Price, 0, 1e6, "")
 	row := store.Lot{
 		ID: in.ID, Ingredient: in.Ingredient, Name: l.Said("name", in.Name), SupplierNo: strings.TrimSpace(in.SupplierNo),
+		Supplier: strings.TrimSpace(in.Supplier), Authorisation: strings.TrimSpace(in.Authorised),
 		Unit: wire.LotUnit(in.Ingredient), Price: in.Price, UserID: d.who.User, CreatedAt: d.stamp(),
+	}
+	if in.BoughtOn != "" {
+		row.BoughtOn = dayPointer(readDay("bought_on", in.BoughtOn, 0, d.today(), &l))
 	}
 	if in.ExpiresOn != "" {
 		on := timeOf(readDay("expires_on", in.ExpiresOn, 0, d.today()+100*366, &l))

@@ -218,16 +218,11 @@ func (d Desk) useCarried(ctx context.Context, op store.Operation, w making, s mi
 
 // takeFromStock takes what went in off the lots that were named for it.
 func (d Desk) takeFromStock(ctx context.Context, op store.Operation, w making, s mixing.State, pieces int) error {
-	lots := w.lots()
-	for _, o := range s.FromStock(w.mixing.Work, pieces) {
-		if lots[o.Lot] == "" || o.Amount <= 0 {
-			continue
-		}
-		if err := d.enterFor(ctx, op, store.Account{Lot: lots[o.Lot]}, stock.Used, o.Amount, w.batch.ID); err != nil {
-			return err
-		}
+	lots, err := d.lotsOf(ctx, op, w)
+	if err != nil {
+		return err
 	}
-	return nil
+	return d.takeOff(ctx, op, lots, s.FromStock(w.mixing.Work, pieces), w.batch.ID)
 }
 
 func parts(m chem.Mixture) []store.BatchComponent {

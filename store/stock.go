@@ -15,11 +15,15 @@ type Lot struct {
 	Ingredient  string
 	Name        string
 	SupplierNo  string
-	ExpiresOn   *time.Time
-	Unit        string
-	Price       float64
-	UserID      uint64
-	CreatedAt   time.Time
+	Supplier    string
+	BoughtOn    *time.Time
+	// Authorisation is the number of the product that it is.
+	Authorisation string
+	ExpiresOn     *time.Time
+	Unit          string
+	Price         float64
+	UserID        uint64
+	CreatedAt     time.Time
 }
 
 // StockEntry is a line in the account of a batch or a lot. It is never changed.
@@ -127,6 +131,11 @@ func (o Operation) BoughtOfLots(ctx context.Context) (map[string]float64, error)
 func (o Operation) lefts(ctx context.Context, column string) (map[string]float64, error) {
 	last := o.own(ctx).Table("stock_entries").Where(column + " IS NOT NULL").Select("MAX(seq)").Group("operation_id, " + column)
 	return byID[float64](o.db.WithContext(ctx).Table("stock_entries").Where("seq IN (?)", last).Select(column + " AS id, left_before + amount AS value"))
+}
+
+// OpenedLots tells of each lot when something was taken from it last, in the order of all entries.
+func (o Operation) OpenedLots(ctx context.Context) (map[string]uint64, error) {
+	return byID[uint64](o.own(ctx).Table("stock_entries").Select("lot_id AS id, MAX(seq) AS value").Where("lot_id IS NOT NULL AND kind = 'used'").Group("lot_id"))
 }
 
 // Into lists what went out of lots into a batch.

@@ -109,7 +109,7 @@ const FormicAddsUp = 28
 // FormicAdded is the pure formic acid that each of so many brood boxes got in the 28 days up to
 // a day, in g.
 //
-// Source: docs/sources.md, Bounds and After one another.
+// Source: docs/sources.md, After one another, and docs/sources.md, Bounds.
 func FormicAdded(all []Treatment, boxes int, on calendar.Day) chem.Grams {
 	sum := chem.Milligrams(0)
 	for _, t := range all {

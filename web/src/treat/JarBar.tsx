@@ -60,21 +60,22 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
   const { batch } = jar
   return (
     <>
-      {jar.unsaid && <Unsaid jar={jar} />}
+      {jar.unsaid && <Unsaid jar={jar} method={round.method} />}
       <Pick
         label={text.jarLabel}
         value={batch?.id ?? 'none'}
         options={{
-          none: text.noJar,
           ...named(
             round.batches.map((b) => ({
               id: b.id,
               name: `${text.jar(b.number, b.name)}${b.made ? '' : text.notMade}`,
             })),
           ),
+          none: text.noJar,
         }}
         onChange={jar.choose}
       />
+      {!batch && <p className="quiet">{text.noJarCosts}</p>}
       {batch?.on_hand.keeps === 'past' && <b className={shared.harm}> {text.pastDay}</b>}
       {batch?.too_strong && (
         <p className={shared.harm} role="alert" data-too-strong>
@@ -86,11 +87,18 @@ export const JarChoice = memo(function JarChoice({ round, jar }: Pick<Props, 'ro
 })
 
 /** A batch that never was at the bench is poured only by who says that it was mixed. */
-function Unsaid({ jar }: { jar: Jar }) {
+function Unsaid({ jar, method }: { jar: Jar; method: Schemas['Visit']['method'] }) {
   return (
     <div data-unsaid>
       <p className={shared.harm}>{text.unsaid}</p>
-      <Press outlined says={text.byHand} onPress={jar.sayByHand} data-by-hand />
+      {FACTS[method].vessel === 'jar' ? (
+        <>
+          <Press outlined says={text.byHandRoom} onPress={() => jar.sayByHand('room')} data-by-hand />{' '}
+          <Press outlined says={text.byHandFridge} onPress={() => jar.sayByHand('fridge')} />
+        </>
+      ) : (
+        <Press outlined says={text.byHand} onPress={() => jar.sayByHand(undefined)} data-by-hand />
+      )}
       <br />
       <Link to={`/batches/${jar.batch?.id}`}>{text.toBench}</Link>
     </div>

@@ -62,7 +62,7 @@ export function OneColony(props: Props) {
       seams: hive.boxes.map((b) => b.seams ?? []),
       extras,
       open_s: opened(),
-      ...(given && jar.batch ? { batch_id: jar.batch.id, ...(jar.byHand ? { by_hand: true } : {}) } : {}),
+      ...(given && jar.batch ? { batch_id: jar.batch.id, ...jar.said } : {}),
       ...(given && against !== undefined ? { against } : {}),
       ...what,
     })

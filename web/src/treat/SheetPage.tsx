@@ -169,11 +169,7 @@ function TypeIn({ round, jar, core }: TypeInProps) {
         kind: figure! > 0 ? 'given' : 'skipped',
         amount: figure!,
         asked: amountOf(core, round, c.hive, batch, false).figure,
-        ...(figure! > 0
-          ? batch
-            ? { batch_id: batch.id, ...(jar.byHand ? { by_hand: true } : {}) }
-            : {}
-          : { reason: 'not_given' }),
+        ...(figure! > 0 ? (batch ? { batch_id: batch.id, ...jar.said } : {}) : { reason: 'not_given' }),
       })
     const left = Object.entries(typed.value).filter(([id]) => !ready.some(({ c }) => c.id === id))
     typed.set(Object.fromEntries(left))

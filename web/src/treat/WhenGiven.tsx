@@ -23,11 +23,15 @@ export function useEntered(round: Round) {
 export const enteredFields = (entered: Entered | null) =>
   entered ? { given_on: `${entered.day}T${entered.hour}`, giver: entered.giver } : {}
 
-/** Today as the work knows it: the demo's, or else this phone's own, which is right without signal, too. */
+/**
+ * Today as the work knows it: the server's when the page began, or this phone's own where that is later, which
+ * is right without signal, too. The demo's clock stands still.
+ */
 export function useToday() {
   const { demo, me, now } = useStart()
   const [here] = useState(phoneDay)
-  return demo || me?.practice ? now.slice(0, 10) : here
+  const there = now.slice(0, 10)
+  return demo || me?.practice || there > here ? there : here
 }
 
 function phoneDay() {

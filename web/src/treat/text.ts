@@ -73,6 +73,8 @@ export const text = {
   unsaid:
     'This batch was planned but not finished at the bench. You cannot give any of it until you say that it was mixed.',
   byHand: 'It was mixed without the bench',
+  byHandRoom: 'Mixed without the bench, for today',
+  byHandFridge: 'Mixed without the bench, kept in a locked fridge: a week',
   toBench: 'Go to batch',
   tooStrong: 'Stronger than this job planned: every dose holds more acid than intended.',
   methods: names.methods as Record<string, string>,
@@ -86,7 +88,8 @@ export const text = {
   stopReason: 'Why treat it anyway?',
   stopAgainst: 'Treat it anyway',
   stopPass: 'Skip, next hive',
-  noJar: 'from no batch',
+  noJar: 'not from a recorded batch',
+  noJarCosts: 'Without a batch the record cannot say how much acid it was, nor from which lot.',
   does: (n: number) => `enough for ${n} more`,
   doesAll: (over: string) => `enough for all, ${over} to spare`,
   short: (amount: string) => `${amount} short`,

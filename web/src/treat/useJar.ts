@@ -12,10 +12,15 @@ export interface Jar {
   unsaid: boolean
   /** It was said so on this phone: what is given says it, too. */
   byHand: boolean
+  /** What of it goes with each dose, where it was said so. */
+  said: { by_hand?: true; keeping?: Keeping }
   left: number
   choose: (id: string) => void
-  sayByHand: () => void
+  sayByHand: (keeping: Keeping | undefined) => void
 }
+
+/** How a batch is kept that was mixed without the bench. */
+export type Keeping = 'room' | 'fridge'
 
 /** The jar of a round: one that was made by itself, any other by choice alone. */
 export function useJar(round: Round, waits: readonly Waiting[]): Jar {
@@ -34,7 +39,8 @@ export function useJar(round: Round, waits: readonly Waiting[]): Jar {
       backOf(round, w.amends, batch?.id),
     0,
   )
-  const byHand = batch !== undefined && !batch.made && said.value === batch.id
+  const [saidOf, keeping] = said.value.split(' ')
+  const byHand = batch !== undefined && !batch.made && saidOf === batch.id
   const left = (batch?.on_hand.left ?? 0) - poured
   const { update: choose } = chosen
   const { update: say } = said
@@ -43,11 +49,12 @@ export function useJar(round: Round, waits: readonly Waiting[]): Jar {
       batch,
       unsaid: batch !== undefined && !batch.made && !byHand,
       byHand,
+      said: byHand ? { by_hand: true as const, ...(keeping && { keeping: keeping as Keeping }) } : {},
       left,
       choose: (id) => choose(() => id),
-      sayByHand: () => say(() => batch?.id ?? ''),
+      sayByHand: (how) => say(() => [batch?.id, how].filter(Boolean).join(' ')),
     }),
-    [batch, byHand, left, choose, say],
+    [batch, byHand, keeping, left, choose, say],
   )
 }
 
