@@ -24,7 +24,9 @@ var columns = map[string]string{
 	"CorrectBatch.why": "batch_remarks.text", "Correction.why": "applications.change_reason", "Correction.giver": "applications.giver_name", "Correction.product": "applications.product",
 	"Application.against": "applications.override_reason", "Application.reason": "applications.reason", "Join.login": "users.login",
 	"MakeToken.name": "tokens.name", "SignIn.login": "sign_in_tries.login", "Lot.name": "lots.name", "Lot.supplier_no": "lots.supplier_no", "OtherTreatment.product": "applications.product",
-	"OtherTreatment.rule_worked_under": "applications.rule_words", "SaveYard.name": "yards.name", "SaveYard.place": "yards.place",
+	"OtherTreatment.rule_worked_under": "applications.rule_words", "SaveYard.name": "yards.name", "SaveYard.place": "yards.place", "SaveYard.registration_no": "yards.registration_no",
+	"Settings.holder": "operations.holder", "Settings.holder_address": "operations.holder_address", "Settings.holder_no": "operations.holder_no",
+	"Lot.supplier": "lots.supplier", "Lot.authorisation": "lots.authorisation",
 	"SaveYard.notes": "yards.notes", "SaveYard.deep_from": "yards.deep_from", "SaveYard.deep_to": "yards.deep_to",
 }
 

@@ -13,6 +13,7 @@ import (
 // OfYear is which medicine record is wanted.
 type OfYear struct {
 	Year    int    `query:"year" doc:"The one that goes on when left out."`
+	To      int    `query:"to" doc:"The last of several years; the same when left out."`
 	Yard    string `query:"yard" format:"uuid" doc:"Its id; all when left out."`
 	Columns string `query:"columns" doc:"short (for a hive book) or batches; all of them when left out."`
 }
@@ -24,7 +25,7 @@ type shownOfYear struct {
 }
 
 func (w OfYear) query() app.RecordQuery {
-	return app.RecordQuery{Year: w.Year, Yard: oneSpelling(w.Yard), Template: w.Columns}
+	return app.RecordQuery{Year: w.Year, To: w.To, Yard: oneSpelling(w.Yard), Template: w.Columns}
 }
 
 // recording registers the medicine record of a year.

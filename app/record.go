@@ -1,7 +1,9 @@
 package app
 
 import (
+	"cmp"
 	"context"
+	"fmt"
 	"io"
 	"slices"
 	"strconv"
@@ -20,6 +22,7 @@ import (
 // RecordQuery is which medicine record is wanted.
 type RecordQuery struct {
 	Year     int    // in the operation's time zone; 0: the one that goes on
+	To       int    // the last year of several; 0: the same
 	Yard     string // its id; empty: all
 	Template string // which columns; empty: full
 	First    bool   // of a large operation the yards alone that are shown first
@@ -35,7 +38,12 @@ var templates = map[string][]string{
 // Record is the medicine record of a year: everything given, taken out or amended, by yard
 // and colony. Notes of boards, weights and eggs are no part of it.
 func (d Desk) Record(ctx context.Context, q RecordQuery) (wire.Record, error) {
-	return d.record(ctx, q, "2 Jan 2006")
+	var f fingerprint
+	out, err := d.record(ctx, q, "2 Jan 2006", &f)
+	if out.SoFar == nil {
+		out.Fingerprint = f.String()
+	}
+	return out, err
 }
 
 // readRecord reads what is wanted, into a record without lines.
@@ -44,16 +52,21 @@ func (d Desk) readRecord(q RecordQuery) (wire.Record, error) {
 	if year == 0 {
 		year, _, _ = timeOf(d.today()).Date()
 	}
-	out := wire.Record{Year: year, Columns: templates[q.Template], Yards: []wire.RecordYard{}}
+	out := wire.Record{Year: year, To: cmp.Or(q.To, year), Columns: templates[q.Template], Yards: []wire.RecordYard{}}
 	var l fault.List
 	l.Within("year", float64(year), 2000, 2200, "")
+	l.Within("to", float64(out.To), float64(year), float64(year+mostYears), "")
 	if out.Columns == nil {
 		l.Add("columns", fault.Unknown)
 	}
 	return out, l.Err()
 }
 
-func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.Record, error) {
+// mostYears is over how many years more than one a record goes.
+const mostYears = 20
+
+// record writes it with days in a form, and takes its lines into a fingerprint.
+func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string, f *fingerprint) (wire.Record, error) {
 	out, err := d.readRecord(q)
 	if err != nil {
 		return out, err
@@ -65,7 +78,7 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 		return out, r.err
 	}
 	out.SoFar = of.soFar
-	rows, err := d.op.Recorded(ctx, of.only, from, from.In(d.who.Zone).AddDate(1, 0, 0).UTC())
+	rows, err := d.op.Recorded(ctx, of.only, from, from.In(d.who.Zone).AddDate(out.To-out.Year+1, 0, 0).UTC())
 	if err != nil {
 		return out, err
 	}
@@ -83,12 +96,18 @@ func (d Desk) record(ctx context.Context, q RecordQuery, dayForm string) (wire.R
 		return out, err
 	}
 	out.Years = yearsBetween(d.local(first), d.local(last))
-	place := lo.SliceToMap(of.yards, func(y store.Yard) (string, string) { return y.ID, y.Place })
+	set, err := d.op.Settings(ctx)
+	if err != nil {
+		return out, fmt.Errorf("read who keeps the bees: %w", err)
+	}
+	out.Holder = lo.Compact([]string{set.Holder, set.HolderAddress, set.HolderNo})
+	yards := lo.KeyBy(of.yards, func(y store.Yard) string { return y.ID })
 	write := recordWriter{d: d, dayForm: dayForm, columns: out.Columns}
 	for i, r := range rows { // they come by yard and colony
+		f.add(lines[i])
 		newYard := i == 0 || rows[i-1].YardID != r.YardID
 		if newYard {
-			out.Yards = append(out.Yards, wire.RecordYard{Name: r.Yard, Place: place[r.YardID]})
+			out.Yards = append(out.Yards, wire.RecordYard{Name: r.Yard, Place: yards[r.YardID].Place, No: yards[r.YardID].RegistrationNo})
 		}
 		yard := &out.Yards[len(out.Yards)-1]
 		if newYard || rows[i-1].ColonyID != r.ColonyID {
@@ -229,10 +248,16 @@ func (d Desk) RecordFile(ctx context.Context, q RecordQuery, to io.Writer) error
 	if err != nil {
 		return err
 	}
+	var f fingerprint
+	is, err := d.readRecord(q)
+	if err != nil {
+		return err
+	}
 	r := reading{ctx: ctx}
 	for _, y := range d.shown(&r, q.Yard, false).yards {
-		q.Yard = y.ID
-		record, err := d.record(ctx, q, dateForm)
+		one := q
+		one.Yard = y.ID
+		record, err := d.record(ctx, one, dateForm, &f)
 		if err != nil {
 			return err
 		}
@@ -242,6 +267,9 @@ func (d Desk) RecordFile(ctx context.Context, q RecordQuery, to io.Writer) error
 	}
 	if r.err != nil {
 		return r.err
+	}
+	if err := table.aside(d.fingerprintCells(q, is, f)...); err != nil {
+		return err
 	}
 	return table.end()
 }

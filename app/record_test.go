@@ -3,6 +3,7 @@ package app
 import (
 	"bytes"
 	"encoding/csv"
+	"errors"
 	"slices"
 	"strings"
 	"testing"
@@ -65,8 +66,8 @@ func TestMedicineRecord(t *testing.T) {
 		t.Fatal(err)
 	}
 	table, err := csv.NewReader(&text).ReadAll()
-	if err != nil || len(table) != 5 || !slices.Equal(table[0], []string{"yard", "colony", "day", "treatment", "amount", "withdrawal", "person", "remarks", "amended"}) ||
-		table[1][2] != "2026-11-20" || table[1][5] != "7 days, until 2026-11-27" || table[4][1] != "3" {
+	if err != nil || len(table) != 6 || table[4][0] != "fingerprint" || table[4][1] != r.Fingerprint || !slices.Equal(table[0], []string{"yard", "colony", "day", "treatment", "amount", "withdrawal", "person", "remarks", "amended"}) ||
+		table[1][2] != "2026-11-20" || table[1][5] != "7 days, until 2026-11-27" || table[5][1] != "3" {
 		t.Errorf("%q %v", table, err)
 	}
 }
@@ -128,4 +129,33 @@ func TestMedicineRecordByLocalYear(t *testing.T) {
 	refused(t, err, "year", fault.TooLow)
 	err = v.d.BeginRecordFile(t.Context(), RecordQuery{Template: "all of it"})
 	refused(t, err, "columns", fault.Unknown)
+}
+
+// A record as CSV is verified against the database: as long as its lines are what they were, whatever it is told in;
+// once one of them is another it is not, and a file without a fingerprint is no record.
+func TestRecordIsVerified(t *testing.T) {
+	v := early(t)
+	line := v.givesIn(v.job, "2026-03-08", wire.Application{ColonyID: v.hives[0], BatchID: v.batch, Amount: 30})
+	v.givesIn(v.job, "2026-03-08", wire.Application{ColonyID: v.hives[1], BatchID: v.batch, Amount: 20})
+	for name, q := range map[string]RecordQuery{"short, two years": {Year: 2025, To: 2026, Template: "short"}, "whole": {Year: 2026}} {
+		var file bytes.Buffer
+		if err := v.d.RecordFile(t.Context(), q, &file); err != nil {
+			t.Fatal(name, err)
+		}
+		text := file.String()
+		if lines, err := v.d.app.VerifyRecord(t.Context(), strings.NewReader(text)); err != nil || lines != 2 {
+			t.Errorf("%s: %d lines, %v", name, lines, err)
+		}
+		is, err := v.d.Correct(t.Context(), line.ID, wire.Correction{ID: uuid.NewString(), Why: "misread", Amount: new(line.Amount - 1)})
+		if err != nil {
+			t.Fatal(err)
+		}
+		line = is
+		if _, err := v.d.app.VerifyRecord(t.Context(), strings.NewReader(text)); !errors.Is(err, ErrRecordDiffers) {
+			t.Errorf("%s: a line was changed, and it is verified: %v", name, err)
+		}
+	}
+	if _, err := v.d.app.VerifyRecord(t.Context(), strings.NewReader("yard,colony\nA,A1\n")); !errors.Is(err, ErrNoRecord) {
+		t.Errorf("no record: %v", err)
+	}
 }

@@ -23,6 +23,7 @@ func (d Desk) Settings(ctx context.Context) (wire.Settings, error) {
 	set, me := all(&r, d.op.Settings), by(&r, d.app.store.People().User, d.who.User)
 	return wire.Settings{
 		Writes: writesOf(set, store.Form{}), TimeZone: set.TimeZone, Forecast: set.ForecastURL, Version: set.Version,
+		Holder: set.Holder, Address: set.HolderAddress, HolderNo: set.HolderNo,
 		Own: wire.OwnForm(me.Form), Forecasts: d.app.set.Weather != nil,
 	}, r.err
 }
@@ -59,6 +60,7 @@ func (d Desk) ChangeSettings(ctx context.Context, in wire.Settings) (wire.Settin
 	row := store.Settings{
 		ID: d.who.Operation, TimeZone: zone.String(), Form: store.Form(in.Form), Currency: in.Currency, Seasons: seasons,
 		ForecastURL: in.Forecast, Version: in.Version,
+		Holder: strings.TrimSpace(in.Holder), HolderAddress: strings.TrimSpace(in.Address), HolderNo: strings.TrimSpace(in.HolderNo),
 	}
 	read := func(ctx context.Context, _ string) (store.Settings, error) { return d.op.Settings(ctx) }
 	same := func(is store.Settings) bool { return reflect.DeepEqual(is, row) }

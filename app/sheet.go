@@ -31,10 +31,15 @@ func (s *sheet) row(cells ...string) error {
 	return s.table.Write(cells)
 }
 
+// aside writes a row that is none of those that are counted.
+func (s *sheet) aside(cells ...string) error {
+	row := make([]string, s.wide)
+	copy(row, cells)
+	return s.table.Write(row)
+}
+
 func (s *sheet) end() error {
-	last := make([]string, s.wide)
-	last[0], last[1] = lastLine, strconv.Itoa(s.rows)
-	if err := s.table.Write(last); err != nil {
+	if err := s.aside(lastLine, strconv.Itoa(s.rows)); err != nil {
 		return err
 	}
 	s.table.Flush()

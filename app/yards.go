@@ -25,7 +25,7 @@ func (d Desk) Yards(ctx context.Context) (wire.YardList, error) {
 }
 
 func yardOf(y store.Yard, colonies int) wire.Yard {
-	return wire.Yard{ID: y.ID, Name: y.Name, Place: y.Place, Latitude: y.Latitude, DeepFrom: deep(y).from(), DeepTo: deep(y).to(), Notes: y.Notes, Version: y.Version, Colonies: colonies}
+	return wire.Yard{ID: y.ID, Name: y.Name, Place: y.Place, Latitude: y.Latitude, DeepFrom: deep(y).from(), DeepTo: deep(y).to(), Notes: y.Notes, No: y.RegistrationNo, Version: y.Version, Colonies: colonies}
 }
 
 // deepest cluster of a yard: the keeper's own, or by the latitude.
@@ -75,7 +75,7 @@ func (d Desk) saveYard(ctx context.Context, id string, in wire.SaveYard) (wire.Y
 	if err := l.Err(); err != nil {
 		return wire.YardWhole{}, err
 	}
-	y := store.Yard{ID: id, Name: name, Place: strings.TrimSpace(in.Place), Latitude: *in.Latitude, DeepFrom: in.DeepFrom, DeepTo: in.DeepTo, Notes: strings.TrimSpace(in.Notes), Version: in.Version, CreatedAt: d.stamp()}
+	y := store.Yard{ID: id, Name: name, Place: strings.TrimSpace(in.Place), Latitude: *in.Latitude, DeepFrom: in.DeepFrom, DeepTo: in.DeepTo, Notes: strings.TrimSpace(in.Notes), RegistrationNo: strings.TrimSpace(in.No), Version: in.Version, CreatedAt: d.stamp()}
 	var err error
 	if id == "" {
 		y.ID = newID(in.ID)

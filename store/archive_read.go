@@ -14,6 +14,7 @@ import (
 	"strings"
 	"time"
 
+	"github.com/samber/lo"
 	"gorm.io/gorm"
 )
 
@@ -175,8 +176,12 @@ func (o Operation) readTable(ctx context.Context, packed *zip.Reader, name, tabl
 	return o.write(ctx, table, columns, rows)
 }
 
-// write inserts rows in their order. A column that a line leaves out is NULL.
+// write inserts rows in their order. A column that a line leaves out is NULL; one that all leave out, as an
+// older Keeler did not know it, is what a new row has.
 func (o Operation) write(ctx context.Context, table string, columns []column, rows []map[string]any) error {
+	columns = lo.Filter(columns, func(c column, _ int) bool {
+		return lo.SomeBy(rows, func(r map[string]any) bool { return lo.HasKey(r, c.Name) })
+	})
 	names := []string{"`operation_id`"}
 	for _, c := range columns {
 		names = append(names, "`"+c.Name+"`")

@@ -20,6 +20,8 @@ type Settings struct {
 	Currency string
 	// Seasons are its own names of them, winter first; empty: the usual ones.
 	Seasons []string `gorm:"serializer:json"`
+	// Who keeps the bees, where, and by which number an authority knows it.
+	Holder, HolderAddress, HolderNo string
 	// ForecastURL is whom it asks for the weather; empty: whom the server asks.
 	ForecastURL string
 	// KeptUntil is set once the operation is closed: the last day on which its register is there.
@@ -39,7 +41,7 @@ func (o Operation) Settings(ctx context.Context) (Settings, error) {
 // ChangeSettings writes them over the version before; ErrStale when somebody else was faster.
 func (o Operation) ChangeSettings(ctx context.Context, s Settings) error {
 	return orElse(ErrStale, o.db.WithContext(ctx).Model(&Settings{}).Where("id = ? AND version = ?", o.id, s.Version-1).
-		Select("TimeZone", "Units", "Hours", "Dates", "Currency", "Seasons", "ForecastURL", "Version").Updates(s))
+		Select("TimeZone", "Units", "Hours", "Dates", "Currency", "Seasons", "ForecastURL", "Holder", "HolderAddress", "HolderNo", "Version").Updates(s))
 }
 
 // SetForm is how a person would have figures and days.

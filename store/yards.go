@@ -18,8 +18,10 @@ type Yard struct {
 	DeepFrom    string // month and day; empty: by the latitude
 	DeepTo      string
 	Notes       string
-	Version     int
-	CreatedAt   time.Time
+	// RegistrationNo is the number by which an authority knows it.
+	RegistrationNo string
+	Version        int
+	CreatedAt      time.Time
 }
 
 // ErrStale is returned when somebody else changed a row meanwhile.
@@ -47,7 +49,7 @@ func (o Operation) AddYard(ctx context.Context, y *Yard) error {
 // ChangeYard writes a yard over the version that it carries.
 func (o Operation) ChangeYard(ctx context.Context, y Yard) error {
 	y.Version++
-	return o.change(ctx, &y, y.ID, y.Version, "name", "place", "latitude", "deep_from", "deep_to", "notes")
+	return o.change(ctx, &y, y.ID, y.Version, "name", "place", "latitude", "deep_from", "deep_to", "notes", "registration_no")
 }
 
 // Colony reads one, living or not.

@@ -26,6 +26,9 @@ type Settings struct {
 	Writes
 	TimeZone string `json:"time_zone" maxLength:"64" doc:"IANA name of the zone whose days are the operation's."`
 	Forecast string `json:"forecast,omitempty" maxLength:"300" doc:"Address of a service of forecasts, as docs/formats/forecast.md has it; that of the server when left out."`
+	Holder   string `json:"holder,omitempty" maxLength:"120" doc:"Who keeps the bees, as the medicine record says it."`
+	Address  string `json:"holder_address,omitempty" maxLength:"300"`
+	HolderNo string `json:"holder_no,omitempty" maxLength:"60" doc:"The number by which an authority knows the holder."`
 	Version  int    `json:"version" doc:"Counts the changes; a change names the one that it was made over, plus one."`
 	// What cannot be changed here.
 	Own       OwnForm `json:"own" readOnly:"true" doc:"How who asks would have them instead."`

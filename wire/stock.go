@@ -60,6 +60,9 @@ type Lot struct {
 	Ingredient string  `json:"ingredient" enum:"acid,sugar,glycerol,tablets,ready_mix,formic,carrier,product,ready_pads,filter" doc:"Carrier: strips or sponges. Product: a solution ready to use. Filter: of a mask."`
 	Name       string  `json:"name" minLength:"1" maxLength:"80" doc:"What the keeper calls it."`
 	SupplierNo string  `json:"supplier_no,omitempty" maxLength:"60" doc:"The supplier's batch number."`
+	Supplier   string  `json:"supplier,omitempty" maxLength:"120" doc:"Of whom it was bought."`
+	BoughtOn   string  `json:"bought_on,omitempty" doc:"2006-01-02."`
+	Authorised string  `json:"authorisation,omitempty" maxLength:"60" doc:"The authorisation number of the product that it is."`
 	ExpiresOn  string  `json:"expires_on,omitempty" doc:"2006-01-02."`
 	Amount     float64 `json:"amount,omitempty" doc:"Bought, in its unit: g, mL of a product, pieces of what is counted."`
 	Price      float64 `json:"price,omitempty" doc:"For a kilogram or litre, or for a piece; left out when not said."`

@@ -7,6 +7,7 @@ type Yard struct {
 	Place    string  `json:"place,omitempty" doc:"In words."`
 	Latitude float64 `json:"latitude" doc:"Degrees, negative in the south."`
 	Notes    string  `json:"notes,omitempty"`
+	No       string  `json:"registration_no,omitempty" doc:"The number by which an authority knows it."`
 	DeepFrom string  `json:"deep_from,omitempty" doc:"Month and day from which its colonies sit in their deepest cluster, 12-01; left out where they never do."`
 	DeepTo   string  `json:"deep_to,omitempty" doc:"And until which."`
 	Version  int     `json:"version" doc:"Rises with every change; a change names the version it was made from."`
@@ -22,6 +23,7 @@ type SaveYard struct {
 	DeepFrom string   `json:"deep_from,omitempty" maxLength:"5" doc:"As a month and day, 12-01, both or neither; by the latitude when left out."`
 	DeepTo   string   `json:"deep_to,omitempty" maxLength:"5"`
 	Notes    string   `json:"notes,omitempty" maxLength:"2000"`
+	No       string   `json:"registration_no,omitempty" maxLength:"60" doc:"The number by which an authority knows it."`
 	Version  int      `json:"version,omitempty" doc:"When one is changed: the version that was seen, from 1."`
 }
 

@@ -30,6 +30,7 @@ type commandLine struct {
 	Migrate     migrateCommand     `cmd:"" help:"Bring the database to the newest schema, telling what is done, then stop."`
 	Backup      backupCommand      `cmd:"" help:"Back the database up into one file, while it is served or not."`
 	Restore     restoreCommand     `cmd:"" help:"Read a backup into an empty data folder or database."`
+	Verify      verifyCommand      `cmd:"" help:"Hold a medicine record, exported as CSV, against the database."`
 	Unit        unitCommand        `cmd:"" help:"Print a systemd unit (docs/operations.md)."`
 	Cert        certCommand        `cmd:"" help:"Make a certificate for HTTPS in the local network."`
 	Weather     weatherCommand     `cmd:"" help:"Serve simulated forecasts on --addr, to try --forecast with."`

@@ -18,6 +18,18 @@ ALTER TABLE applications
   ADD FOREIGN KEY IF NOT EXISTS applications_recorder (recorder_id) REFERENCES users (id),
   ADD FOREIGN KEY IF NOT EXISTS applications_card (operation_id, card_id) REFERENCES label_cards (operation_id, id);
 
+-- Who keeps the bees, and where things come from, as an inspector asks for it.
+ALTER TABLE operations
+  ADD COLUMN IF NOT EXISTS holder VARCHAR(120) NOT NULL DEFAULT '' COMMENT 'who keeps the bees',
+  ADD COLUMN IF NOT EXISTS holder_address VARCHAR(300) NOT NULL DEFAULT '',
+  ADD COLUMN IF NOT EXISTS holder_no VARCHAR(60) NOT NULL DEFAULT '' COMMENT 'by which an authority knows the holder';
+ALTER TABLE yards
+  ADD COLUMN IF NOT EXISTS registration_no VARCHAR(60) NOT NULL DEFAULT '' COMMENT 'by which an authority knows it';
+ALTER TABLE lots
+  ADD COLUMN IF NOT EXISTS supplier VARCHAR(120) NOT NULL DEFAULT '' COMMENT 'of whom it was bought',
+  ADD COLUMN IF NOT EXISTS bought_on DATE NULL,
+  ADD COLUMN IF NOT EXISTS authorisation VARCHAR(60) NOT NULL DEFAULT '' COMMENT 'number of the product that it is';
+
 -- What a line says by its job, and an amendment by the line that was written first.
 UPDATE applications a JOIN jobs j ON j.operation_id = a.operation_id AND j.id = a.job_id SET a.card_id = j.card_id WHERE j.card_id IS NOT NULL;
 
@@ -35,6 +47,9 @@ SET a.giver_id = f.user_id, a.recorder_id = f.user_id, a.recorded_at = f.created
 WHERE a.recorder_id IS NULL;
 
 -- +goose Down
+ALTER TABLE operations DROP COLUMN IF EXISTS holder, DROP COLUMN IF EXISTS holder_address, DROP COLUMN IF EXISTS holder_no;
+ALTER TABLE yards DROP COLUMN IF EXISTS registration_no;
+ALTER TABLE lots DROP COLUMN IF EXISTS supplier, DROP COLUMN IF EXISTS bought_on, DROP COLUMN IF EXISTS authorisation;
 UPDATE applications SET withdrawal_days = 0 WHERE withdrawal_days IS NULL;
 ALTER TABLE applications
   DROP CONSTRAINT IF EXISTS applications_entered,

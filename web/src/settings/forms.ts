@@ -46,8 +46,12 @@ export const operationPanel = (now: Schemas['Settings']): Panel<OperationKey> =>
     },
     ...entries((_, options) => options),
     { of: 'currency', as: 'words', label: text.currency, most: 8, hint: () => text.currencyHint },
+    { of: 'holder', as: 'words', label: text.holder, most: 120, hint: () => text.holderHint },
+    { of: 'holder_address', as: 'words', label: text.holderAddress, most: 300 },
+    { of: 'holder_no', as: 'words', label: text.holderNo, most: 60 },
     { of: 'forecast', as: 'words', label: text.forecast, hint: () => text.forecastHint(now.forecasts) },
   ],
 })
 
-export type OperationKey = keyof Form | 'time_zone' | 'currency' | 'forecast'
+export type OperationKey =
+  keyof Form | 'time_zone' | 'currency' | 'holder' | 'holder_address' | 'holder_no' | 'forecast'

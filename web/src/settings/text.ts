@@ -23,6 +23,10 @@ export const text = {
   seasonsAsk: 'What you call the seasons',
   seasonsHint: 'Leave all empty for the usual names.',
   seasons: Object.values(seasons),
+  holder: 'Holder of the bees',
+  holderHint: 'Printed on every page of the medicine record.',
+  holderAddress: 'Address',
+  holderNo: 'Registration number',
   forecast: 'Weather forecast service',
   forecastHint: (server: boolean) =>
     server ? 'Leave empty to use the server’s own.' : 'Leave empty to enter the weather yourself on Decide.',

@@ -12,7 +12,7 @@ interface Props {
   onClose: () => void
 }
 
-type Key = 'id' | 'name' | 'place' | 'latitude' | 'deep_from' | 'deep_to' | 'notes'
+type Key = 'id' | 'name' | 'place' | 'latitude' | 'deep_from' | 'deep_to' | 'registration_no' | 'notes'
 
 const YARD = (isNew: boolean): Panel<Key> => ({
   title: '',
@@ -23,6 +23,7 @@ const YARD = (isNew: boolean): Panel<Key> => ({
     { of: 'latitude', label: text.latitude, hint: () => text.latitudeHint },
     { of: 'deep_from', as: 'words', label: text.deep_from, hint: () => text.deepHint, when: () => !isNew },
     { of: 'deep_to', as: 'words', label: text.deep_to, when: () => !isNew },
+    { of: 'registration_no', as: 'words', label: text.registrationNo, most: 60 },
     { of: 'notes', as: 'lines', label: text.notes },
   ],
 })

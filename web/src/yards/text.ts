@@ -83,6 +83,7 @@ export const text = {
   noCounts: 'No counts yet.',
   noTreatments: 'No treatments recorded.',
   recall: 'Lots that reached it',
+  registrationNo: 'Registration number of the yard',
   twiceADay: 'two doses of one acid on this day',
   carried: 'before the split or uniting',
   stillIn: 'still in the hive',

@@ -22,7 +22,7 @@ import type { Schemas } from '../../api/client'
 import styles from './RecordPage.module.css'
 import { text } from './text'
 
-const wanted = (years: readonly number[], yards: Options): Panel<'year' | 'yard' | 'columns'> => ({
+const wanted = (years: readonly number[], yards: Options): Panel<'year' | 'to' | 'yard' | 'columns'> => ({
   title: text.wanted,
   entries: [
     {
@@ -30,6 +30,12 @@ const wanted = (years: readonly number[], yards: Options): Panel<'year' | 'yard'
       label: text.year,
       list: true,
       options: Object.fromEntries(years.map((y) => [y, `${y}`])),
+    },
+    {
+      of: 'to',
+      label: text.to,
+      list: true,
+      options: { '': text.sameYear, ...Object.fromEntries(years.map((y) => [y, `${y}`])) },
     },
     { of: 'yard', label: text.yard, list: true, options: { '': text.allYards, ...yards } },
     { of: 'columns', label: text.columns, list: true, options: text.templates },
@@ -45,8 +51,10 @@ export default function RecordPage() {
     year: now.slice(0, 4),
   }))
   const year = Number(typed.year)
+  const to = Math.max(year, Number(typed.to || 0))
   const query = {
     year,
+    ...(to > year && { to }),
     ...(typed.yard && { yard: typed.yard }),
     ...(typed.columns && { columns: typed.columns }),
   }
@@ -57,7 +65,7 @@ export default function RecordPage() {
   const years = [year, ...(record?.years ?? [])]
   return (
     <main className={styles.page} data-record>
-      <h1>{text.title(year)}</h1>
+      <h1>{text.title(year, to)}</h1>
       <p className={styles.whose}>
         {me?.operation} · {text.printed(date(now.slice(0, 10)))} · {text.zone(me?.time_zone ?? '')}{' '}
         <SoFar of={record?.so_far} />
@@ -66,7 +74,7 @@ export default function RecordPage() {
         <Entries of={wanted(years, named(yards.data))} typed={typed} change={change} />
         <Press main says={text.print} off={record?.so_far !== undefined} onPress={() => print()} />
         <Button
-          href={`/api/export/record?${new URLSearchParams({ ...query, year: `${year}` }).toString()}`}
+          href={`/api/export/record?${new URLSearchParams({ ...query, year: `${year}`, to: `${to}` }).toString()}`}
           data-csv
         >
           {text.csv}
@@ -75,12 +83,14 @@ export default function RecordPage() {
       {!record ? (
         <Waiting query={asked.query} />
       ) : record.lines === 0 && !record.so_far ? (
-        <p>{text.none(year)}</p>
+        <p>{text.none(year, to)}</p>
       ) : (
         <>
           {record.yards.map((y, i) => (
-            <Yard key={y.name} yard={y} columns={record.columns}>
-              {i + 1 === record.yards.length && !record.so_far && <Sum lines={record.lines} />}
+            <Yard key={y.name} yard={y} holder={record.holder ?? []} columns={record.columns}>
+              {i + 1 === record.yards.length && !record.so_far && (
+                <Sum lines={record.lines} fingerprint={record.fingerprint ?? ''} />
+              )}
             </Yard>
           ))}
         </>
@@ -90,10 +100,13 @@ export default function RecordPage() {
 }
 
 /** How many lines there are, and where to sign for them. */
-const Sum = ({ lines }: { lines: number }) => (
+const Sum = ({ lines, fingerprint }: { lines: number; fingerprint: string }) => (
   <>
     <p className={styles.sum} data-lines>
       {text.lines(lines)}
+    </p>
+    <p className="quiet" data-fingerprint>
+      {text.fingerprint} {fingerprint.match(/.{1,8}/g)?.join(' ')}
     </p>
     <dl className={styles.sign}>
       {text.sign.map((of) => (
@@ -108,20 +121,30 @@ const Sum = ({ lines }: { lines: number }) => (
 
 interface YardProps {
   yard: Schemas['RecordYard']
+  /** Who keeps the bees, on every page. */
+  holder: readonly string[]
   columns: string[]
   /** What ends the book, under the heads of the last table: nobody signs a sheet with nothing on it. */
   children: ReactNode
 }
 
-function Yard({ yard, columns, children }: YardProps) {
+function Yard({ yard, holder, columns, children }: YardProps) {
   return (
     <section data-record-yard={yard.name}>
       <h2>
-        {yard.name} {yard.place && <small className="quiet">{yard.place}</small>}
+        {yard.name}{' '}
+        <small className="quiet">
+          {[yard.place, yard.registration_no && text.yardNo(yard.registration_no)]
+            .filter(Boolean)
+            .join(' · ')}
+        </small>
       </h2>
       <div className={styles.wide} role="region" aria-label={yard.name} tabIndex={0}>
         <table className={styles.table}>
           <thead>
+            <tr className={styles.whosePage}>
+              <td colSpan={columns.length + 1}>{[...holder, yard.name].join(' · ')}</td>
+            </tr>
             <tr>
               <th>{text.hive}</th>
               {columns.map((c) => (
@@ -140,7 +163,7 @@ function Yard({ yard, columns, children }: YardProps) {
                     ))}
                   </tr>
                   {l.remarks?.map((remark) => (
-                    <tr key={remark} className={styles.change} data-remark>
+                    <tr key={remark} className={styles.remark} data-remark>
                       <td />
                       <td colSpan={columns.length}>{told(remark)}</td>
                     </tr>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { ask, Press, queries, tenths, Waiting } from '../../kit'
+import { ask, date, Press, queries, tenths, Waiting } from '../../kit'
 import { client, data } from '../../api/client'
 import styles from '../book.module.css'
 import { Entries } from '../Entries'
@@ -25,6 +25,10 @@ export default function LotPage() {
         {tenths(lot.left)} <small>{unit}</small>
       </p>
       {lot.supplier_no && <p>{text.supplier(lot.supplier_no)}</p>}
+      {(lot.supplier || lot.bought_on) && (
+        <p>{text.boughtFrom(lot.supplier ?? '', lot.bought_on ? date(lot.bought_on) : '')}</p>
+      )}
+      {lot.authorisation && <p>{text.authorised(lot.authorisation)}</p>}
       {lot.use_by && <UseBy useBy={lot.use_by} keeps={lot.keeps} />}
       <p>
         <Press outlined says={text.recall} to={`/recall?lot=${id}`} data-to-recall />

@@ -26,6 +26,12 @@ export const text = {
   what: 'What',
   name: 'Name',
   supplierNo: 'Lot number on it',
+  supplierName: 'Bought from',
+  boughtOn: 'Bought on',
+  authorisation: 'Authorisation number of the product',
+  boughtFrom: (from: string, on: string) =>
+    `bought ${[from && `from ${from}`, on && `on ${on}`].filter(Boolean).join(' ')}`,
+  authorised: (no: string) => `authorisation no. ${no}`,
   expires: 'Expires',
   expiresHint: 'leave empty if it does not say',
   amount: 'How much',
