@@ -13,6 +13,8 @@ import (
 	"strings"
 	"sync"
 	"time"
+
+	"keeler/guard"
 )
 
 // Every is how often a reading is sent.
@@ -37,7 +39,7 @@ type Instrument interface {
 func Serve(ctx context.Context, listener net.Listener, i Instrument) error {
 	s := &server{is: i, to: map[net.Conn]struct{}{}}
 	context.AfterFunc(ctx, func() { _ = listener.Close() })
-	go s.run(ctx)
+	go func() { _ = guard.Try(func() error { s.run(ctx); return nil }) }()
 	for {
 		conn, err := listener.Accept()
 		if err != nil {
@@ -48,7 +50,7 @@ func Serve(ctx context.Context, listener net.Listener, i Instrument) error {
 			return err
 		}
 		s.join(conn)
-		go s.listen(conn)
+		go func() { _ = guard.Try(func() error { s.listen(conn); return nil }) }()
 	}
 }
 

@@ -8,6 +8,8 @@ import (
 	"sync"
 	"sync/atomic"
 
+	"keeler/guard"
+
 	"github.com/go-sql-driver/mysql"
 )
 
@@ -37,7 +39,7 @@ func NewLine(dsn string) (*Line, string, error) {
 		return nil, "", err
 	}
 	l := &Line{listener: listener, to: config.Addr}
-	go l.accept()
+	go func() { _ = guard.Try(func() error { l.accept(); return nil }) }()
 	return l, strings.Replace(dsn, config.Addr, listener.Addr().String(), 1), nil
 }
 
@@ -101,8 +103,8 @@ func (l *Line) accept() {
 		l.ends = append(l.ends, client, server)
 		l.mu.Unlock()
 		lose := new(atomic.Bool)
-		go l.answer(client, server, lose)
-		go l.carry(client, server, lose)
+		go func() { _ = guard.Try(func() error { l.answer(client, server, lose); return nil }) }()
+		go func() { _ = guard.Try(func() error { l.carry(client, server, lose); return nil }) }()
 	}
 }
 

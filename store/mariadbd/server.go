@@ -11,7 +11,6 @@ import (
 	"crypto/rand"
 	"database/sql"
 	"errors"
-	"keeler/guard"
 	"net"
 	"os"
 	"os/exec"
@@ -21,6 +20,8 @@ import (
 	"sync"
 	"syscall"
 	"time"
+
+	"keeler/guard"
 
 	_ "github.com/go-sql-driver/mysql"
 )
