@@ -47,7 +47,7 @@ var screens = [][2]string{
 	{"/compare?by=groups&comparison=5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e9201", "[data-pairs]"},
 	{"/register", "main h1"},
 	{"/record", "[data-lines]"},
-	{"/recall?batch=5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004", "[data-recall]"},
+	{"/recall?batch=5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e0004", "main h2"},
 	{"/stock", "main h1"},
 	{"/stock/5b0f0f5e-6a0e-4b5e-9a51-0d5b1c9e000a", "[data-left]"},
 	{"/more", "main h1"},

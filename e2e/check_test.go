@@ -100,7 +100,7 @@ func TestJobChecked(t *testing.T) {
 	p.click(`[data-job="Ropewalk, midwinter dribble 2025"]`)
 	p.says("[data-job-check]", "R4, R6 left untreated as controls")
 	// By rates: 9.07 a day before in six hives, 1.25 after; 2.71 and 2.8 in the two: 1 − 0.1378 ÷ 1.0316.
-	p.says("[data-result]", "87", "against 2 left untreated", "It worked")
+	p.says("[data-result]", "87", "95 %: 0 to", "against 2 left untreated", "It points that way, no more")
 	p.says(`[data-colony="R2"]`, "Sealed brood was seen on 9 Dec 2025")
 	p.says(`[data-colony="R7"]`, "Only 4 mites before")
 	p.says("[data-reach]", "100 of 100 mites could be reached")

@@ -364,7 +364,7 @@ func TestARound(t *testing.T) {
 	other.fill("amount", "6")
 	other.fill("why", "the syringe leaked")
 	other.click("[data-save-form=correct]")
-	other.says("[data-register]", "Changed on", "amount 7 mL → 6 mL", "the syringe leaked")
+	other.says("[data-register]", "Changed on", "amount 8 mL → 6 mL", "the syringe leaked")
 	other.neverNaN()
 
 	// Another jar, planned with 4 mL a seam and a gun of 2 mL: the round doses by that.

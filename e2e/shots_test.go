@@ -111,7 +111,7 @@ func onBench(method, step string) []browser.Action {
 	return []browser.Action{
 		click(`[data-choose="` + method + `"]`), shown("[data-dose]"), click("[data-save]"), click("[data-to-bench]"),
 		shown("[data-begin]"), typed(`[data-path="vessel_ml"] input`, "500"), click("[data-begin-yes]"),
-		shown(`[data-step="water_test"]`), click("[data-third]"), shown(`[data-step="` + step + `"] [data-reading]`),
+		shown(`[data-step="` + step + `"] [data-reading]`),
 	}
 }
 

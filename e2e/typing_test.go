@@ -15,7 +15,7 @@ func TestTwoInputsAndUnits(t *testing.T) {
 	p := open(t, up(t, false).URL, browser.Desk)
 	p.fill("mean.seams", "52")
 	p.fill("mean.colonies", "8")
-	p.says("[data-docket]", "Weigh for 296 mL", "6.5 seams a colony is an average")
+	p.says("[data-docket]", "Weigh for 296 mL")
 	p.says(`[data-line="Oxalic dihydrate"]`, "10.4 g")
 	p.says(`[data-line="Sugar"]`, "178 g")
 
