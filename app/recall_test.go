@@ -110,6 +110,9 @@ func TestBatchFoundWrong(t *testing.T) {
 	if off(is.OADMg, 30*44.7, 5) || !slices.Contains(is.Flags, "batch_wrong") || is.ChangeWhy != "the acid was 45 g" || is.Amends != line.ID || is.By != line.By {
 		t.Errorf("the dose: %+v", is)
 	}
+	if len(is.Changes) != 1 || len(is.Changes[0].What) != 1 || !strings.Contains(is.Changes[0].What[0], "→ 1341 mg oxalic acid dihydrate") {
+		t.Errorf("what was changed: %+v", is.Changes)
+	}
 	if n := calls(v.today())["batch_wrong"]; n != 1 {
 		t.Errorf("Today tells of %d hives", n)
 	}

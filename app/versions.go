@@ -37,11 +37,18 @@ func (d Desk) differences(was, is store.Application) []string {
 	if b.Kind == string(treatment.Skipped) && b.Reason == treatment.TakenBack {
 		return []string{words.Undone(lo.CoalesceOrEmpty(amount(a), what(a)))}
 	}
+	acids := func(l wire.Application) string {
+		if a.Amount != b.Amount || a.BatchID != b.BatchID {
+			return "" // it follows from these
+		}
+		return words.Acids(l.OADMg, l.FormicMg)
+	}
 	const hour = "2006-01-02 15:04"
 	var out []string
 	for _, c := range []struct{ code, from, to string }{
 		{"what", what(a), what(b)},
 		{"amount", amount(a), amount(b)},
+		{"acids", acids(a), acids(b)},
 		{"batch", words.BatchNo(a.BatchNumber), words.BatchNo(b.BatchNumber)},
 		{"colony", a.Colony, b.Colony},
 		{"given", a.GivenAt.Format(hour), b.GivenAt.Format(hour)},

@@ -51,7 +51,7 @@ func TestRecordIsWhatHappened(t *testing.T) {
 	o.member("Third", "keeper")
 
 	p := entered(t, s.URL+"/rounds/"+job.ID+"/"+sunday, browser.Phone)
-	p.says(`[data-when="today"]`, "Planned for Sun 6 Dec", "Today is Fri 4 Dec", "recorded as given today")
+	p.says(`[data-when="today"]`, "Planned for Sun 6 Dec", "given today, Fri 4 Dec")
 	p.byHand("No. 1 Big jar")
 	p.given()
 	p.until(`document.querySelector('[data-signal="sent"][data-waiting="0"]') !== null`)

@@ -96,7 +96,7 @@ func TestByKeyboardFromCountToRegister(t *testing.T) {
 	p.keys(kb.Enter)
 	p.do(shown("[data-ready]"))
 	p.tabs(`e.matches('[data-jar] select')`)
-	p.tabs(`e.selectedOptions[0].text.includes('not mixed at the bench')`, kb.ArrowDown)
+	p.tabs(`e.selectedOptions[0].text.includes('not mixed at the bench')`, kb.ArrowUp)
 	p.tabsTo("[data-by-hand]")
 	p.keys(kb.Enter)
 	p.do(shown("[data-given]:enabled"))

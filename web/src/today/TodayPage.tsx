@@ -7,7 +7,7 @@ import { useNewest } from '../followup/useNewest'
 import { useTaskKeys } from '../followup/useTaskKeys'
 import { date, longDay, Press, SoFar, todayQuery, useShownFirst, Waiting } from '../kit'
 import { Band } from './Band'
-import { CallRow } from './CallRow'
+import { CallRow, harms } from './CallRow'
 import { text } from './text'
 import { Together } from './Together'
 import styles from './TodayPage.module.css'
@@ -23,7 +23,8 @@ export default function TodayPage() {
 
 function Whole({ of: t }: { of: Schemas['Today'] }) {
   const stands = (state: string) => t.followups.filter((f) => f.state === state)
-  const urgent = t.calls.filter((c) => c.urgent)
+  const harm = t.calls.filter(harms)
+  const urgent = t.calls.filter((c) => c.urgent && !harms(c))
   const other = t.calls.filter((c) => !c.urgent)
   const unmixed = new Set(t.along.mix.map((job) => job.id))
   const nothing = !t.so_far && t.followups.length + t.calls.length === 0
@@ -40,6 +41,7 @@ function Whole({ of: t }: { of: Schemas['Today'] }) {
             {text.oldBackup(t.backup.on && date(t.backup.on), t.backup.days ?? 0)}
           </Alert>
         )}
+        <Lines title={text.harm} tasks={[]} calls={harm} unmixed={unmixed} today={t.today} />
         <Band band={t.band} today={t.today} />
         {nothing && <Nothing hives={t.hives} />}
         <Lines title={text.late} tasks={stands('late')} unmixed={unmixed} today={t.today} />

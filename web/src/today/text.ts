@@ -6,6 +6,7 @@ export const text = {
     on
       ? `The last good backup was made ${days} days ago, on ${on}. Tell whoever runs your Keeler.`
       : 'There is no good backup yet. Tell whoever runs your Keeler.',
+  harm: 'Before anything else',
   late: 'Late',
   now: 'Now',
   next: 'Next',

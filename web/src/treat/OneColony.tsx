@@ -81,6 +81,11 @@ export function OneColony(props: Props) {
           {colony.yard} · {text.position(...place)}
         </span>
       </header>
+      <ul className={styles.wear} aria-label={text.wear}>
+        {round.gear.map((g) => (
+          <li key={g}>{docketText.gear[g] ?? g}</li>
+        ))}
+      </ul>
       {done ? (
         <Done round={round} records={records} onUndo={props.onUndo} />
       ) : round.act !== 'give' ? (
@@ -160,11 +165,6 @@ export function OneColony(props: Props) {
       )}
       <nav className={styles.way}>
         <Press says={text.last} off={!props.onBack} onPress={props.onBack} />
-        <ul className={styles.wear} aria-label={text.wear}>
-          {round.gear.map((g) => (
-            <li key={g}>{docketText.gear[g] ?? g}</li>
-          ))}
-        </ul>
         <Press says={text.next} onPress={props.onNext} data-next />
       </nav>
     </section>

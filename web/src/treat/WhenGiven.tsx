@@ -74,7 +74,9 @@ export function WhenGiven({ round, entered, onEntered, always }: Props) {
   if (round.day === today && !always) return null
   return (
     <p className={styles.head} role="status" data-when="today">
-      {round.day !== today && text.plannedFor(dayMonth(round.day))} {text.givenToday(dayMonth(today))}{' '}
+      {round.day === today
+        ? text.givenToday(dayMonth(today))
+        : text.plannedFor(dayMonth(round.day), dayMonth(today))}{' '}
       {(round.day < today || always) && (
         <Press outlined says={text.givenEarlier} onPress={() => setAsking(true)} data-given-earlier />
       )}

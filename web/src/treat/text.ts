@@ -24,8 +24,8 @@ export const text = {
   unknown: 'There is no round at this address.',
   noCore: 'Keeler’s dose rules have not loaded, so no doses are shown. Trying again.',
 
-  plannedFor: (day: string) => `Planned for ${day}.`,
-  givenToday: (day: string) => `Today is ${day}: doses are recorded as given today.`,
+  plannedFor: (day: string, today: string) => `Planned for ${day}; recorded as given today, ${today}.`,
+  givenToday: (day: string) => `Recorded as given today, ${day}.`,
   givenEarlier: 'Given earlier, or by somebody else',
   givenDay: 'Given on',
   givenHour: 'At about',

@@ -22,7 +22,7 @@ export default function RecallPage() {
   if (!recall.data) return <Waiting query={recall} />
   const { title, lots, batches, doses, waiting } = recall.data
   return (
-    <main className={shared.page} data-recall>
+    <main className={`${shared.page} ${styles.recall}`} data-recall>
       <h1>{title}</h1>
       <p className="quiet">
         {text.sum(doses.length, new Set(doses.map((d) => d.colony_id)).size, waiting.length)}
