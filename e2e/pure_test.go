@@ -60,7 +60,7 @@ func TestTypedFigures(t *testing.T) {
 		figure    any
 		fault     string
 	}{
-		{"needed('f', a[0])", "3O", "NaN", "Type a number, such as 45.5."}, {"needed('f', a[0])", "", "NaN", "Type a number here."}, {"needed('f', a[0])", "3", 3.0, ""},
+		{"needed('f', a[0])", "3O", "NaN", "Type a number, such as 45.5."}, {"needed('f', a[0])", "12,500", "NaN", "12.5 or 12,500? Type 12.500 or 12500."}, {"needed('f', a[0])", "12,5", 12.5, ""}, {"needed('f', a[0])", "", "NaN", "Type a number here."}, {"needed('f', a[0])", "3", 3.0, ""},
 		{"needed('f', a[0], true)", "2.5", "NaN", "Type a whole number."}, {"whole('f', a[0])", "", "undefined", ""}, {"whole('f', a[0])", "10", 10.0, ""},
 		{"seams('f', a[0])", "5½", 5.5, ""}, {"seams('f', a[0])", "¾", 0.75, ""}, {"seams('f', a[0])", "6 ¼", 6.25, ""}, {"seams('f', a[0])", "½5", "undefined", "Type a number, such as 45.5."},
 		{"degrees('f', a[0])", "50", 10.0, ""}, {"apart('f', a[0])", "9", 5.0, ""}, {"degrees('f', a[0])", "5O", "undefined", "Type a number, such as 45.5."},

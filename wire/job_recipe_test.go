@@ -3,6 +3,7 @@ package wire
 import (
 	"errors"
 	"math"
+	"slices"
 	"testing"
 
 	"keeler/core/card"
@@ -123,6 +124,23 @@ func TestCardFaults(t *testing.T) {
 		var l fault.List
 		if err := c.Check(); !errors.As(err, &l) || l[0].Field != field {
 			t.Errorf("%s: got %v", field, err)
+		}
+	}
+}
+
+// A dribble that is repeated says after how many days, so that nobody repeats it on the same one.
+func TestRepeatsAreDaysApart(t *testing.T) {
+	dribble := func(apart int) LabelCard {
+		return LabelCard{Name: "Bought", Method: "dribble", Content: CardContent{
+			Content: card.Content{MinC: 0, MaxC: 10, Supers: "off", Repeats: 1, DaysApart: apart}, Rule: &Rule{FullSeam: new(chem.Millilitres(5))},
+		}}
+	}
+	for apart, missing := range map[int]bool{0: true, 14: false} {
+		var l fault.List
+		_ = errors.As(dribble(apart).Check(), &l)
+		at := slices.IndexFunc(l, func(f fault.Fault) bool { return f.Field == "content.days_apart" })
+		if (at >= 0) != missing || missing && l[at].Reason != fault.Missing {
+			t.Errorf("%d days apart: %v", apart, l)
 		}
 	}
 }

@@ -260,6 +260,7 @@ func TestReadyPads(t *testing.T) {
 	})
 	near(t, "pure", float64(p.VisitPure), 408, 1e-9)
 	near(t, "cost of one", p.Cost.PerColony, 12, 1e-9)
+	near(t, "bicarbonate for them", float64(p.Neutralise.Whole), 744.6, 0.1) // 408 g pure × 1.8251
 	if p.VisitPads != 6 || len(p.Notes) != 2 || p.Notes[0].Code != NoteHolding || p.Notes[1].Code != NoteNoNuc {
 		t.Errorf("%d pads, %v", p.VisitPads, p.Notes)
 	}
