@@ -70,6 +70,13 @@ export function OneColony(props: Props) {
   }
   const joint =
     FACTS[round.method].bySeams && hive.boxes.filter((b) => b.seams?.some((s) => s > 0)).length > 1
+  const wear = (
+    <ul className={styles.wear} aria-label={text.wear}>
+      {round.gear.map((g) => (
+        <li key={g}>{docketText.gear[g] ?? g}</li>
+      ))}
+    </ul>
+  )
   return (
     <section
       className={place[0] % 2 === 0 ? `${shared.colony} ${styles.even}` : shared.colony}
@@ -81,11 +88,7 @@ export function OneColony(props: Props) {
           {colony.yard} · {text.position(...place)}
         </span>
       </header>
-      <ul className={styles.wear} aria-label={text.wear}>
-        {round.gear.map((g) => (
-          <li key={g}>{docketText.gear[g] ?? g}</li>
-        ))}
-      </ul>
+      {!other && wear}
       {done ? (
         <Done round={round} records={records} onUndo={props.onUndo} />
       ) : round.act !== 'give' ? (
@@ -165,6 +168,7 @@ export function OneColony(props: Props) {
       )}
       <nav className={styles.way}>
         <Press says={text.last} off={!props.onBack} onPress={props.onBack} />
+        {other && wear}
         <Press says={text.next} onPress={props.onNext} data-next />
       </nav>
     </section>
