@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"keeler/core/batch"
 	"keeler/core/chem"
 	"keeler/core/fault"
 	"keeler/core/mixing"
@@ -84,17 +85,16 @@ func volumeOf(row store.Batch, holds chem.Mixture) (float64, error) {
 
 // markDoses amends every dose from a batch to the acid that it really was, with a flag and the reason; by makes
 // the ids of the new lines. A line that somebody amends meanwhile is marked by him who comes next.
-func (d Desk) markDoses(ctx context.Context, op store.Operation, batch store.Batch, by, why string, flag treatment.Flag) error {
-	doses, err := op.GivenFrom(ctx, []string{batch.ID})
+func (d Desk) markDoses(ctx context.Context, op store.Operation, from store.Batch, by, why string, flag treatment.Flag) error {
+	doses, err := op.GivenFrom(ctx, []string{from.ID})
 	if err != nil {
-		return fmt.Errorf("read the doses of batch %s: %w", batch.ID, err)
+		return fmt.Errorf("read the doses of batch %s: %w", from.ID, err)
 	}
-	of := content(batch)
+	of := content(from)
 	for _, was := range doses {
 		row := was
 		row.ID, row.Superseded = uuid.NewSHA1(uuid.MustParse(by), []byte(was.ID)).String(), false
-		oad, formic := treatment.Actives(of.Holds, of.Amount(), row.Amount)
-		row.OADMG, row.FormicMG = float64(oad), float64(formic)
+		setActives(&row, of)
 		row.Flags = strings.Join(lo.Uniq(append(lo.Compact(strings.Split(was.Flags, ",")), string(flag))), ",")
 		if err := d.stampChange(ctx, &row, was, wire.Application{ChangeWhy: why}); err != nil {
 			return err
@@ -105,4 +105,10 @@ func (d Desk) markDoses(ctx context.Context, op store.Operation, batch store.Bat
 		}
 	}
 	return nil
+}
+
+// setActives writes the acids of a dose from a batch into its line, mg.
+func setActives(row *store.Application, of batch.Batch) {
+	oad, formic := treatment.Actives(of.Holds, of.Amount(), row.Amount)
+	row.OADMG, row.FormicMG = float64(oad), float64(formic)
 }

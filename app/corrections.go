@@ -114,9 +114,7 @@ func (d Desk) correctAlone(ctx context.Context, was store.Application, in wire.C
 		if err != nil {
 			return fmt.Errorf("correct line %s: %w", was.ID, err)
 		}
-		of := content(batch)
-		oad, formic := treatment.Actives(of.Holds, of.Amount(), row.Amount)
-		row.OADMG, row.FormicMG = float64(oad), float64(formic)
+		setActives(&row, content(batch))
 	}
 	_, err = d.op.Apply(ctx, &row, func(op store.Operation) error {
 		if err := d.undo(ctx, op, was, row); err != nil {

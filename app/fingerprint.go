@@ -22,12 +22,13 @@ import (
 // told in: SHA-256 over the sorted SHA-256 of each line.
 type fingerprint struct{ lines [][]byte }
 
-// add takes in what a line says: what was given to which colony, when, by whom, from what, and what it amends.
+// add takes in what a line says: what was given to which colony, when, by whom, from what,
+// under which rule and withdrawal, and what it amends.
 func (f *fingerprint) add(a wire.Application) {
 	number := func(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
 	sum := sha256.Sum256([]byte(strings.Join([]string{
 		a.ID, a.GivenAt.UTC().Format(time.RFC3339Nano), a.ColonyID, a.YardID, a.Kind, a.Method, a.Product, number(a.Amount), a.Unit,
-		number(a.OADMg), number(a.FormicMg), a.BatchID, a.By, a.Amends,
+		number(a.OADMg), number(a.FormicMg), a.BatchID, optionalNumber(a.Withdrawal), a.Rule, a.By, a.Amends,
 	}, "\x1f")))
 	f.lines = append(f.lines, sum[:])
 }
